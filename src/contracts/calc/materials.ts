@@ -1,0 +1,100 @@
+import { findCautions } from '../../core/cautions/cautions.ts';
+import { checkReadiness } from '../../core/homes/readiness.ts';
+import { totalMaterials } from '../../core/materials/materials.ts';
+import { chooseSwaps, type StockedNeed } from '../../core/materials/swaps.ts';
+import { describeExpressionProblem } from '../../messages/expressions.ts';
+import { ageMonths, amount, array, dials, mixed, name, names, number, object, string, whole } from './fields.ts';
+import { calculation, CalcInputError } from './calculation.ts';
+
+const USES = ['lasting', 'used-up'] as const;
+
+const quantity = () =>
+  mixed<number | string>()
+    .required()
+    .test('quantity', 'must be a number or an expression', (value) => typeof value === 'number' || typeof value === 'string');
+
+const use = () => string().required().oneOf(USES);
+
+export const calcMaterials = calculation(
+  object({
+    children: whole(0, 1000),
+    segments: array()
+      .of(
+        object({
+          id: name(),
+          dials: dials(),
+          needs: array()
+            .of(object({ item: name(), qty: quantity(), per: string().required().oneOf(['home', 'child'] as const), use: use() }))
+            .required(),
+        }),
+      )
+      .required(),
+  }),
+  ({ children, segments }) => {
+    const totals = totalMaterials({
+      children,
+      segments: segments.map((segment) => ({ ...segment, dials: segment.dials ?? {} })),
+    });
+    if (totals.ok) return { items: totals.value };
+    const { segment, need, problem } = totals.problem;
+    const { id, needs } = segments[segment]!;
+    throw new CalcInputError(
+      `segments[${segment}].needs[${need}].qty`,
+      `${describeExpressionProblem(problem)} (need of ${needs[need]!.item} in ${id})`,
+    );
+  },
+);
+
+const need = object({
+  id: name(),
+  segment: name(),
+  qty: amount(0, 1_000_000_000),
+  use: use(),
+  options: array()
+    .of(
+      object({
+        item: name(),
+        fit: number().required().min(0, 'must be at least 0').max(1, 'must be at most 1'),
+        minMonths: number().integer('must be a whole number').min(0, 'must be at least 0'),
+      }),
+    )
+    .required(),
+});
+
+const stock = () => array().of(object({ item: name(), qty: amount(0, 1_000_000_000) })).required();
+
+function refuseRepeatedIds(list: readonly { id: string }[], path: string): void {
+  const seen = new Set<string>();
+  list.forEach(({ id }, index) => {
+    if (seen.has(id)) throw new CalcInputError(`${path}[${index}].id`, `"${id}" is there twice`);
+    seen.add(id);
+  });
+}
+
+export const calcSwaps = calculation(
+  object({ youngestMonths: ageMonths(), needs: array().of(need).required(), stock: stock() }),
+  ({ youngestMonths, needs, stock: available }) => {
+    refuseRepeatedIds(needs, 'needs');
+    return chooseSwaps({ youngestMonths, needs: needs as StockedNeed[], stock: available });
+  },
+);
+
+export const calcReadiness = calculation(
+  object({
+    needs: array().of(need).required(),
+    homes: array().of(object({ id: name(), youngestMonths: ageMonths(), stock: stock() })).required(),
+  }),
+  ({ needs, homes }) => {
+    refuseRepeatedIds(needs, 'needs');
+    return checkReadiness(needs as StockedNeed[], homes);
+  },
+);
+
+export const calcCautions = calculation(
+  object({
+    youngestMonths: ageMonths(),
+    items: array().of(object({ item: name(), traits: names() })).required(),
+    actions: names(),
+  }),
+  (input) => ({ cautions: findCautions(input) }),
+);

@@ -1,0 +1,48 @@
+import { byCodeUnit } from '../ordering.ts';
+import { addDays, hoursBefore, weekdayOf, type CalendarDate } from './dates.ts';
+
+export type PlannedTask =
+  | { readonly id: string; readonly workingDays: number }
+  | { readonly id: string; readonly days: number }
+  | { readonly id: string; readonly hours: number };
+
+export interface BackPlanInput {
+  readonly on: CalendarDate;
+  /** HH:MM, for tasks in hours; midnight when absent. */
+  readonly at?: string | undefined;
+  /** Days of the week that are never worked, Monday = 1. At most six of them. */
+  readonly weekend: readonly number[];
+  readonly closed: readonly CalendarDate[];
+  readonly today: CalendarDate;
+  readonly tasks: readonly PlannedTask[];
+}
+
+export interface DueTask {
+  readonly id: string;
+  /** YYYY-MM-DD, or YYYY-MM-DDTHH:MM for tasks in hours. */
+  readonly by: string;
+  readonly late: boolean;
+}
+
+/** When each task has to be done so that a day can be kept, earliest first. No tasks give an empty list. */
+export function backPlan({ on, at = '00:00', weekend, closed, today, tasks }: BackPlanInput): DueTask[] {
+  const isOpen = (day: CalendarDate) => !weekend.includes(weekdayOf(day)) && !closed.includes(day);
+  return tasks
+    .map((task) => {
+      const by = dueBy(task, on, at, isOpen);
+      return { id: task.id, by, late: by.slice(0, 10) < today };
+    })
+    .sort((left, right) => byCodeUnit(left.by, right.by) || byCodeUnit(left.id, right.id));
+}
+
+function dueBy(task: PlannedTask, on: CalendarDate, at: string, isOpen: (day: CalendarDate) => boolean): string {
+  if ('hours' in task) return hoursBefore(on, at, task.hours);
+  if ('days' in task) return addDays(on, -task.days);
+  let day = on;
+  let left = task.workingDays;
+  while (left > 0) {
+    day = addDays(day, -1);
+    if (isOpen(day)) left -= 1;
+  }
+  return day;
+}

@@ -1,0 +1,47 @@
+/** A day of the calendar, YYYY-MM-DD. Arithmetic is done on whole days, so no time zone comes in. */
+export type CalendarDate = string;
+
+const MS_PER_DAY = 86_400_000;
+
+/** Whether a text is a day that exists. */
+export function isCalendarDate(text: string): boolean {
+  if (!/^\d{4}-\d{2}-\d{2}$/.test(text)) return false;
+  const date = new Date(`${text}T00:00:00Z`);
+  return !Number.isNaN(date.getTime()) && date.toISOString().slice(0, 10) === text;
+}
+
+/** Whether a text is a time of day, HH:MM in 24 hours. */
+export function isTimeOfDay(text: string): boolean {
+  return /^([01]\d|2[0-3]):[0-5]\d$/.test(text);
+}
+
+/** The day so many days later (earlier when negative). Takes days that exist. */
+export function addDays(day: CalendarDate, days: number): CalendarDate {
+  return new Date(toMs(day) + days * MS_PER_DAY).toISOString().slice(0, 10);
+}
+
+/** Days from one day to another; negative when the second comes first. */
+export function daysBetween(from: CalendarDate, to: CalendarDate): number {
+  return Math.round((toMs(to) - toMs(from)) / MS_PER_DAY);
+}
+
+/** Monday is 1, Sunday 7. */
+export function weekdayOf(day: CalendarDate): number {
+  return ((new Date(toMs(day)).getUTCDay() + 6) % 7) + 1;
+}
+
+/** Clock time so many hours before a day and time of day, as YYYY-MM-DDTHH:MM. Clocks are not put forward or back. */
+export function hoursBefore(day: CalendarDate, time: string, hours: number): string {
+  return new Date(new Date(`${day}T${time}:00Z`).getTime() - hours * 3_600_000).toISOString().slice(0, 16);
+}
+
+/** Age in whole months on a day, from a month of birth (YYYY-MM). Below 0 for a child not yet born. */
+export function ageInMonths(birthMonth: string, on: CalendarDate): number {
+  const [birthYear, birthMonthOfYear] = birthMonth.split('-').map(Number) as [number, number];
+  const [year, month] = on.split('-').map(Number) as [number, number];
+  return (year - birthYear) * 12 + (month - birthMonthOfYear);
+}
+
+function toMs(day: CalendarDate): number {
+  return new Date(`${day}T00:00:00Z`).getTime();
+}

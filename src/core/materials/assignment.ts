@@ -1,0 +1,229 @@
+import { bestMultipliers, type CapacityRow } from './multipliers.ts';
+
+export interface AssignmentOption {
+  /** The place in the need's own list, from 0. */
+  readonly index: number;
+  readonly item: string;
+  readonly gain: number;
+}
+
+export interface AssignmentNeed {
+  readonly segment: string;
+  readonly qty: number;
+  readonly use: 'lasting' | 'used-up';
+  readonly options: readonly AssignmentOption[];
+}
+
+/** A need within one independent part of the problem; option rows are indexes into the part's capacity rows. */
+interface PartNeed {
+  readonly position: number;
+  readonly qty: number;
+  readonly options: readonly { index: number; gain: number; rows: readonly number[] }[];
+}
+
+const CAPACITY_TOLERANCE = 1e-9;
+/** Below the smallest gain that matters (a first option is worth 1e-9 more). */
+const PRUNING_TOLERANCE = 1e-10;
+
+/**
+ * Gives each need at most one of its options so that the summed gain is largest and no thing is used beyond what is
+ * there: used-up quantities over all needs, plus the largest segment's sum of lasting ones. Returns, for each need,
+ * the index of its option, or null.
+ *
+ * Exact: a depth-first search that leaves a branch only when a proved upper bound says that nothing better lies there.
+ * Two bounds are used: every open need gets its best option that still fits by itself; and the Lagrangian relaxation
+ * of the capacities (Geoffrion 1974), whose multipliers are found once for each independent part.
+ */
+export function searchAssignment(
+  needs: readonly AssignmentNeed[],
+  available: ReadonlyMap<string, number>,
+  coverGain: number,
+): (number | null)[] {
+  const chosen: (number | null)[] = needs.map(() => null);
+  const open = needs.map((need) =>
+    need.options.filter((option) => need.qty <= (available.get(option.item) ?? 0) + CAPACITY_TOLERANCE),
+  );
+  settleWhatIsPlentiful(needs, open, available, chosen);
+  for (const part of independentParts(needs, open, chosen)) {
+    const rows = capacityRows(part, needs, open, available);
+    const best = searchPart(rows.needs, rows.rows, coverGain);
+    rows.needs.forEach((need, index) => (chosen[need.position] = best[index]!));
+  }
+  return chosen;
+}
+
+/** Drops options that cannot be better, and settles needs whose best thing is there in plenty. */
+function settleWhatIsPlentiful(
+  needs: readonly AssignmentNeed[],
+  open: AssignmentOption[][],
+  available: ReadonlyMap<string, number>,
+  chosen: (number | null)[],
+): void {
+  for (;;) {
+    const scarce = scarceThings(needs, open, available);
+    let isSettled = true;
+    needs.forEach((_, position) => {
+      const options = open[position]!;
+      const plentiful = options.filter(({ item }) => !scarce.has(item));
+      if (plentiful.length === 0 || (options.length === 1 && chosen[position] !== null)) return;
+      const sure = plentiful.reduce((best, option) => (option.gain > best.gain ? option : best));
+      const better = options.filter((option) => option.gain > sure.gain);
+      if (better.length + 1 < options.length) isSettled = false;
+      open[position] = [...better, sure];
+      if (better.length === 0) chosen[position] = sure.index;
+    });
+    if (isSettled) return;
+  }
+}
+
+/** The things of which there is not enough for every need that might ask for them. */
+function scarceThings(
+  needs: readonly AssignmentNeed[],
+  open: readonly (readonly AssignmentOption[])[],
+  available: ReadonlyMap<string, number>,
+): Set<string> {
+  const asked = new Map<string, { usedUp: number; lasting: Map<string, number> }>();
+  needs.forEach((need, position) => {
+    for (const item of new Set(open[position]!.map((option) => option.item))) {
+      const demand = asked.get(item) ?? { usedUp: 0, lasting: new Map<string, number>() };
+      asked.set(item, demand);
+      if (need.use === 'used-up') demand.usedUp += need.qty;
+      else demand.lasting.set(need.segment, (demand.lasting.get(need.segment) ?? 0) + need.qty);
+    }
+  });
+  const scarce = new Set<string>();
+  for (const [item, { usedUp, lasting }] of asked) {
+    const most = usedUp + Math.max(0, ...lasting.values());
+    if (most > (available.get(item) ?? 0) + CAPACITY_TOLERANCE) scarce.add(item);
+  }
+  return scarce;
+}
+
+/** Groups the needs that are still open so that needs of different groups share no thing. Positions into the list of needs. */
+function independentParts(
+  needs: readonly AssignmentNeed[],
+  open: readonly (readonly AssignmentOption[])[],
+  chosen: readonly (number | null)[],
+): number[][] {
+  let parts: { members: number[]; items: Set<string> }[] = [];
+  needs.forEach((_, position) => {
+    if (chosen[position] !== null || open[position]!.length === 0) return;
+    const merged = { members: [position], items: new Set(open[position]!.map(({ item }) => item)) };
+    const [touching, apart] = partition(parts, ({ items }) => [...merged.items].some((item) => items.has(item)));
+    for (const part of touching) {
+      merged.members.push(...part.members);
+      for (const item of part.items) merged.items.add(item);
+    }
+    parts = [...apart, merged];
+  });
+  return parts.map(({ members }) => members);
+}
+
+function partition<Value>(values: readonly Value[], belongs: (value: Value) => boolean): [Value[], Value[]] {
+  return [values.filter((value) => belongs(value)), values.filter((value) => !belongs(value))];
+}
+
+/** One row for each thing and each segment that lays it out: what the row may carry, and which options load it. */
+function capacityRows(
+  part: readonly number[],
+  needs: readonly AssignmentNeed[],
+  open: readonly (readonly AssignmentOption[])[],
+  available: ReadonlyMap<string, number>,
+): { needs: PartNeed[]; rows: CapacityRow[] } {
+  const rows: CapacityRow[] = [];
+  const rowsOf = new Map<string, Map<string, number>>();
+  const segmentsOf = new Map<string, Set<string>>();
+  for (const position of part) {
+    for (const { item } of open[position]!) {
+      const segments = segmentsOf.get(item) ?? new Set<string>();
+      segmentsOf.set(item, segments);
+      if (needs[position]!.use === 'lasting') segments.add(needs[position]!.segment);
+    }
+  }
+  for (const [item, segments] of segmentsOf) {
+    const byName = new Map<string, number>();
+    rowsOf.set(item, byName);
+    for (const segment of segments.size > 0 ? segments : ['used up']) {
+      byName.set(segment, rows.length);
+      rows.push({ capacity: available.get(item) ?? 0 });
+    }
+  }
+  const partNeeds = part.map((position) => {
+    const need = needs[position]!;
+    const options = open[position]!.map(({ index, item, gain }) => {
+      const byName = rowsOf.get(item)!;
+      return { index, gain, rows: need.use === 'lasting' ? [byName.get(need.segment)!] : [...byName.values()] };
+    });
+    return { position, qty: need.qty, options: options.sort((left, right) => right.gain - left.gain) };
+  });
+  partNeeds.sort((left, right) => right.qty - left.qty || left.options.length - right.options.length);
+  return { needs: partNeeds, rows };
+}
+
+function searchPart(
+  needs: readonly PartNeed[],
+  rows: readonly CapacityRow[],
+  coverGain: number,
+): (number | null)[] {
+  const multipliers = bestMultipliers(needs, rows, coverGain);
+  const priceOf = (need: PartNeed, optionRows: readonly number[]) =>
+    need.qty * optionRows.reduce((sum, row) => sum + multipliers[row]!, 0);
+  const ordered = needs.map((need) =>
+    [...need.options].sort(
+      (left, right) => right.gain - priceOf(need, right.rows) - (left.gain - priceOf(need, left.rows)),
+    ),
+  );
+  const reducedGain = needs.map((need) =>
+    Math.max(0, ...need.options.map((option) => option.gain - priceOf(need, option.rows))),
+  );
+  const reducedGainFrom = suffixSums(reducedGain);
+  const remaining = rows.map((row) => row.capacity);
+  const picks: (number | null)[] = needs.map(() => null);
+  let best: { gain: number; picks: (number | null)[] } = { gain: -1, picks: [...picks] };
+
+  const fits = (need: PartNeed, optionRows: readonly number[]) =>
+    optionRows.every((row) => need.qty <= remaining[row]! + CAPACITY_TOLERANCE);
+
+  const upperBound = (depth: number, gain: number): number => {
+    let alone = gain;
+    let bestFits = gain % coverGain;
+    for (let index = depth; index < needs.length; index++) {
+      const option = needs[index]!.options.find(({ rows: optionRows }) => fits(needs[index]!, optionRows));
+      if (!option) continue;
+      alone += option.gain;
+      bestFits += option.gain - coverGain;
+    }
+    const priced = remaining.reduce((sum, capacity, row) => sum + capacity * multipliers[row]!, gain + reducedGainFrom[depth]!);
+    const bound = Math.min(alone, priced);
+    const mostCovered = Math.floor(bound / coverGain + 1e-9);
+    return Math.min(bound, mostCovered * coverGain + bestFits);
+  };
+
+  const visit = (depth: number, gain: number): void => {
+    if (depth === needs.length) {
+      if (gain > best.gain + PRUNING_TOLERANCE) best = { gain, picks: [...picks] };
+      return;
+    }
+    if (upperBound(depth, gain) <= best.gain + PRUNING_TOLERANCE) return;
+    const need = needs[depth]!;
+    for (const option of ordered[depth]!) {
+      if (!fits(need, option.rows)) continue;
+      for (const row of option.rows) remaining[row]! -= need.qty;
+      picks[depth] = option.index;
+      visit(depth + 1, gain + option.gain);
+      picks[depth] = null;
+      for (const row of option.rows) remaining[row]! += need.qty;
+    }
+    visit(depth + 1, gain);
+  };
+
+  visit(0, 0);
+  return best.picks;
+}
+
+/** sums[k] is the sum of values[k], values[k+1], …; one longer than the values. */
+function suffixSums(values: readonly number[]): number[] {
+  const sums = [...values, 0];
+  for (let index = values.length - 1; index >= 0; index--) sums[index] = sums[index + 1]! + values[index]!;
+  return sums;
+}

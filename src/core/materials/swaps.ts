@@ -1,0 +1,87 @@
+import { roundTo } from '../time/minutes.ts';
+import { searchAssignment, type AssignmentNeed } from './assignment.ts';
+
+export interface SwapOption {
+  readonly item: string;
+  /** 0 to 1. */
+  readonly fit: number;
+  /** The youngest age, in whole months, at which this thing may be given; 0 when absent. */
+  readonly minMonths?: number | undefined;
+}
+
+export interface StockedNeed {
+  readonly id: string;
+  readonly segment: string;
+  readonly qty: number;
+  readonly use: 'lasting' | 'used-up';
+  /** What the script says first, then what else will do. */
+  readonly options: readonly SwapOption[];
+}
+
+export interface StockItem {
+  readonly item: string;
+  readonly qty: number;
+}
+
+export interface SwapPick {
+  readonly need: string;
+  readonly item: string | null;
+}
+
+export interface SwapAnswer {
+  readonly picks: readonly SwapPick[];
+  readonly covered: number;
+  /** The summed fit of what was picked, three decimals. */
+  readonly fit: number;
+}
+
+export interface SwapsInput {
+  readonly youngestMonths: number;
+  readonly needs: readonly StockedNeed[];
+  readonly stock: readonly StockItem[];
+}
+
+/** Small enough never to outweigh a difference in fit, large enough to survive the sum. */
+const FIRST_OPTION_BONUS = 1e-9;
+
+/**
+ * Chooses, for one home, the thing that serves each need: as many needs as can be, then the best total fit, then
+ * what the script says. Each need takes one thing for its whole quantity. Exact. No needs: nothing covered, fit 0.
+ */
+export function chooseSwaps({ youngestMonths, needs, stock }: SwapsInput): SwapAnswer {
+  const available = new Map<string, number>();
+  for (const { item, qty } of stock) available.set(item, (available.get(item) ?? 0) + qty);
+  const coverGain = needs.length + 1;
+  const chosen = searchAssignment(
+    needs.map((need) => toAssignmentNeed(need, youngestMonths, coverGain)),
+    available,
+    coverGain,
+  );
+  const options = needs.map((need, index) => (chosen[index] === null ? undefined : need.options[chosen[index]!]));
+  return {
+    picks: needs.map((need, index) => ({ need: need.id, item: options[index]?.item ?? null })),
+    covered: options.filter((option) => option !== undefined).length,
+    fit: roundTo(
+      options.reduce((sum, option) => sum + (option?.fit ?? 0), 0),
+      3,
+    ),
+  };
+}
+
+/** Whether a thing may be given in a room whose youngest child is so many months old. */
+export function isOldEnough(option: SwapOption, youngestMonths: number): boolean {
+  return (option.minMonths ?? 0) <= youngestMonths;
+}
+
+function toAssignmentNeed(need: StockedNeed, youngestMonths: number, coverGain: number): AssignmentNeed {
+  return {
+    segment: need.segment,
+    qty: need.qty,
+    use: need.use,
+    options: need.options.flatMap((option, index) =>
+      isOldEnough(option, youngestMonths)
+        ? [{ index, item: option.item, gain: coverGain + option.fit + (index === 0 ? FIRST_OPTION_BONUS : 0) }]
+        : [],
+    ),
+  };
+}

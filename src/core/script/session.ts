@@ -1,0 +1,154 @@
+/** A line is one instruction to the adult. */
+export const LINE_KINDS = ['do', 'say', 'ask', 'notice', 'if', 'sing', 'read'] as const;
+export type LineKind = (typeof LINE_KINDS)[number];
+
+/** How a child sits or moves during a segment. */
+export const POSTURES = ['seated', 'moving', 'free'] as const;
+export type Posture = (typeof POSTURES)[number];
+
+export const LEVELS = ['easier', 'right', 'harder'] as const;
+export type LevelName = (typeof LEVELS)[number];
+
+export const SEGMENT_KINDS = ['opening', 'book', 'song', 'activity', 'closing'] as const;
+export type SegmentKind = (typeof SEGMENT_KINDS)[number];
+
+/** A number, or an expression over the dials of the segment. */
+export type Quantity = number | string;
+
+/** Minutes as least, likely and most. */
+export type Triple = readonly [number, number, number];
+export type TripleOfQuantities = readonly [Quantity, Quantity, Quantity];
+
+export interface Line {
+  readonly id: string;
+  readonly kind: LineKind;
+  /** A template, see `renderTemplate`. For `if`, what stands before the first ": " is the case, the rest what to do. */
+  readonly text: string;
+  /** For `ask`: the answer an adult may expect, a template. */
+  readonly answer?: string | undefined;
+  /** Why one asks or does this, for the adult. */
+  readonly why?: string | undefined;
+}
+
+export interface NumberDial {
+  readonly name: string;
+  readonly label: string;
+  readonly min: number;
+  readonly max: number;
+  readonly value: number;
+}
+
+export interface ChoiceDial {
+  readonly name: string;
+  readonly label: string;
+  readonly choices: readonly string[];
+  readonly value: string;
+}
+
+/** A number or choice that an activity exposes. Number dials turn by ones. */
+export type Dial = NumberDial | ChoiceDial;
+
+/** What else will do for a need. `sets` gives dials the values they have with this swap (a tray with 12 places). */
+export interface Swap {
+  readonly item: string;
+  /** 0 (hardly) to 1 (as good). */
+  readonly fit: number;
+  readonly why: string;
+  readonly sets?: Readonly<Record<string, number>> | undefined;
+}
+
+export interface Need {
+  readonly id: string;
+  readonly item: string;
+  readonly qty: Quantity;
+  readonly per: 'home' | 'child';
+  readonly use: 'lasting' | 'used-up';
+  readonly swaps: readonly Swap[];
+}
+
+/** Something to do before the day. `days` before the session, by a home or by the author. */
+export interface Ahead {
+  readonly who: 'home' | 'author';
+  readonly days: number;
+  readonly text: string;
+}
+
+export interface SegmentMinutes {
+  readonly setup: TripleOfQuantities;
+  readonly together: TripleOfQuantities;
+  /** How long it then holds a child without the adult. */
+  readonly alone: TripleOfQuantities;
+  readonly tidy: TripleOfQuantities;
+}
+
+export interface LevelChange {
+  readonly text: string;
+  readonly dials: Readonly<Record<string, number | string>>;
+}
+
+/** What an activity on the shelf and a segment of a session share. */
+export interface ActivityBody {
+  readonly aim: string;
+  readonly skills: readonly string[];
+  readonly dials: readonly Dial[];
+  readonly lines: readonly Line[];
+  readonly needs: readonly Need[];
+  readonly minutes: SegmentMinutes;
+  readonly posture: Posture;
+  readonly where: string;
+  readonly surface: string;
+  readonly seating: string;
+  /** `group` activities need a circle of children and are not for homes. */
+  readonly size: 'home' | 'group';
+  readonly levels: { readonly easier?: LevelChange | undefined; readonly harder?: LevelChange | undefined };
+  readonly ahead: readonly Ahead[];
+  /** Actions that bear the name of a caution rule, such as `water` or `scissors`. */
+  readonly actions: readonly string[];
+  /** Another way for hands, eyes, ears or legs that need one. */
+  readonly access: string;
+}
+
+/** A part of a session: its own copy of what it was made from, so that the author can change it. */
+export interface Segment extends ActivityBody {
+  readonly id: string;
+  readonly kind: SegmentKind;
+  readonly title: string;
+  /** The key on the shelf this was made from; absent for what was written on the bench. */
+  readonly from?: string | undefined;
+  readonly level: LevelName;
+}
+
+/** A session as a value: everything a guide is made from. */
+export interface Session {
+  readonly title: string;
+  /** YYYY-MM-DD */
+  readonly on: string;
+  /** HH:MM, 24 hours; absent when homes choose. */
+  readonly at?: string | undefined;
+  readonly ages: { readonly fromMonths: number; readonly toMonths: number };
+  readonly aim: string;
+  readonly segments: readonly Segment[];
+}
+
+/** A household thing, as far as quantities, swaps and cautions need it. */
+export interface Thing {
+  readonly key: string;
+  readonly one: string;
+  readonly many: string;
+  readonly traits: readonly string[];
+  /** Largest side in millimetres, if it has one. */
+  readonly sizeMm?: number | undefined;
+  readonly allergens: readonly string[];
+}
+
+export type ThingsByKey = Readonly<Record<string, Thing>>;
+
+/** Tells a number dial from a choice. */
+export function isNumberDial(dial: Dial): dial is NumberDial {
+  return !('choices' in dial);
+}
+
+/** The values of the dials of a segment by name. */
+export function dialValues(dials: readonly Dial[]): Record<string, number | string> {
+  return Object.fromEntries(dials.map((dial) => [dial.name, dial.value]));
+}

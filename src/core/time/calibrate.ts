@@ -1,0 +1,30 @@
+import type { Triple } from '../script/session.ts';
+import { roundTo } from './minutes.ts';
+
+export interface Calibration {
+  /** What planned minutes are multiplied by, three decimals. */
+  readonly factor: number;
+  /** Minutes, one decimal. */
+  readonly likely: number;
+}
+
+/**
+ * Corrects planned minutes by what homes report: the geometric mean of actual ÷ planned, drawn towards 1 as if
+ * `weight` more homes had taken exactly the planned time. No replies: factor 1. All minutes are above 0.
+ */
+export function calibrate(planned: number, actual: readonly number[], weight: number): Calibration {
+  const factor = correctionFactor(actual.map((minutes) => minutes / planned), weight);
+  return { factor: roundTo(factor, 3), likely: roundTo(planned * factor, 1) };
+}
+
+/** The same correction from ratios of actual to planned minutes, for homes that were given different plans. */
+export function correctionFactor(ratios: readonly number[], weight: number): number {
+  if (ratios.length === 0) return 1;
+  const logarithms = ratios.reduce((sum, ratio) => sum + Math.log(ratio), 0);
+  return Math.exp(logarithms / (ratios.length + weight));
+}
+
+/** A triple of minutes corrected by a factor, each to a tenth. */
+export function scaleTriple([least, likely, most]: Triple, factor: number): Triple {
+  return [roundTo(least * factor, 1), roundTo(likely * factor, 1), roundTo(most * factor, 1)];
+}

@@ -1,0 +1,52 @@
+import type { Triple } from '../script/session.ts';
+
+/** A spread of minutes: mean and standard deviation. */
+export interface Spread {
+  readonly mean: number;
+  readonly variance: number;
+}
+
+export interface ReportedSpread {
+  /** Minutes, one decimal. */
+  readonly mean: number;
+  /** Minutes, two decimals. */
+  readonly sd: number;
+  /** Eight times in ten the time lies between low and high; low is never below 0. */
+  readonly low: number;
+  readonly high: number;
+}
+
+/** The number of standard deviations that hold eight of ten cases of a bell curve (its 90th percentile). */
+const EIGHT_IN_TEN = 1.2816;
+
+/** The usual three-point estimate: mean (a+4m+b)/6, standard deviation (b−a)/6. */
+export function spreadOf([least, likely, most]: Triple): Spread {
+  return { mean: (least + 4 * likely + most) / 6, variance: ((most - least) / 6) ** 2 };
+}
+
+/** Adds independent spreads: means add, variances add. Nothing gives zero. */
+export function addSpreads(spreads: readonly Spread[]): Spread {
+  return {
+    mean: spreads.reduce((sum, spread) => sum + spread.mean, 0),
+    variance: spreads.reduce((sum, spread) => sum + spread.variance, 0),
+  };
+}
+
+/** A spread as it is shown and answered: rounded, with the range that holds eight times in ten. */
+export function reportSpread({ mean, variance }: Spread): ReportedSpread {
+  const sd = Math.sqrt(variance);
+  return {
+    mean: roundTo(mean, 1),
+    sd: roundTo(sd, 2),
+    low: roundTo(Math.max(0, mean - EIGHT_IN_TEN * sd), 1),
+    high: roundTo(mean + EIGHT_IN_TEN * sd, 1),
+  };
+}
+
+/** Rounds to so many decimals, halves up, forgiving the last bits of binary fractions (1.005 to two is 1.01). */
+export function roundTo(value: number, decimals: number): number {
+  const scale = 10 ** decimals;
+  const scaled = value * scale;
+  const rounded = Math.floor(scaled + 0.5 + 1e-9 * Math.max(1, Math.abs(scaled) * 1e-3)) / scale;
+  return rounded === 0 ? 0 : rounded;
+}
