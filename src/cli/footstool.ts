@@ -1,6 +1,10 @@
 /** The command line of Footstool: each word is one file beside this one, loaded when it is asked for. */
 const COMMANDS: Record<string, () => Promise<(words: readonly string[]) => Promise<number>>> = {
   calc: async () => (await import('./calc.ts')).runCalc,
+  start: async () => (await import('./start.ts')).runStart,
+  seed: async () => (await import('./seed.ts')).runSeed,
+  import: async () => (await import('./files.ts')).runImport,
+  export: async () => (await import('./files.ts')).runExport,
 };
 
 const [command = '', ...words] = process.argv.slice(2);
@@ -12,3 +16,5 @@ if (load) {
   process.stderr.write(`footstool: there is no "${command}"; there are: ${Object.keys(COMMANDS).join(', ')}\n`);
   process.exitCode = 2;
 }
+
+export {};

@@ -116,6 +116,8 @@ export interface Segment extends ActivityBody {
   /** The key on the shelf this was made from; absent for what was written on the bench. */
   readonly from?: string | undefined;
   readonly level: LevelName;
+  /** What the dials said at "just right", so that one can come back from easier or harder. */
+  readonly rightDials: Readonly<Record<string, number | string>>;
 }
 
 /** A session as a value: everything a guide is made from. */
@@ -128,6 +130,8 @@ export interface Session {
   readonly ages: { readonly fromMonths: number; readonly toMonths: number };
   readonly aim: string;
   readonly segments: readonly Segment[];
+  /** Asides the author has answered with "on purpose", by id. */
+  readonly accepted: readonly string[];
 }
 
 /** A household thing, as far as quantities, swaps and cautions need it. */

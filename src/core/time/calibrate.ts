@@ -1,4 +1,4 @@
-import type { Triple } from '../script/session.ts';
+import type { Quantity, TripleOfQuantities } from '../script/session.ts';
 import { roundTo } from './minutes.ts';
 
 export interface Calibration {
@@ -24,7 +24,12 @@ export function correctionFactor(ratios: readonly number[], weight: number): num
   return Math.exp(logarithms / (ratios.length + weight));
 }
 
-/** A triple of minutes corrected by a factor, each to a tenth. */
-export function scaleTriple([least, likely, most]: Triple, factor: number): Triple {
-  return [roundTo(least * factor, 1), roundTo(likely * factor, 1), roundTo(most * factor, 1)];
+/**
+ * A triple of minutes corrected by a factor: numbers to a tenth; an expression is kept and multiplied, so that it
+ * still follows its dials.
+ */
+export function scaleQuantities(triple: TripleOfQuantities, factor: number): TripleOfQuantities {
+  const scale = (quantity: Quantity) =>
+    typeof quantity === 'number' ? roundTo(quantity * factor, 1) : `(${quantity})*${roundTo(factor, 3)}`;
+  return [scale(triple[0]), scale(triple[1]), scale(triple[2])];
 }

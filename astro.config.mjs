@@ -1,0 +1,17 @@
+import node from '@astrojs/node';
+import react from '@astrojs/react';
+import tailwindcss from '@tailwindcss/vite';
+import { defineConfig } from 'astro/config';
+
+// Origins are checked by our own middleware, which knows the run-time address; see docs/decisions.
+export default defineConfig({
+  output: 'server',
+  adapter: node({ mode: 'standalone' }),
+  integrations: [react()],
+  security: { checkOrigin: false },
+  trailingSlash: 'never',
+  devToolbar: { enabled: false },
+  build: { inlineStylesheets: 'never' },
+  experimental: { csp: false },
+  vite: { plugins: [tailwindcss()], build: { assetsInlineLimit: 0 } },
+});

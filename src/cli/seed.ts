@@ -1,0 +1,102 @@
+import { readFile } from 'node:fs/promises';
+import { randomUUID } from 'node:crypto';
+import { join } from 'node:path';
+import { programmeSettings } from '../contracts/programme.ts';
+import { replyForm } from '../contracts/reply.ts';
+import { addDays, daysBetween, weekdayOf } from '../core/calendar/dates.ts';
+import { today } from '../server/clock.ts';
+import { closeDatabase } from '../server/db/connection.ts';
+import { MembershipRow, ProgrammeRow, tables, UserRow } from '../server/db/models.ts';
+import { migrate } from '../server/db/migrations/migrate.ts';
+import { readHomes } from '../server/db/repositories/homes.ts';
+import { readSessions } from '../server/db/repositories/sessions.ts';
+import { importFile } from '../server/services/importShelf.ts';
+import { keepReply } from '../server/services/guides.ts';
+import { listLinks } from '../server/services/post.ts';
+import { sendSession } from '../server/services/sending.ts';
+import { hashPassword } from '../server/services/signIn.ts';
+import type { Person } from '../server/services/person.ts';
+import { DEMO } from '../server/demo.ts';
+
+/** `footstool seed`: brings the schema up to date and, on an empty database, loads the demo. */
+export async function runSeed(words: readonly string[]): Promise<number> {
+  await migrate();
+  tables();
+  if (!words.includes('--bare') && (await ProgrammeRow.count()) === 0) await loadDemo(process.env.FOOTSTOOL_ADDRESS ?? 'http://localhost:4321');
+  await closeDatabase();
+  return 0;
+}
+
+/** Loads the demo programme through the same import, sending and replying as anybody's. */
+export async function loadDemo(address: string): Promise<void> {
+  const owner = await addProgramme({ slug: 'quillbrook', name: 'Quillbrook children’s room and the Lantern Room' }, DEMO.people);
+  for (const file of ['things', 'books', 'songs', 'activities', 'homes', 'sessions']) {
+    await importFile(owner, shiftDays(await readDemo(`${file}.json`), daysToShift()));
+  }
+  await sendAndAnswer(owner, address);
+}
+
+interface NewPerson {
+  readonly name: string;
+  readonly email: string;
+  readonly password: string;
+  readonly role: Person['role'];
+}
+
+/** Adds a programme with its people; gives the first of them. */
+export async function addProgramme({ slug, name }: { slug: string; name: string }, people: readonly NewPerson[]): Promise<Person> {
+  tables();
+  const settings = programmeSettings.getDefault();
+  const programme = await ProgrammeRow.create({ id: randomUUID(), slug, name, settings });
+  const added: Person[] = [];
+  for (const person of people) {
+    const user = await UserRow.create({ id: randomUUID(), email: person.email, name: person.name, passwordHash: await hashPassword(person.password) });
+    await MembershipRow.create({ userId: user.id, programmeId: programme.id, role: person.role });
+    added.push({ userId: user.id, name: person.name, email: person.email, programmeId: programme.id, programme: name, role: person.role, settings });
+  }
+  return added[0]!;
+}
+
+/** The demo is written for a spring; it is moved so that its second session is on the next Thursday, and the first one is over. */
+function daysToShift(): number {
+  const earliest = addDays(today(), 1);
+  const thursday = addDays(earliest, (4 - weekdayOf(earliest) + 7) % 7);
+  return daysBetween(DEMO.secondSession, thursday);
+}
+
+function shiftDays(file: Record<string, unknown>, days: number): Record<string, unknown> {
+  const months = Math.round(days / 30.44);
+  return JSON.parse(JSON.stringify(file), (name, value: unknown) => {
+    if (name === 'on' && typeof value === 'string') return addDays(value, days);
+    if (name === 'birthMonth' && typeof value === 'string') return addMonths(value, months);
+    return value;
+  }) as Record<string, unknown>;
+}
+
+function addMonths(month: string, months: number): string {
+  const [year, ofYear] = month.split('-').map(Number) as [number, number];
+  const count = year * 12 + (ofYear - 1) + months;
+  return `${Math.floor(count / 12)}-${String((count % 12) + 1).padStart(2, '0')}`;
+}
+
+interface DemoReplies {
+  session: string;
+  replies: { home: string; outcome: 'done' | 'partly' | 'not'; note: string; minutes: Record<string, number>; ease: Record<string, string> }[];
+}
+
+async function sendAndAnswer(owner: Person, address: string): Promise<void> {
+  const { session: title, replies } = (await readDemo('replies.json')) as unknown as DemoReplies;
+  const [homes, sessions] = await Promise.all([readHomes(owner.programmeId), readSessions(owner.programmeId)]);
+  const kept = sessions.find(({ session }) => session.title === title)!;
+  await sendSession(owner, { sessionId: kept.id, homeIds: homes.map(({ id }) => id), revision: kept.revision, address });
+  const links = await listLinks(owner, kept.id);
+  for (const { home, outcome, note, minutes, ease } of replies) {
+    const parts = kept.session.segments.map(({ id, from = '' }) => ({ segment: id, minutes: minutes[from] ?? '', ease: ease[from] ?? '' }));
+    const form = replyForm.validateSync({ replyKey: randomUUID(), outcome, note, parts });
+    await keepReply(links.find((link) => link.home === home)!.token, form);
+  }
+}
+
+async function readDemo(file: string): Promise<Record<string, unknown>> {
+  return JSON.parse(await readFile(join(import.meta.dirname, '../../demo', file), 'utf8')) as Record<string, unknown>;
+}

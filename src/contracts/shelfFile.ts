@@ -1,0 +1,128 @@
+import { array, boolean, number, object, string, type InferType, type Schema } from 'yup';
+import { CAUTION_RULES } from '../core/cautions/cautions.ts';
+import { activityFields, calendarDay, clockTime, exactly, key, someWords, words } from './script.ts';
+
+/** Allergens by the names of the caution list. */
+export const ALLERGENS = [
+  'milk', 'egg', 'fish', 'shellfish', 'tree-nuts', 'peanuts', 'wheat', 'soya', 'sesame',
+  'celery', 'mustard', 'lupin', 'molluscs', 'sulphites',
+] as const;
+
+/** What a thing is like, beside the caution rules it may bear. */
+export const THING_TRAITS = [
+  'countable', 'stacks', 'rolls', 'floats', 'soft', 'flat', 'sticks', 'loose', 'edible', 'washable', 'quiet', 'container', 'draws', 'folds', 'transparent',
+] as const;
+
+export const LANGUAGES = ['en', 'es', 'ar'] as const;
+
+const ageRange = () =>
+  exactly({ fromMonths: number().required().integer().min(0).max(240), toMonths: number().required().integer().min(0).max(240) })
+    .required()
+    .test('ages', 'the youngest age must not be above the oldest', (ages) => !ages || ages.fromMonths <= ages.toMonths);
+
+export const thingEntry = exactly({
+  key: key(),
+  one: someWords(120),
+  many: someWords(120),
+  traits: array().of(string().required().oneOf([...THING_TRAITS, ...Object.keys(CAUTION_RULES)], 'is not a trait')).required(),
+  sizeMm: number().min(1).max(5000),
+  allergens: array().of(string().required().oneOf(ALLERGENS, 'is not on the list of allergens')).required(),
+  /** How many a home usually has, and the part of homes that have any. */
+  usualQty: number().required().min(0).max(100_000),
+  common: number().required().min(0).max(1),
+});
+
+export const bookEntry = exactly({
+  key: key(),
+  title: someWords(300),
+  maker: someWords(200),
+  summary: someWords(1000),
+  words: number().required().integer().min(0).max(100_000),
+  pages: number().required().integer().min(1).max(1000),
+  features: array().of(string().required().oneOf(['rhymes', 'repeats', 'counts', 'true-to-life', 'few-words'] as const)).required(),
+  themes: array().of(key()).required(),
+  skills: array().of(key()).required(),
+  pauses: array()
+    .of(exactly({ page: number().required().integer().min(1), question: someWords(300), why: someWords(300) }))
+    .required(),
+  borrowed: boolean().required(),
+});
+
+export const songEntry = exactly({
+  key: key(),
+  title: someWords(300),
+  tune: someWords(200),
+  verses: array().of(array().of(someWords(200)).required().min(1)).required().min(1),
+  actions: words(600),
+  skills: array().of(key()).required(),
+  themes: array().of(key()).required(),
+  minutes: array().of(number().required().min(0)).required().length(3),
+});
+
+export const activityEntry = exactly({
+  key: key(),
+  title: someWords(300),
+  themes: array().of(key()).required(),
+  ages: ageRange(),
+  mess: number().required().integer().min(0).max(3),
+  noise: number().required().integer().min(0).max(3),
+  idea: someWords(600),
+  ...activityFields,
+});
+
+export const homeEntry = exactly({
+  nickname: someWords(80),
+  contact: words(200),
+  language: string().required().oneOf(LANGUAGES),
+  allergens: array().of(string().required().oneOf(ALLERGENS, 'is not on the list of allergens')).required(),
+  children: array()
+    .of(
+      exactly({
+        nickname: someWords(80),
+        birthMonth: string().required().matches(/^\d{4}-(0[1-9]|1[0-2])$/, 'must be a month, YYYY-MM'),
+        loves: words(80),
+      }),
+    )
+    .required()
+    .max(8),
+  things: array()
+    .of(exactly({ item: key(), qty: number().required().min(0).max(100_000) }))
+    .required(),
+});
+
+/** A session in a file names its parts; their scripts come from the shelf. */
+export const sessionEntry = exactly({
+  title: someWords(300),
+  on: calendarDay(),
+  at: clockTime(),
+  ages: ageRange(),
+  aim: words(1000),
+  parts: array()
+    .of(
+      object({
+        kind: string().required().oneOf(['book', 'song', 'activity'] as const),
+        key: key(),
+      }),
+    )
+    .required(),
+});
+
+const section = <Entry extends Schema>(entry: Entry) => array().of(entry as unknown as Schema).default([]);
+
+/** One file of our open format; it may hold any of these sections. */
+export const shelfFile = exactly({
+  format: string().required().oneOf(['footstool'], 'must be "footstool"'),
+  version: number().required().oneOf([1], 'must be 1: this program reads version 1'),
+  things: section(thingEntry),
+  books: section(bookEntry),
+  songs: section(songEntry),
+  activities: section(activityEntry),
+  homes: section(homeEntry),
+  sessions: section(sessionEntry),
+});
+
+export type ThingEntry = InferType<typeof thingEntry>;
+export type BookEntry = InferType<typeof bookEntry>;
+export type SongEntry = InferType<typeof songEntry>;
+export type HomeEntry = InferType<typeof homeEntry>;
+export type SessionEntry = InferType<typeof sessionEntry>;

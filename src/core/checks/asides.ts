@@ -1,0 +1,152 @@
+import { findCautions, type CautionLevel } from '../cautions/cautions.ts';
+import { youngestMonthsOn } from '../homes/home.ts';
+import { needIdIn, type HomeFit } from '../homes/sessionReadiness.ts';
+import { needQuantity } from '../materials/materials.ts';
+import type { ComposedSession } from '../script/composition.ts';
+import type { Edit } from '../script/edit.ts';
+import type { ExpressionProblem } from '../script/expression.ts';
+import { dialValues, type Need, type Segment, type Session, type ThingsByKey } from '../script/session.ts';
+import type { TemplateProblem } from '../script/template.ts';
+import { spreadOf } from '../time/minutes.ts';
+import type { SeatedFlag } from '../time/runSheet.ts';
+import { findBreakInSit } from './seatedRemedy.ts';
+
+/** `note` explains, `heed` asks for a decision, `stop` keeps the session from being sent. */
+export type AsideWeight = 'note' | 'heed' | 'stop';
+
+export type AsideFinding =
+  | { readonly code: 'computed'; readonly need: Need; readonly qty: number }
+  | { readonly code: 'quantity-problem'; readonly need: Need; readonly problem: ExpressionProblem }
+  | { readonly code: 'line-problem'; readonly problem: TemplateProblem }
+  | { readonly code: 'minutes-problem'; readonly part: string; readonly problem: ExpressionProblem }
+  | { readonly code: 'seated-too-long'; readonly flag: SeatedFlag; readonly titles: readonly [string, string]; readonly moved?: string }
+  | { readonly code: 'caution'; readonly rule: string; readonly level: CautionLevel; readonly items: readonly string[]; readonly homes: number; readonly swapTo?: string }
+  | { readonly code: 'homes-lack'; readonly need: Need; readonly homes: number; readonly nicknames: readonly string[] }
+  | { readonly code: 'group-only' }
+  | { readonly code: 'costly-setup'; readonly setup: number; readonly play: number };
+
+/** A note in the margin, pinned to a segment and perhaps a line, with what would mend it. */
+export interface Aside {
+  readonly id: string;
+  readonly weight: AsideWeight;
+  readonly segment: string;
+  readonly line?: string | undefined;
+  readonly finding: AsideFinding;
+  readonly remedy?: Edit | undefined;
+}
+
+/** Everything the checks have to say about a session, in the order of the script. What was accepted on purpose is left out. */
+export function findAsides(
+  session: Session,
+  composed: ComposedSession,
+  fits: readonly HomeFit[],
+  things: ThingsByKey,
+): Aside[] {
+  const asides = composed.segments.flatMap((part, index) => [
+    ...lineAsides(part.segment, composed, index),
+    ...needAsides(part.segment, fits),
+    ...cautionAsides(part.segment, session, fits, things),
+    ...segmentAsides(part, session, composed),
+  ]);
+  return asides.filter(({ id, weight }) => weight === 'stop' || !session.accepted.includes(id));
+}
+
+function lineAsides(segment: Segment, composed: ComposedSession, index: number): Aside[] {
+  return composed.segments[index]!.lines.flatMap(({ line, text, answer }) => {
+    const wrong = !text.ok ? text.problem : answer && !answer.ok ? answer.problem : undefined;
+    if (!wrong) return [];
+    const finding = { code: 'line-problem', problem: wrong } as const;
+    return [{ id: `line:${line.id}`, weight: 'stop' as const, segment: segment.id, line: line.id, finding }];
+  });
+}
+
+function needAsides(segment: Segment, fits: readonly HomeFit[]): Aside[] {
+  return segment.needs.flatMap((need): Aside[] => {
+    const at = { segment: segment.id, line: firstMention(segment, need) };
+    const quantity = needQuantity(need, 1, dialValues(segment.dials));
+    if (!quantity.ok) {
+      const finding = { code: 'quantity-problem', need, problem: quantity.problem } as const;
+      return [{ id: `qty:${segment.id}/${need.id}`, weight: 'stop', ...at, finding }];
+    }
+    const asides: Aside[] = [];
+    if (typeof need.qty === 'string' && /[-+*/(]/.test(need.qty)) {
+      const finding = { code: 'computed', need, qty: quantity.value } as const;
+      asides.push({ id: `sum:${segment.id}/${need.id}`, weight: 'note', ...at, finding });
+    }
+    const lacking = fits.filter(({ answer }) => answer.missing.includes(needIdIn(segment, need)));
+    if (lacking.length > 0) {
+      const nicknames = lacking.map(({ home }) => home.nickname);
+      const finding = { code: 'homes-lack', need, homes: lacking.length, nicknames } as const;
+      asides.push({ id: `lack:${segment.id}/${need.id}`, weight: 'heed', ...at, finding });
+    }
+    return asides;
+  });
+}
+
+/** Cautions that withhold something from at least one of the homes; milder ones stand in the guide. */
+function cautionAsides(segment: Segment, session: Session, fits: readonly HomeFit[], things: ThingsByKey): Aside[] {
+  const items = segment.needs.map(({ item }) => ({ item, traits: things[item]?.traits ?? [] }));
+  const stopsByRule = new Map<string, { homes: number; because: readonly string[] }>();
+  for (const { home } of fits) {
+    const youngestMonths = youngestMonthsOn(home, session.on);
+    for (const { rule, level, because } of findCautions({ youngestMonths, items, actions: segment.actions })) {
+      if (level !== 'stop') continue;
+      stopsByRule.set(rule, { homes: (stopsByRule.get(rule)?.homes ?? 0) + 1, because });
+    }
+  }
+  return [...stopsByRule].map(([rule, { homes, because }]) => {
+    const need = segment.needs.find(({ item }) => because.includes(item));
+    const swap = need?.swaps.find(({ item }) => !things[item]?.traits.includes(rule));
+    const finding = { code: 'caution', rule, level: 'stop', items: because, homes, ...(swap && { swapTo: swap.item }) } as const;
+    return {
+      id: `caution:${segment.id}/${rule}`,
+      weight: 'heed' as const,
+      segment: segment.id,
+      line: need && firstMention(segment, need),
+      finding,
+      remedy: need && swap ? { do: 'write-with', segment: segment.id, need: need.id, item: swap.item } : undefined,
+    };
+  });
+}
+
+function segmentAsides(part: ComposedSession['segments'][number], session: Session, composed: ComposedSession): Aside[] {
+  const { segment, minutesProblem, together, alone, setup } = part;
+  const asides: Aside[] = [];
+  if (segment.size === 'group') {
+    asides.push({ id: `group:${segment.id}`, weight: 'stop', segment: segment.id, finding: { code: 'group-only' } });
+  }
+  if (minutesProblem) {
+    const finding = { code: 'minutes-problem', ...minutesProblem } as const;
+    asides.push({ id: `minutes:${segment.id}`, weight: 'stop', segment: segment.id, finding });
+  }
+  const play = spreadOf(together).mean + spreadOf(alone).mean;
+  if (spreadOf(setup).mean > play && play > 0) {
+    const finding = { code: 'costly-setup', setup: spreadOf(setup).mean, play } as const;
+    asides.push({ id: `setup:${segment.id}`, weight: 'heed', segment: segment.id, finding });
+  }
+  const flag = composed.runSheet.flags.find(({ to }) => to === segment.id);
+  if (flag) asides.push(seatedAside(flag, session, composed));
+  return asides;
+}
+
+function seatedAside(flag: SeatedFlag, session: Session, composed: ComposedSession): Aside {
+  const titleOf = (id: string) => session.segments.find((segment) => segment.id === id)?.title ?? id;
+  const move = findBreakInSit(flag, composed);
+  return {
+    id: `sit:${flag.from}-${flag.to}`,
+    weight: 'heed',
+    segment: flag.to,
+    finding: {
+      code: 'seated-too-long',
+      flag,
+      titles: [titleOf(flag.from), titleOf(flag.to)],
+      ...(move && { moved: titleOf(move.segment) }),
+    },
+    remedy: move,
+  };
+}
+
+/** The first line that speaks of a need, where the aside about it belongs. */
+function firstMention(segment: Segment, need: Need): string | undefined {
+  return (segment.lines.find(({ text }) => text.includes(`{@${need.id}`)) ?? segment.lines[0])?.id;
+}

@@ -1,0 +1,40 @@
+import { ageInMonths, type CalendarDate } from '../calendar/dates.ts';
+import type { StockItem } from '../materials/swaps.ts';
+
+export interface Child {
+  readonly nickname: string;
+  /** YYYY-MM */
+  readonly birthMonth: string;
+  /** What the child loves, for interest slots. */
+  readonly loves?: string | undefined;
+}
+
+/** A home as far as a session needs to know it. */
+export interface Home {
+  readonly id: string;
+  readonly nickname: string;
+  readonly children: readonly Child[];
+  /** Allergens a home has named, by the names of the caution list. */
+  readonly allergens: readonly string[];
+  readonly stock: readonly StockItem[];
+}
+
+/** Age of a home's youngest child on a day, in whole months; 0 for a home that has named no child. */
+export function youngestMonthsOn(home: Pick<Home, 'children'>, on: CalendarDate): number {
+  const ages = home.children.map(({ birthMonth }) => Math.max(0, ageInMonths(birthMonth, on)));
+  return ages.length === 0 ? 0 : Math.min(...ages);
+}
+
+/** The child a session is for: the first whose age on the day fits, or the first there is. */
+export function childFor(
+  home: Pick<Home, 'children'>,
+  ages: { readonly fromMonths: number; readonly toMonths: number },
+  on: CalendarDate,
+): Child | undefined {
+  return (
+    home.children.find(({ birthMonth }) => {
+      const months = ageInMonths(birthMonth, on);
+      return months >= ages.fromMonths && months <= ages.toMonths;
+    }) ?? home.children[0]
+  );
+}

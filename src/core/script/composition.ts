@@ -1,0 +1,137 @@
+import { totalMaterials, type MaterialTotal } from '../materials/materials.ts';
+import { bad, good, type Outcome } from '../outcome.ts';
+import { layOutTape, type Tape } from '../time/tape.ts';
+import { runSheet, sittingSpan, type RunSheet, type TimedSegment } from '../time/runSheet.ts';
+import { evaluateQuantity, type ExpressionProblem, type Scope } from './expression.ts';
+import {
+  dialValues,
+  type Line,
+  type Segment,
+  type Session,
+  type ThingsByKey,
+  type Triple,
+  type TripleOfQuantities,
+} from './session.ts';
+import { renderTemplate, type Piece, type TemplateProblem, type TemplateScope } from './template.ts';
+
+export interface ComposedLine {
+  readonly line: Line;
+  readonly text: Outcome<Piece[], TemplateProblem>;
+  readonly answer?: Outcome<Piece[], TemplateProblem> | undefined;
+}
+
+export interface ComposedSegment {
+  readonly segment: Segment;
+  readonly lines: readonly ComposedLine[];
+  readonly setup: Triple;
+  readonly together: Triple;
+  readonly alone: Triple;
+  readonly tidy: Triple;
+  /** Which of its minutes have no value, and why. */
+  readonly minutesProblem?: { readonly part: keyof Segment['minutes']; readonly problem: ExpressionProblem } | undefined;
+}
+
+export interface ComposedSession {
+  readonly segments: readonly ComposedSegment[];
+  readonly runSheet: RunSheet;
+  readonly tape: Tape;
+  /** For a home with one child; quantities without a value make it a problem. */
+  readonly materials: ReturnType<typeof totalMaterials>;
+}
+
+export interface TimeSettings {
+  readonly seatedMinutesPerYear: number;
+  /** Ages in whole months of those it is for; the youngest decides. */
+  readonly youngestMonths: number;
+}
+
+const NO_MINUTES: Triple = [0, 0, 0];
+
+/** Works a whole session out: lines, minutes, tape and materials. An empty session has zero minutes and needs nothing. */
+export function composeSession(session: Session, things: ThingsByKey, settings: TimeSettings): ComposedSession {
+  const segments = session.segments.map((segment) => composeSegment(segment, templateScope(segment, things)));
+  const timed = segments.flatMap(timedParts);
+  const children = [{ ageMonths: settings.youngestMonths }];
+  const { seatedMinutesPerYear } = settings;
+  return {
+    segments,
+    runSheet: runSheet({ children, seatedMinutesPerYear, segments: timed }),
+    tape: layOutTape(
+      segments.map(({ segment, together, alone }) => ({
+        id: segment.id,
+        posture: segment.posture,
+        parts: [together, alone],
+      })),
+      sittingSpan(children, seatedMinutesPerYear),
+    ),
+    materials: totalMaterials({
+      children: 1,
+      segments: session.segments.map(({ id, dials, needs }) => ({ id, dials: dialValues(dials), needs })),
+    }),
+  };
+}
+
+/** Writes the lines of a segment and works its minutes out. */
+export function composeSegment(segment: Segment, scope: TemplateScope): ComposedSegment {
+  const lines = segment.lines.map((line) => ({
+    line,
+    text: renderTemplate(line.text, scope),
+    answer: line.answer ? renderTemplate(line.answer, scope) : undefined,
+  }));
+  return { segment, lines, ...evaluateMinutes({ ...segment, values: scope.values }) };
+}
+
+/** The minutes of an activity with its dials as they stand (or with other values). What has no value counts nothing and is named. */
+export function evaluateMinutes(
+  activity: Pick<Segment, 'minutes' | 'dials'> & { readonly values?: Scope },
+): Pick<ComposedSegment, 'setup' | 'together' | 'alone' | 'tidy' | 'minutesProblem'> {
+  const values = activity.values ?? dialValues(activity.dials);
+  const minutes = { setup: NO_MINUTES, together: NO_MINUTES, alone: NO_MINUTES, tidy: NO_MINUTES };
+  let minutesProblem: ComposedSegment['minutesProblem'];
+  for (const part of ['setup', 'together', 'alone', 'tidy'] as const) {
+    const triple = evaluateTriple(activity.minutes[part], values);
+    if (triple.ok) minutes[part] = triple.value;
+    else minutesProblem ??= { part, problem: triple.problem };
+  }
+  return { ...minutes, minutesProblem };
+}
+
+/** What the lines of a segment may refer to, as written: its dials, and the things it names first. */
+export function templateScope(segment: Segment, things: ThingsByKey): TemplateScope {
+  return {
+    values: dialValues(segment.dials),
+    things: Object.fromEntries(segment.needs.map((need) => [need.id, namesOf(need.item, things)])),
+  };
+}
+
+/** One and many of a thing; its key where the shelf does not know it. */
+export function namesOf(item: string, things: ThingsByKey): { one: string; many: string } {
+  const thing = Object.hasOwn(things, item) ? things[item] : undefined;
+  return thing ? { one: thing.one, many: thing.many } : { one: item, many: item };
+}
+
+/** A segment as the run sheet counts it: with the adult, then alone where it holds a child further. */
+export function timedParts({ segment, together, alone, setup, tidy }: ComposedSegment): TimedSegment[] {
+  const { id, posture } = segment;
+  const parts: TimedSegment[] = [{ id, posture, who: 'together', minutes: together, setup, tidy }];
+  if (alone[2] > 0) parts.push({ id, posture, who: 'alone', minutes: alone });
+  return parts;
+}
+
+function evaluateTriple(
+  triple: TripleOfQuantities,
+  values: TemplateScope['values'],
+): Outcome<Triple, ExpressionProblem> {
+  const numbers: number[] = [];
+  for (const quantity of triple) {
+    const evaluation = evaluateQuantity(quantity, values);
+    if (!evaluation.ok) return bad(evaluation.problem);
+    numbers.push(Math.max(evaluation.value, numbers.at(-1) ?? 0));
+  }
+  return good(numbers as unknown as Triple);
+}
+
+/** Materials that came out, or none while a quantity has no value. */
+export function materialsOrNone(materials: ComposedSession['materials']): readonly MaterialTotal[] {
+  return materials.ok ? materials.value : [];
+}

@@ -1,0 +1,152 @@
+import { bad, good, type Outcome } from '../outcome.ts';
+import {
+  isNumberDial,
+  type Dial,
+  type LevelName,
+  type Line,
+  type Segment,
+  type Session,
+  type TripleOfQuantities,
+} from './session.ts';
+
+/** Everything that can be done to a session on the bench. Positions count from 0. */
+export type Edit =
+  | { readonly do: 'describe'; readonly title?: string; readonly aim?: string; readonly on?: string; readonly at?: string | undefined; readonly ages?: Session['ages'] }
+  | { readonly do: 'turn-dial'; readonly segment: string; readonly dial: string; readonly value: number | string }
+  | { readonly do: 'choose-level'; readonly segment: string; readonly level: LevelName }
+  | { readonly do: 'move-segment'; readonly segment: string; readonly to: number }
+  | { readonly do: 'add-segment'; readonly segment: Segment; readonly at: number }
+  | { readonly do: 'remove-segment'; readonly segment: string }
+  | { readonly do: 'change-line'; readonly segment: string; readonly line: string; readonly change: Partial<Omit<Line, 'id'>> }
+  | { readonly do: 'add-line'; readonly segment: string; readonly line: Line; readonly at: number }
+  | { readonly do: 'remove-line'; readonly segment: string; readonly line: string }
+  | { readonly do: 'move-line'; readonly segment: string; readonly line: string; readonly to: number }
+  | { readonly do: 'write-with'; readonly segment: string; readonly need: string; readonly item: string }
+  | { readonly do: 'time-segment'; readonly segment: string; readonly part: keyof Segment['minutes']; readonly minutes: TripleOfQuantities }
+  | { readonly do: 'accept'; readonly aside: string };
+
+export type EditProblem =
+  | { readonly code: 'no-such-part'; readonly part: string }
+  | { readonly code: 'dial-out-of-range'; readonly segment: string; readonly dial: string; readonly value: number; readonly min: number; readonly max: number }
+  | { readonly code: 'dial-not-whole'; readonly segment: string; readonly dial: string; readonly value: number | string }
+  | { readonly code: 'no-such-choice'; readonly segment: string; readonly dial: string; readonly value: string; readonly choices: readonly string[] };
+
+/** Applies one edit and gives the new session; the old one stays as it was, so that it can be undone. */
+export function applyEdit(session: Session, edit: Edit): Outcome<Session, EditProblem> {
+  switch (edit.do) {
+    case 'describe': {
+      const { do: _, ...change } = edit;
+      return good({ ...session, ...change });
+    }
+    case 'accept':
+      return good({ ...session, accepted: [...new Set([...session.accepted, edit.aside])] });
+    case 'add-segment':
+      return good({ ...session, segments: session.segments.toSpliced(edit.at, 0, edit.segment) });
+    case 'remove-segment':
+      return good({ ...session, segments: session.segments.filter(({ id }) => id !== edit.segment) });
+    case 'move-segment': {
+      const moved = moveWithin(session.segments, edit.segment, edit.to);
+      return moved.ok ? good({ ...session, segments: moved.value }) : moved;
+    }
+    default:
+      return changeSegment(session, edit.segment, (segment) => editSegment(segment, edit));
+  }
+}
+
+/** Checks a value against its dial: whole and within its range, or one of its choices. */
+export function checkDial(dial: Dial, value: number | string, segmentTitle: string): Outcome<number | string, EditProblem> {
+  const at = { segment: segmentTitle, dial: dial.label };
+  if (!isNumberDial(dial)) {
+    return dial.choices.includes(String(value))
+      ? good(value)
+      : bad({ code: 'no-such-choice', ...at, value: String(value), choices: dial.choices });
+  }
+  if (typeof value !== 'number' || !Number.isInteger(value)) return bad({ code: 'dial-not-whole', ...at, value });
+  if (value < dial.min || value > dial.max) {
+    return bad({ code: 'dial-out-of-range', ...at, value, min: dial.min, max: dial.max });
+  }
+  return good(value);
+}
+
+type SegmentEdit = Exclude<
+  Edit,
+  { do: 'describe' } | { do: 'accept' } | { do: 'add-segment' } | { do: 'remove-segment' } | { do: 'move-segment' }
+>;
+
+function editSegment(segment: Segment, edit: SegmentEdit): Outcome<Segment, EditProblem> {
+  switch (edit.do) {
+    case 'turn-dial':
+      return turnDials(segment, { [edit.dial]: edit.value });
+    case 'choose-level':
+      return chooseLevel(segment, edit.level);
+    case 'time-segment':
+      return good({ ...segment, minutes: { ...segment.minutes, [edit.part]: edit.minutes } });
+    case 'add-line':
+      return good({ ...segment, lines: segment.lines.toSpliced(edit.at, 0, edit.line) });
+    case 'remove-line':
+      return good({ ...segment, lines: segment.lines.filter(({ id }) => id !== edit.line) });
+    case 'move-line': {
+      const moved = moveWithin(segment.lines, edit.line, edit.to);
+      return moved.ok ? good({ ...segment, lines: moved.value }) : moved;
+    }
+    case 'change-line':
+      return good({
+        ...segment,
+        lines: segment.lines.map((line) => (line.id === edit.line ? { ...line, ...edit.change } : line)),
+      });
+    case 'write-with':
+      return writeWith(segment, edit.need, edit.item);
+  }
+}
+
+function chooseLevel(segment: Segment, level: LevelName): Outcome<Segment, EditProblem> {
+  const settings = level === 'right' ? segment.rightDials : segment.levels[level]?.dials;
+  const kept = segment.level === 'right' ? Object.fromEntries(segment.dials.map(({ name, value }) => [name, value])) : segment.rightDials;
+  return turnDials({ ...segment, level, rightDials: kept }, { ...kept, ...settings });
+}
+
+function turnDials(segment: Segment, values: Readonly<Record<string, number | string>>): Outcome<Segment, EditProblem> {
+  const dials: Dial[] = [];
+  for (const dial of segment.dials) {
+    const value = Object.hasOwn(values, dial.name) ? values[dial.name]! : dial.value;
+    const checked = checkDial(dial, value, segment.title);
+    if (!checked.ok) return checked;
+    dials.push({ ...dial, value: checked.value } as Dial);
+  }
+  return good({ ...segment, dials });
+}
+
+/** Puts a swap in the place of what the script says; the former thing becomes a swap. */
+function writeWith(segment: Segment, needId: string, item: string): Outcome<Segment, EditProblem> {
+  const need = segment.needs.find(({ id }) => id === needId);
+  const swap = need?.swaps.find((candidate) => candidate.item === item);
+  if (!need || !swap) return bad({ code: 'no-such-part', part: needId });
+  const former = { item: need.item, fit: 1, why: '' };
+  const swaps = [former, ...need.swaps.filter((candidate) => candidate !== swap)];
+  const needs = segment.needs.map((other) => (other === need ? { ...need, item, swaps } : other));
+  return turnDials({ ...segment, needs }, swap.sets ?? {});
+}
+
+function changeSegment(
+  session: Session,
+  id: string,
+  change: (segment: Segment) => Outcome<Segment, EditProblem>,
+): Outcome<Session, EditProblem> {
+  const segment = session.segments.find((candidate) => candidate.id === id);
+  if (!segment) return bad({ code: 'no-such-part', part: id });
+  const changed = change(segment);
+  if (!changed.ok) return changed;
+  const segments = session.segments.map((candidate) => (candidate === segment ? changed.value : candidate));
+  return good({ ...session, segments });
+}
+
+function moveWithin<Part extends { readonly id: string }>(
+  parts: readonly Part[],
+  id: string,
+  to: number,
+): Outcome<readonly Part[], EditProblem> {
+  const part = parts.find((candidate) => candidate.id === id);
+  if (!part) return bad({ code: 'no-such-part', part: id });
+  const others = parts.filter((candidate) => candidate !== part);
+  return good(others.toSpliced(Math.max(0, Math.min(to, others.length)), 0, part));
+}

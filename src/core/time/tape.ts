@@ -1,0 +1,74 @@
+import type { Posture, Triple } from '../script/session.ts';
+import { addSpreads, reportSpread, spreadOf, type ReportedSpread } from './minutes.ts';
+
+export interface TapeSegment {
+  readonly id: string;
+  readonly posture: Posture;
+  /** Minutes from the start of the session. */
+  readonly start: number;
+  readonly end: number;
+  /** From here on the segment may already be over: its end less its own spread. */
+  readonly fadeFrom: number;
+}
+
+export interface TapeSit {
+  readonly from: string;
+  readonly to: string;
+  readonly start: number;
+  readonly end: number;
+  /** Where the youngest child's sitting span ends. */
+  readonly notch: number;
+  readonly isTooLong: boolean;
+}
+
+/** The minute tape: a session laid out to scale. All figures are minutes from its start. */
+export interface Tape {
+  readonly segments: readonly TapeSegment[];
+  readonly sits: readonly TapeSit[];
+  readonly total: ReportedSpread;
+  /** The end of the tape: whole minutes that hold the longest likely session, at least 5. */
+  readonly length: number;
+  readonly ticks: readonly number[];
+}
+
+interface TapeInput {
+  readonly id: string;
+  readonly posture: Posture;
+  readonly parts: readonly Triple[];
+}
+
+const EIGHT_IN_TEN = 1.2816;
+
+/** Lays segments end to end at their mean minutes and marks how long the youngest sits. No segments: a bare tape of 5 minutes. */
+export function layOutTape(inputs: readonly TapeInput[], sittingSpanMinutes: number): Tape {
+  let at = 0;
+  const spreads = inputs.map(({ parts }) => addSpreads(parts.map(spreadOf)));
+  const segments = inputs.map(({ id, posture }, index) => {
+    const { mean, variance } = spreads[index]!;
+    const start = at;
+    at += mean;
+    return { id, posture, start, end: at, fadeFrom: Math.max(start, at - EIGHT_IN_TEN * Math.sqrt(variance)) };
+  });
+  const total = reportSpread(addSpreads(spreads));
+  const length = Math.max(5, Math.ceil(total.high));
+  return {
+    segments,
+    sits: sitsOf(segments, sittingSpanMinutes),
+    total,
+    length,
+    ticks: Array.from({ length: length + 1 }, (_, minute) => minute),
+  };
+}
+
+function sitsOf(segments: readonly TapeSegment[], sittingSpanMinutes: number): TapeSit[] {
+  const sits: TapeSit[] = [];
+  segments.forEach((segment, index) => {
+    if (segment.posture !== 'seated' || segments[index - 1]?.posture === 'seated') return;
+    let last = index;
+    while (segments[last + 1]?.posture === 'seated') last += 1;
+    const end = segments[last]!.end;
+    const notch = segment.start + sittingSpanMinutes;
+    sits.push({ from: segment.id, to: segments[last]!.id, start: segment.start, end, notch, isTooLong: end > notch + 1e-9 });
+  });
+  return sits;
+}

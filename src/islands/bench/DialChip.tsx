@@ -1,0 +1,112 @@
+import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { isNumberDial, type ChoiceDial, type Dial, type NumberDial } from '../../core/script/session.ts';
+
+interface DialChipProps {
+  readonly dial: Dial;
+  readonly onTurn: (value: number | string) => void;
+  readonly mayWrite: boolean;
+}
+
+/** A dial inside a sentence: dragged sideways, turned with the arrow keys, or typed. */
+export function DialChip({ dial, onTurn, mayWrite }: DialChipProps) {
+  if (!mayWrite) return <span className="dial">{dial.value}</span>;
+  return isNumberDial(dial) ? <NumberChip dial={dial} onTurn={onTurn} /> : <ChoiceChip dial={dial} onTurn={onTurn} />;
+}
+
+const PIXELS_PER_STEP = 16;
+
+function NumberChip({ dial, onTurn }: { dial: NumberDial; onTurn: (value: number) => void }) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const drag = useRef<{ fromX: number; fromValue: number } | null>(null);
+  const chip = useRef<HTMLSpanElement>(null);
+
+  const turnTo = (value: number) => {
+    const within = Math.min(dial.max, Math.max(dial.min, value));
+    if (within !== dial.value) onTurn(within);
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    const target = targetOfKey(event.key, dial);
+    if (/^\d$/.test(event.key)) setTyped(event.key);
+    else if (event.key === 'Enter') setTyped(String(dial.value));
+    else if (target === null) return;
+    else turnTo(target);
+    event.preventDefault();
+    event.stopPropagation();
+  };
+  const onPointerDown = (event: PointerEvent<HTMLSpanElement>) => {
+    event.currentTarget.setPointerCapture(event.pointerId);
+    drag.current = { fromX: event.clientX, fromValue: dial.value };
+  };
+  const onPointerMove = (event: PointerEvent) => {
+    if (drag.current) turnTo(drag.current.fromValue + Math.round((event.clientX - drag.current.fromX) / PIXELS_PER_STEP));
+  };
+  const commit = () => {
+    if (typed !== null && typed.trim() !== '') onTurn(Number(typed));
+    setTyped(null);
+    requestAnimationFrame(() => chip.current?.focus());
+  };
+
+  if (typed !== null) {
+    return (
+      <input
+        className="dial-entry"
+        autoFocus
+        inputMode="numeric"
+        aria-label={`${dial.label}, ${dial.min} to ${dial.max}`}
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+        onBlur={commit}
+        onKeyDown={(event) => {
+          event.stopPropagation();
+          if (event.key === 'Enter') commit();
+          if (event.key === 'Escape') setTyped(null);
+        }}
+      />
+    );
+  }
+  return (
+    <span
+      ref={chip}
+      className="dial"
+      role="spinbutton"
+      tabIndex={0}
+      aria-label={dial.label}
+      aria-valuenow={dial.value}
+      aria-valuemin={dial.min}
+      aria-valuemax={dial.max}
+      title={`${dial.label}: ${dial.min} to ${dial.max}. Drag sideways, use the arrow keys, or type.`}
+      onKeyDown={onKeyDown}
+      onPointerDown={onPointerDown}
+      onPointerMove={onPointerMove}
+      onPointerUp={() => (drag.current = null)}
+      onPointerCancel={() => (drag.current = null)}
+      onClick={(event) => event.stopPropagation()}
+    >
+      {dial.value}
+    </span>
+  );
+}
+
+function targetOfKey(key: string, { value, min, max }: NumberDial): number | null {
+  if (key === 'ArrowUp' || key === 'ArrowRight') return value + 1;
+  if (key === 'ArrowDown' || key === 'ArrowLeft') return value - 1;
+  if (key === 'Home') return min;
+  if (key === 'End') return max;
+  return null;
+}
+
+function ChoiceChip({ dial, onTurn }: { dial: ChoiceDial; onTurn: (value: string) => void }) {
+  return (
+    <select
+      className="dial dial-choice"
+      aria-label={dial.label}
+      value={dial.value}
+      onChange={(event) => onTurn(event.target.value)}
+      onClick={(event) => event.stopPropagation()}
+    >
+      {dial.choices.map((choice) => (
+        <option key={choice}>{choice}</option>
+      ))}
+    </select>
+  );
+}

@@ -1,0 +1,116 @@
+import { useState } from 'react';
+import type { HomeFit } from '../../core/homes/sessionReadiness.ts';
+import type { Readiness, HomeState } from '../../core/homes/readiness.ts';
+import { materialsOrNone, namesOf, type ComposedSession } from '../../core/script/composition.ts';
+import type { Session, ThingsByKey } from '../../core/script/session.ts';
+
+interface HomesFootProps {
+  readonly id: string;
+  readonly session: Session;
+  readonly composed: ComposedSession;
+  readonly fits: readonly HomeFit[];
+  readonly readiness: Readiness;
+  readonly things: ThingsByKey;
+  readonly mayWrite: boolean;
+  readonly canSend: boolean;
+}
+
+const STATE_WORDS: Readonly<Record<HomeState, string>> = { ready: 'as written', swaps: 'with a swap', short: 'needs a kit' };
+const STATE_ORDER: readonly HomeState[] = ['ready', 'swaps', 'short'];
+
+/** Always in sight: how many homes can do it, what is fetched, what comes before, and sending it. */
+export function HomesFoot({ id, session, composed, fits, readiness, things, mayWrite, canSend }: HomesFootProps) {
+  const [isOpen, setIsOpen] = useState(false);
+  const ordered = [...fits].sort((left, right) => STATE_ORDER.indexOf(left.answer.state) - STATE_ORDER.indexOf(right.answer.state));
+  const before = session.segments.flatMap(({ ahead }) => ahead).sort((left, right) => right.days - left.days);
+  const fetch = materialsOrNone(composed.materials).map(({ item, qty }) => {
+    const names = namesOf(item, things);
+    return `${qty} ${qty === 1 ? names.one : names.many}`;
+  });
+  return (
+    <footer className="bench-foot">
+      {isOpen && <HomesPanel fits={ordered} things={things} session={session} />}
+      <div className="foot-row">
+        <button type="button" className="foot-homes" aria-expanded={isOpen} onClick={() => setIsOpen(!isOpen)}>
+          <HomeSteps states={ordered.map(({ answer }) => answer.state)} />
+          <span>
+            <strong>{readiness.ready === 1 ? '1 home as written' : `${readiness.ready} homes as written`}</strong>
+            <span className="foot-detail">
+              {readiness.swaps} with a swap · {readiness.short} {readiness.short === 1 ? 'needs a kit' : 'need a kit'}
+            </span>
+          </span>
+        </button>
+        <div className="foot-cell">
+          <strong>Things to fetch</strong>
+          <span className="foot-detail">{fetch.length > 0 ? fetch.join(', ') : composed.materials.ok ? 'nothing at all' : 'a quantity does not come out'}</span>
+        </div>
+        <div className="foot-cell">
+          <strong>Before</strong>
+          <span className="foot-detail">{before.length > 0 ? before.map(({ text, days }) => `${days} days: ${text}`).join(' ') : 'nothing to prepare'}</span>
+        </div>
+        {mayWrite &&
+          (canSend ? (
+            <a className="btn btn-primary" href={`/bench/${id}/send`}>
+              Send to {fits.length}
+            </a>
+          ) : (
+            <span className="quiet small">Mend what stands in the margin, then send.</span>
+          ))}
+      </div>
+    </footer>
+  );
+}
+
+/** One step a home, rising: full as written, hatched with a swap, open where a kit is needed. */
+function HomeSteps({ states }: { states: readonly HomeState[] }) {
+  return (
+    <svg className="home-steps" viewBox={`0 0 ${Math.max(1, states.length) * 13} 34`} aria-hidden="true">
+      {states.map((state, index) => {
+        const height = 10 + (22 * index) / Math.max(1, states.length - 1);
+        return <rect key={index} className={`step-${state}`} x={index * 13 + 1} y={33 - height} width={11} height={height} />;
+      })}
+    </svg>
+  );
+}
+
+function HomesPanel({ fits, things, session }: { fits: readonly HomeFit[]; things: ThingsByKey; session: Session }) {
+  return (
+    <section className="homes-panel" aria-label="Homes">
+      <table className="ruled small">
+        <thead>
+          <tr>
+            <th>Home</th>
+            <th>Children</th>
+            <th>Can do it</th>
+            <th>Because</th>
+          </tr>
+        </thead>
+        <tbody>
+          {fits.map((fit) => (
+            <tr key={fit.home.id}>
+              <td>{fit.home.nickname}</td>
+              <td>{fit.home.children.map(({ nickname }) => nickname).join(', ')}</td>
+              <td>{STATE_WORDS[fit.answer.state]}</td>
+              <td>{reasonsOf(fit, things, session).join('; ') || 'has everything'}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+function reasonsOf({ answer, kit }: HomeFit, things: ThingsByKey, session: Session): string[] {
+  const needs = session.segments.flatMap((segment) => segment.needs.map((need) => ({ id: `${segment.id}/${need.id}`, need })));
+  return needs.flatMap(({ id, need }) => {
+    const written = namesOf(need.item, things).many;
+    const pick = answer.picks.find((candidate) => candidate.need === id);
+    if (answer.missing.includes(id)) {
+      const kitItem = kit.find((entry) => entry.need === id)?.item;
+      return [kitItem ? `a kit with ${namesOf(kitItem, things).many}` : `nothing safe for ${written}`];
+    }
+    if (!pick?.item || pick.item === need.item) return [];
+    const why = need.swaps.find(({ item }) => item === pick.item)?.why;
+    return [`${namesOf(pick.item, things).many} for ${written}${why ? ` (${why})` : ''}`];
+  });
+}

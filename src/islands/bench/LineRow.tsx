@@ -1,0 +1,175 @@
+import { useSortable } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { useState, type KeyboardEvent } from 'react';
+import type { ComposedLine } from '../../core/script/composition.ts';
+import type { Edit } from '../../core/script/edit.ts';
+import { LINE_KINDS, type LineKind, type Segment } from '../../core/script/session.ts';
+import type { Piece } from '../../core/script/template.ts';
+import { DialChip } from './DialChip.tsx';
+import { newId } from './newId.ts';
+
+interface LineRowProps {
+  readonly composed: ComposedLine;
+  readonly segment: Segment;
+  readonly position: number;
+  readonly mayWrite: boolean;
+  readonly onEdit: (edit: Edit) => void;
+  readonly startsInWriting: boolean;
+  readonly onWriting: (line: string | null) => void;
+}
+
+/** One line of the script: its kind in the gutter, its words with live dials, or its source while it is written. */
+export function LineRow({ composed, segment, position, mayWrite, onEdit, startsInWriting, onWriting }: LineRowProps) {
+  const { line, text, answer } = composed;
+  const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({ id: line.id, disabled: !mayWrite });
+  const move = (by: number) => onEdit({ do: 'move-line', segment: segment.id, line: line.id, to: position + by });
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (!event.altKey || !mayWrite || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
+    event.preventDefault();
+    move(event.key === 'ArrowUp' ? -1 : 1);
+  };
+  const pieces = (rendered: ComposedLine['text'], source: string) =>
+    rendered.ok ? rendered.value.map((piece, index) => <PieceView key={index} {...{ piece, segment, onEdit, mayWrite }} />) : <span className="broken">{source}</span>;
+
+  return (
+    <li
+      ref={setNodeRef}
+      className={`line line-${line.kind}${isDragging ? ' is-dragging' : ''}`}
+      style={{ gridRow: position + 2, transform: CSS.Translate.toString(transform), transition }}
+      onKeyDown={onKeyDown}
+    >
+      <KindWord kind={line.kind} mayWrite={mayWrite} onChoose={(kind) => onEdit({ do: 'change-line', segment: segment.id, line: line.id, change: { kind } })} />
+      {startsInWriting ? (
+        <LineWriter {...{ composed, segment, position, onEdit, onWriting }} />
+      ) : (
+        <div className="line-words">
+          <span className="line-text">
+            {pieces(text, line.text)}
+            {line.answer && answer && <span className="answer"> → {pieces(answer, line.answer)}</span>}
+          </span>
+          {line.why && <span className="why">{line.why}</span>}
+          {mayWrite && (
+            <span className="line-tools">
+              <button type="button" onClick={() => onWriting(line.id)} aria-label={`Write line ${position + 1}`}>
+                write
+              </button>
+              <button type="button" {...attributes} {...listeners} aria-label={`Move line ${position + 1}`}>
+                move
+              </button>
+              <button type="button" onClick={() => onEdit({ do: 'remove-line', segment: segment.id, line: line.id })} aria-label={`Take line ${position + 1} out`}>
+                take out
+              </button>
+            </span>
+          )}
+        </div>
+      )}
+    </li>
+  );
+}
+
+function KindWord({ kind, mayWrite, onChoose }: { kind: LineKind; mayWrite: boolean; onChoose: (kind: LineKind) => void }) {
+  if (!mayWrite) return <span className="kind-word">{kind}</span>;
+  return (
+    <select className="kind-word" aria-label="Kind of line" value={kind} onChange={(event) => onChoose(event.target.value as LineKind)}>
+      {LINE_KINDS.map((word) => (
+        <option key={word}>{word}</option>
+      ))}
+    </select>
+  );
+}
+
+interface PieceViewProps {
+  readonly piece: Piece;
+  readonly segment: Segment;
+  readonly mayWrite: boolean;
+  readonly onEdit: (edit: Edit) => void;
+}
+
+function PieceView({ piece, segment, mayWrite, onEdit }: PieceViewProps) {
+  if (piece.kind === 'text') return <>{piece.text}</>;
+  if (piece.kind === 'dial') {
+    const dial = segment.dials.find(({ name }) => name === piece.name);
+    if (!dial) return <span className="computed">{piece.text}</span>;
+    return <DialChip dial={dial} mayWrite={mayWrite} onTurn={(value) => onEdit({ do: 'turn-dial', segment: segment.id, dial: dial.name, value })} />;
+  }
+  if (piece.kind === 'computed' && /\d/.test(piece.text)) {
+    return (
+      <span className="computed" title={piece.expression}>
+        {piece.text}
+      </span>
+    );
+  }
+  return <>{piece.text}</>;
+}
+
+const KIND_PREFIX = new RegExp(`^(${LINE_KINDS.join('|')}):\\s`, 'i');
+
+interface LineWriterProps {
+  readonly composed: ComposedLine;
+  readonly segment: Segment;
+  readonly position: number;
+  readonly onEdit: (edit: Edit) => void;
+  readonly onWriting: (line: string | null) => void;
+}
+
+/** The source of a line while it is written. A kind and a colon at its start set the kind; Enter goes on to a new line. */
+function LineWriter({ composed: { line }, segment, position, onEdit, onWriting }: LineWriterProps) {
+  const [source, setSource] = useState(line.text);
+  const [answer, setAnswer] = useState(line.answer ?? '');
+  const at = { segment: segment.id, line: line.id };
+  const commit = () => {
+    const change = { text: source, answer: answer || undefined };
+    if (change.text !== line.text || change.answer !== line.answer) onEdit({ do: 'change-line', ...at, change });
+  };
+  const write = (words: string) => {
+    const kind = KIND_PREFIX.exec(words)?.[1]?.toLowerCase() as LineKind | undefined;
+    setSource(kind ? words.replace(KIND_PREFIX, '') : words);
+    if (kind) onEdit({ do: 'change-line', ...at, change: { kind } });
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (event.key === 'Escape') {
+      event.preventDefault();
+      onWriting(null);
+    } else if (event.key === 'Enter' && !event.shiftKey) {
+      event.preventDefault();
+      commit();
+      const id = newId();
+      onEdit({ do: 'add-line', segment: segment.id, at: position + 1, line: { id, kind: line.kind, text: '' } });
+      onWriting(id);
+    } else if (event.key === 'Backspace' && source === '') {
+      event.preventDefault();
+      onEdit({ do: 'remove-line', ...at });
+      onWriting(null);
+    }
+  };
+  return (
+    <div
+      className="line-writer"
+      onBlur={(event) => {
+        if (event.currentTarget.contains(event.relatedTarget)) return;
+        commit();
+        onWriting(null);
+      }}
+    >
+      <textarea
+        autoFocus
+        rows={Math.max(1, Math.ceil(source.length / 70))}
+        aria-label={`Words of line ${position + 1}. Braces hold dials and sums.`}
+        value={source}
+        maxLength={2000}
+        onChange={(event) => write(event.target.value)}
+        onKeyDown={onKeyDown}
+      />
+      {line.kind === 'ask' && (
+        <input
+          aria-label={`Expected answer of line ${position + 1}`}
+          placeholder="the answer one may expect"
+          value={answer}
+          maxLength={500}
+          onChange={(event) => setAnswer(event.target.value)}
+          onKeyDown={(event) => event.key === 'Escape' && onWriting(null)}
+        />
+      )}
+    </div>
+  );
+}

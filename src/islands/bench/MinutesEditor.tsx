@@ -1,0 +1,65 @@
+import { useState } from 'react';
+import { evaluateQuantity } from '../../core/script/expression.ts';
+import type { Edit } from '../../core/script/edit.ts';
+import { dialValues, type Quantity, type Segment } from '../../core/script/session.ts';
+import { describeExpressionProblem } from '../../messages/expressions.ts';
+
+const PARTS = [
+  { part: 'setup', word: 'setting up' },
+  { part: 'together', word: 'together' },
+  { part: 'alone', word: 'alone' },
+  { part: 'tidy', word: 'tidying' },
+] as const;
+const WHICH = ['least', 'likely', 'most'] as const;
+
+/** The minutes of a part as least, likely and most: numbers, or sums over its dials. */
+export function MinutesEditor({ segment, onEdit }: { segment: Segment; onEdit: (edit: Edit) => void }) {
+  const [problem, setProblem] = useState('');
+  const change = (part: (typeof PARTS)[number]['part'], index: number, typed: string) => {
+    const quantity: Quantity = typed.trim() !== '' && !Number.isNaN(Number(typed)) ? Number(typed) : typed.trim();
+    const evaluation = evaluateQuantity(quantity, dialValues(segment.dials));
+    if (!evaluation.ok) {
+      setProblem(`${describeExpressionProblem(evaluation.problem)}; the minutes stay as they were.`);
+      return;
+    }
+    setProblem('');
+    const minutes = segment.minutes[part].with(index, quantity) as unknown as Segment['minutes']['together'];
+    if (segment.minutes[part][index] !== quantity) onEdit({ do: 'time-segment', segment: segment.id, part, minutes });
+  };
+  return (
+    <details className="minutes-editor">
+      <summary aria-label={`Minutes of ${segment.title}`}>minutes</summary>
+      <table>
+        <thead>
+          <tr>
+            <td />
+            {WHICH.map((word) => (
+              <th key={word} scope="col">
+                {word}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {PARTS.map(({ part, word }) => (
+            <tr key={part}>
+              <th scope="row">{word}</th>
+              {WHICH.map((which, index) => (
+                <td key={which}>
+                  <input
+                    key={String(segment.minutes[part][index])}
+                    aria-label={`${word}, ${which}`}
+                    defaultValue={String(segment.minutes[part][index])}
+                    onBlur={(event) => change(part, index, event.target.value)}
+                    onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+                  />
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {problem && <p role="alert">{problem}</p>}
+    </details>
+  );
+}

@@ -1,0 +1,135 @@
+import { DndContext, KeyboardSensor, PointerSensor, closestCenter, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
+import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { useState } from 'react';
+import type { Aside } from '../../core/checks/asides.ts';
+import type { ComposedSegment } from '../../core/script/composition.ts';
+import type { Edit } from '../../core/script/edit.ts';
+import { LEVELS, type LevelName, type ThingsByKey } from '../../core/script/session.ts';
+import { reportSpread, spreadOf } from '../../core/time/minutes.ts';
+import { AsideNote } from './AsideNote.tsx';
+import { LineRow } from './LineRow.tsx';
+import { MinutesEditor } from './MinutesEditor.tsx';
+import { newId } from './newId.ts';
+
+interface SegmentSheetProps {
+  readonly part: ComposedSegment;
+  readonly position: number;
+  readonly count: number;
+  readonly asides: readonly Aside[];
+  readonly things: ThingsByKey;
+  readonly mayWrite: boolean;
+  readonly onEdit: (edit: Edit) => void;
+}
+
+const LEVEL_WORDS: Readonly<Record<LevelName, string>> = { easier: 'easier', right: 'just right', harder: 'harder' };
+
+/** A part of the session on the sheet: heading, lines in the gutter's order, asides in the margin beside them. */
+export function SegmentSheet({ part, position, count, asides, things, mayWrite, onEdit }: SegmentSheetProps) {
+  const { segment, lines } = part;
+  const [writing, setWriting] = useState<string | null>(null);
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const onDragEnd = ({ active, over }: DragEndEvent) => {
+    const to = lines.findIndex(({ line }) => line.id === over?.id);
+    if (over && active.id !== over.id) onEdit({ do: 'move-line', segment: segment.id, line: String(active.id), to });
+  };
+  const addLine = () => {
+    const id = newId();
+    onEdit({ do: 'add-line', segment: segment.id, at: lines.length, line: { id, kind: lines.at(-1)?.line.kind ?? 'do', text: '' } });
+    setWriting(id);
+  };
+  return (
+    <section className="segment" id={`part-${segment.id}`} aria-labelledby={`title-${segment.id}`}>
+      <header className="segment-head">
+        <h2 id={`title-${segment.id}`}>{segment.title}</h2>
+        <span className="segment-facts">{factsOf(part)}</span>
+        {segment.kind === 'activity' && mayWrite && <LevelChoice segment={segment} onChoose={(level) => onEdit({ do: 'choose-level', segment: segment.id, level })} />}
+        {mayWrite && (
+          <span className="segment-tools">
+            <MinutesEditor segment={segment} onEdit={onEdit} />
+            <button type="button" disabled={position === 0} onClick={() => onEdit({ do: 'move-segment', segment: segment.id, to: position - 1 })} aria-label={`Move ${segment.title} earlier`}>
+              earlier
+            </button>
+            <button type="button" disabled={position === count - 1} onClick={() => onEdit({ do: 'move-segment', segment: segment.id, to: position + 1 })} aria-label={`Move ${segment.title} later`}>
+              later
+            </button>
+            <button type="button" onClick={() => onEdit({ do: 'remove-segment', segment: segment.id })} aria-label={`Take ${segment.title} out`}>
+              take out
+            </button>
+          </span>
+        )}
+      </header>
+      <DndContext id={`lines-${segment.id}`} sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+        <SortableContext items={lines.map(({ line }) => line.id)} strategy={verticalListSortingStrategy}>
+          <ol className="lines">
+            {lines.map((composed, index) => (
+              <LineRow
+                key={composed.line.id}
+                {...{ composed, segment, mayWrite, onEdit }}
+                position={index}
+                startsInWriting={writing === composed.line.id}
+                onWriting={setWriting}
+              />
+            ))}
+          </ol>
+        </SortableContext>
+      </DndContext>
+      {groupByRow(asides, part).map(({ row, span, group }) => (
+        <div key={row} className="margin" style={{ gridRow: `${row} / span ${span}` }}>
+          {group.map((aside) => (
+            <AsideNote key={aside.id} {...{ aside, things, mayWrite, onEdit }} />
+          ))}
+        </div>
+      ))}
+      {mayWrite && (
+        <button type="button" className="add-line" style={{ gridRow: lines.length + 2 }} onClick={addLine}>
+          add a line
+        </button>
+      )}
+    </section>
+  );
+}
+
+function LevelChoice({ segment, onChoose }: { segment: ComposedSegment['segment']; onChoose: (level: LevelName) => void }) {
+  const offered = LEVELS.filter((level) => level === 'right' || segment.levels[level]);
+  if (offered.length < 2) return null;
+  return (
+    <span role="group" aria-label="Level" className="levels">
+      {offered.map((level) => (
+        <button key={level} type="button" aria-pressed={segment.level === level} onClick={() => onChoose(level)}>
+          {LEVEL_WORDS[level]}
+        </button>
+      ))}
+    </span>
+  );
+}
+
+/** Where it is, how long it takes to set up and how long it then holds a child. */
+function factsOf({ segment, setup, together, alone }: ComposedSegment): string {
+  const likely = (spread: ReturnType<typeof spreadOf>) => reportSpread(spread).mean;
+  const setupMinutes = likely(spreadOf(setup));
+  const aloneMinutes = likely(spreadOf(alone));
+  return [
+    segment.where,
+    setupMinutes > 0 && `set-up ${setupMinutes} min`,
+    `${likely(spreadOf(together))} min ${segment.posture === 'seated' ? 'sitting' : segment.posture === 'moving' ? 'moving' : 'together'}`,
+    aloneMinutes > 0 && `then ${aloneMinutes} min alone`,
+  ]
+    .filter(Boolean)
+    .join(' · ');
+}
+
+/** Asides by the grid row of the line they are about; each group spans down to the next. */
+function groupByRow(asides: readonly Aside[], { lines }: ComposedSegment): { row: number; span: number; group: Aside[] }[] {
+  const rows = new Map<number, Aside[]>();
+  for (const aside of asides) {
+    const index = lines.findIndex(({ line }) => line.id === aside.line);
+    const row = index < 0 ? 1 : index + 2;
+    rows.set(row, [...(rows.get(row) ?? []), aside]);
+  }
+  const ordered = [...rows].sort(([left], [right]) => left - right);
+  const end = lines.length + 3;
+  return ordered.map(([row, group], index) => ({ row, span: Math.max(1, (ordered[index + 1]?.[0] ?? end) - row), group }));
+}

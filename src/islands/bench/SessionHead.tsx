@@ -1,0 +1,118 @@
+import type { Edit } from '../../core/script/edit.ts';
+import type { Session } from '../../core/script/session.ts';
+import type { Tape } from '../../core/time/tape.ts';
+import { dayInWords } from '../../messages/dates.ts';
+import type { Keeping } from './useKeeping.ts';
+
+interface SessionHeadProps {
+  readonly session: Session;
+  readonly total: Tape['total'];
+  readonly keeping: Keeping;
+  readonly mayWrite: boolean;
+  readonly canUndo: boolean;
+  readonly canRedo: boolean;
+  readonly onEdit: (edit: Edit) => void;
+  readonly onUndo: () => void;
+  readonly onRedo: () => void;
+  readonly onHelp: () => void;
+}
+
+/** What the session is called, when and for whom, its aim, how long it most likely takes, and when it was kept. */
+export function SessionHead({ session, total, keeping, mayWrite, canUndo, canRedo, onEdit, onUndo, onRedo, onHelp }: SessionHeadProps) {
+  const describe = (change: Omit<Extract<Edit, { do: 'describe' }>, 'do'>) => onEdit({ do: 'describe', ...change });
+  return (
+    <div className="session-head">
+      <div className="session-title">
+        <h1>
+          <input
+            aria-label="Title of the session"
+            key={session.title}
+            defaultValue={session.title}
+            maxLength={300}
+            readOnly={!mayWrite}
+            onBlur={({ target }) => (target.value.trim() ? target.value !== session.title && describe({ title: target.value }) : (target.value = session.title))}
+            onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+          />
+        </h1>
+        <details className="session-when">
+          <summary>
+            {dayInWords(session.on, 'en-GB')}
+            {session.at && `, ${session.at}`} · ages {Math.floor(session.ages.fromMonths / 12)} to {Math.floor(session.ages.toMonths / 12)}
+          </summary>
+          {mayWrite && <WhenAndWho session={session} onDescribe={describe} />}
+        </details>
+        <span className="session-tools">
+          <span className={`kept kept-${keeping.state}`} role="status">
+            {keptWords(keeping)}
+          </span>
+          {mayWrite && (
+            <>
+              <button type="button" disabled={!canUndo} onClick={onUndo}>
+                undo
+              </button>
+              <button type="button" disabled={!canRedo} onClick={onRedo}>
+                redo
+              </button>
+            </>
+          )}
+          <button type="button" onClick={onHelp} aria-label="Keys">
+            keys
+          </button>
+        </span>
+      </div>
+      <div className="session-aim">
+        <label>
+          <span>Aim</span>
+          <input
+            key={session.aim}
+            defaultValue={session.aim}
+            maxLength={1000}
+            readOnly={!mayWrite}
+            placeholder="one sentence: what will they notice if it works?"
+            onBlur={({ target }) => target.value !== session.aim && describe({ aim: target.value })}
+            onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+          />
+        </label>
+        <strong className="likely" aria-live="polite">
+          most likely {total.mean} min, 8 times in 10 between {Math.round(total.low)} and {Math.round(total.high)}
+        </strong>
+      </div>
+    </div>
+  );
+}
+
+function WhenAndWho({ session, onDescribe }: { session: Session; onDescribe: (change: { on?: string; at?: string | undefined; ages?: Session['ages'] }) => void }) {
+  const { fromMonths, toMonths } = session.ages;
+  const setAges = (fromYears: number, toYears: number) => {
+    if (Number.isInteger(fromYears) && Number.isInteger(toYears) && fromYears >= 0 && fromYears <= toYears && toYears <= 10) {
+      onDescribe({ ages: { fromMonths: fromYears * 12, toMonths: toYears * 12 + 11 } });
+    }
+  };
+  return (
+    <div className="when-who">
+      <label>
+        date <input type="date" value={session.on} onChange={({ target }) => target.value && onDescribe({ on: target.value })} />
+      </label>
+      <label>
+        time <input type="time" value={session.at ?? ''} onChange={({ target }) => onDescribe({ at: target.value || undefined })} />
+      </label>
+      <label>
+        youngest <input type="number" min={0} max={10} value={Math.floor(fromMonths / 12)} onChange={({ target }) => setAges(target.valueAsNumber, Math.floor(toMonths / 12))} />
+      </label>
+      <label>
+        oldest <input type="number" min={0} max={10} value={Math.floor(toMonths / 12)} onChange={({ target }) => setAges(Math.floor(fromMonths / 12), target.valueAsNumber)} />
+      </label>
+    </div>
+  );
+}
+
+function keptWords(keeping: Keeping): string {
+  switch (keeping.state) {
+    case 'kept':
+      return `kept at ${new Date(keeping.at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`;
+    case 'keeping':
+      return 'keeping …';
+    default:
+      return 'not kept yet';
+  }
+}

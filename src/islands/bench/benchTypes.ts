@@ -1,0 +1,23 @@
+import type { Home } from '../../core/homes/home.ts';
+import type { Segment, Session, ThingsByKey } from '../../core/script/session.ts';
+
+/** Something on the shelf that can be put into a session, ready as a segment but for its id. */
+export interface Addable {
+  readonly kind: 'book' | 'song' | 'activity';
+  readonly title: string;
+  readonly about: string;
+  readonly segment: Segment;
+}
+
+export interface BenchProps {
+  readonly id: string;
+  readonly revision: number;
+  readonly keptAt: string;
+  readonly session: Session;
+  readonly things: ThingsByKey;
+  readonly homes: readonly Home[];
+  readonly addables: readonly Addable[];
+  readonly seatedMinutesPerYear: number;
+  readonly mayWrite: boolean;
+  readonly today: string;
+}

@@ -1,0 +1,19 @@
+/** A day in words, such as "Thursday 18 March"; the calendar is the one of the YYYY-MM-DD notation. */
+export function dayInWords(day: string, locale: string): string {
+  const date = new Date(`${day.slice(0, 10)}T00:00:00Z`);
+  return new Intl.DateTimeFormat(`${locale}-u-ca-gregory`, { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' }).format(date);
+}
+
+/** A clock time of a moment, such as "14:02". */
+export function clockInWords(moment: Date, timeZone: string): string {
+  return new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone }).format(moment);
+}
+
+/** An age in words from whole months: "2 years 3 months", "8 months". */
+export function ageInWords(months: number): string {
+  const years = Math.floor(months / 12);
+  const left = months % 12;
+  const yearWords = years === 0 ? '' : years === 1 ? '1 year' : `${years} years`;
+  const monthWords = left === 0 && years > 0 ? '' : left === 1 ? '1 month' : `${left} months`;
+  return [yearWords, monthWords].filter(Boolean).join(' ');
+}

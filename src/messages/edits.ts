@@ -1,0 +1,41 @@
+import type { EditProblem } from '../core/script/edit.ts';
+import type { ScriptFault } from '../core/script/checkScript.ts';
+import { describeExpressionProblem, describeTemplateProblem } from './expressions.ts';
+
+/** Why an edit was refused, as a sentence. */
+export function describeEditProblem(problem: EditProblem): string {
+  switch (problem.code) {
+    case 'no-such-part':
+      return 'That part is not in the session any more.';
+    case 'dial-out-of-range':
+      return `${problem.segment}: “${problem.dial}” goes from ${problem.min} to ${problem.max}, so ${problem.value} was not taken.`;
+    case 'dial-not-whole':
+      return `${problem.segment}: “${problem.dial}” takes a whole number, so “${problem.value}” was not taken.`;
+    case 'no-such-choice':
+      return `${problem.segment}: “${problem.dial}” offers ${problem.choices.join(', ')}, so “${problem.value}” was not taken.`;
+  }
+}
+
+/** What is wrong at a place of a script, as part of a sentence. */
+export function describeScriptFault(fault: ScriptFault): string {
+  switch (fault.code) {
+    case 'dial-range':
+      return `the lowest value of “${fault.dial}” is above its highest`;
+    case 'dial-value':
+      return describeEditProblem(fault.problem);
+    case 'dial-unknown':
+      return `“${fault.dial}” is not a dial of this activity`;
+    case 'name-twice':
+      return `“${fault.name}” is there twice`;
+    case 'expression':
+      return describeExpressionProblem(fault.problem) + whenWords(fault.when);
+    case 'template':
+      return describeTemplateProblem(fault.problem) + whenWords(fault.when);
+    case 'swap-for-itself':
+      return `“${fault.item}” is named as a swap for itself`;
+  }
+}
+
+function whenWords(when: string): string {
+  return when ? ` (at ${when})` : '';
+}

@@ -1,0 +1,40 @@
+import type { ErrorCode, ErrorDetails } from '../contracts/errors.ts';
+
+/** What happened, what is kept and what to do, for each way a request may fail. */
+export function describeError(code: ErrorCode, details: ErrorDetails): string {
+  switch (code) {
+    case 'wrong-form':
+      return `That could not be read${firstProblem(details)}. Nothing was changed.`;
+    case 'not-signed-in':
+      return 'You are signed out. What you wrote is still in this window; sign in in another one and keep it again.';
+    case 'wrong-sign-in':
+      return 'That address and password do not go together. Check both and try again.';
+    case 'not-allowed':
+      return 'Your part in this programme is to read, so this was not changed. Ask an owner if you should be able to.';
+    case 'wrong-origin':
+      return 'This came from another address than the one Footstool is served at, so nothing was changed. Reload the page and try again.';
+    case 'not-found':
+      return 'There is nothing here by that address, or it is not part of your programme.';
+    case 'conflict':
+      return 'Somebody kept a newer version of this session, perhaps you in another window. Yours is still here.';
+    case 'too-large':
+      return 'That is too large to take. Nothing was changed; send it in smaller parts.';
+    case 'wrong-input':
+      return `Something does not fit${firstProblem(details)}. Nothing was changed.`;
+    case 'too-many-tries':
+      return `Too many tries. Wait ${waitWords(details.retryAfterSeconds ?? 60)} and try again; nothing is lost.`;
+    case 'database-away':
+      return 'Footstool cannot reach its records at the moment. What you wrote is still in this window and is kept as soon as they are back.';
+    case 'internal':
+      return 'Something went wrong on our side, and it has been noted. What was kept before is still there. Try again.';
+  }
+}
+
+function firstProblem({ problems }: ErrorDetails): string {
+  const problem = problems?.[0];
+  return problem ? `: ${problem.path} ${problem.message}` : '';
+}
+
+function waitWords(seconds: number): string {
+  return seconds < 90 ? `${seconds} seconds` : `${Math.ceil(seconds / 60)} minutes`;
+}

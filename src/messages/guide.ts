@@ -1,0 +1,79 @@
+import type { CautionLevel } from '../core/cautions/cautions.ts';
+import type { LineKind } from '../core/script/session.ts';
+import { ar } from './guide.ar.ts';
+import { en } from './guide.en.ts';
+import { es } from './guide.es.ts';
+
+export type GuideLanguage = 'en' | 'es' | 'ar';
+
+/** What a caution says at a level; `otherwise` serves the levels that are not named. */
+export type CautionWords = { readonly [level in CautionLevel]?: string } & { readonly otherwise: string };
+
+/** Every word of a guide that is not the author's. */
+export interface GuideWords {
+  readonly language: GuideLanguage;
+  readonly direction: 'ltr' | 'rtl';
+  readonly date: (day: string) => string;
+  readonly letterSubject: (title: string) => string;
+  readonly letter: (facts: { home: string; title: string; on: string; programme: string; link: string }) => string;
+  readonly forChildren: (names: readonly string[]) => string;
+  readonly changedOn: (day: string) => string;
+  readonly aboutMinutes: (likely: number) => string;
+  readonly betweenMinutes: (low: number, high: number) => string;
+  readonly setupMinutes: (minutes: number) => string;
+  readonly fetch: string;
+  readonly nothingToFetch: string;
+  readonly insteadOf: (things: string) => string;
+  readonly fromKit: (programme: string) => string;
+  readonly before: string;
+  readonly daysBefore: (days: number) => string;
+  readonly begin: string;
+  readonly next: string;
+  readonly back: string;
+  readonly oneAtATime: string;
+  readonly onOnePage: string;
+  readonly step: (step: number, steps: number) => string;
+  readonly kinds: Readonly<Record<LineKind, string>>;
+  readonly why: string;
+  readonly easier: string;
+  readonly harder: string;
+  readonly otherWay: string;
+  readonly leaveOut: (things: string) => string;
+  readonly cautions: string;
+  readonly levels: Readonly<Record<CautionLevel, string>>;
+  readonly caution: Readonly<Record<string, CautionWords>>;
+  readonly adultDecides: string;
+  readonly mayStop: string;
+  readonly tellUs: string;
+  readonly tellUsHint: string;
+  readonly outcome: string;
+  readonly outcomes: { readonly done: string; readonly partly: string; readonly not: string };
+  readonly minutesTaken: (title: string) => string;
+  readonly minutesUnit: string;
+  readonly howWasIt: (title: string) => string;
+  readonly eases: { readonly 'too-easy': string; readonly right: string; readonly 'too-hard': string };
+  readonly note: string;
+  readonly noteHint: string;
+  readonly sendReply: string;
+  readonly thanks: string;
+  readonly thanksText: string;
+  readonly thanksAgain: string;
+  readonly backToGuide: string;
+  readonly replyWrong: string;
+  readonly replyAway: string;
+  readonly gone: string;
+  readonly goneText: string;
+}
+
+const WORDS: Readonly<Record<GuideLanguage, GuideWords>> = { en, es, ar };
+
+/** The words of guides in a language. */
+export function guideWords(language: GuideLanguage): GuideWords {
+  return WORDS[language];
+}
+
+/** What a caution says, at its level. */
+export function cautionText(words: GuideWords, rule: string, level: CautionLevel): string {
+  const caution = words.caution[rule];
+  return caution ? (caution[level] ?? caution.otherwise) : rule;
+}

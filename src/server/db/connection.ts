@@ -1,0 +1,58 @@
+import { AsyncLocalStorage } from 'node:async_hooks';
+import { Sequelize } from 'sequelize';
+import { log } from '../log.ts';
+
+/** Counts the queries of the request it was started for. */
+const queryCounts = new AsyncLocalStorage<{ queries: number }>();
+
+let connection: Sequelize | undefined;
+
+/** The one connection pool of this process, to the database that DATABASE_URL names. */
+export function database(): Sequelize {
+  connection ??= connect(requireDatabaseUrl());
+  return connection;
+}
+
+/** Runs work and tells how many queries it made. */
+export async function countingQueries<Value>(work: () => Promise<Value>): Promise<{ value: Value; queries: number }> {
+  const count = { queries: 0 };
+  const value = await queryCounts.run(count, work);
+  return { value, queries: count.queries };
+}
+
+/** Ends all connections, for commands that are done. */
+export async function closeDatabase(): Promise<void> {
+  await connection?.close();
+  connection = undefined;
+}
+
+/** A stable name for "the database is not there at the moment", as against a fault of ours. */
+export function isDatabaseAway(error: unknown): boolean {
+  for (let cause = error; cause instanceof Error; cause = (cause as { parent?: unknown }).parent ?? cause.cause) {
+    if (cause.name.startsWith('SequelizeConnection') || cause.name === 'SequelizeHostNotReachableError') return true;
+    const code = (cause as { code?: string }).code ?? '';
+    if (['ECONNREFUSED', 'ECONNRESET', 'EPIPE', '57P01', '57P02', '57P03', '08006', '08003'].includes(code)) return true;
+    if (/Connection terminated|server closed the connection/i.test(cause.message)) return true;
+  }
+  return false;
+}
+
+function connect(url: string): Sequelize {
+  return new Sequelize(url, {
+    dialect: 'postgres',
+    logging: (sql) => {
+      const count = queryCounts.getStore();
+      if (count) count.queries += 1;
+      log.trace({ sql }, 'query');
+    },
+    define: { underscored: true, timestamps: false },
+    pool: { max: 8, min: 0, acquire: 5000, idle: 30_000 },
+    dialectOptions: { connectionTimeoutMillis: 3000, keepAlive: true },
+  });
+}
+
+function requireDatabaseUrl(): string {
+  const url = process.env.DATABASE_URL;
+  if (!url) throw new Error('DATABASE_URL is not set; bin/start sets it');
+  return url;
+}

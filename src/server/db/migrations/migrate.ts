@@ -1,0 +1,18 @@
+import { SequelizeStorage, Umzug } from 'umzug';
+import { database } from '../connection.ts';
+import { log } from '../../log.ts';
+import * as firstPath from './0001-first-path.ts';
+
+/** Brings the database up to date; migrations are only ever added. Returns the names of those applied now. */
+export async function migrate(): Promise<string[]> {
+  const sequelize = database();
+  const umzug = new Umzug({
+    migrations: [{ name: '0001-first-path', up: ({ context }) => firstPath.up(context) }],
+    context: sequelize.getQueryInterface(),
+    storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
+    logger: undefined,
+  });
+  const applied = (await umzug.up()).map(({ name }) => name);
+  if (applied.length > 0) log.info({ applied }, 'migrated');
+  return applied;
+}

@@ -1,0 +1,36 @@
+import type { Transaction } from 'sequelize';
+import type { Home } from '../../../core/homes/home.ts';
+import { ChildRow, HomeRow, HomeThingRow, ShelfItemRow, tables } from '../models.ts';
+
+/** A home with what only the server needs to know of it. */
+export interface KeptHome extends Home {
+  readonly contact: string;
+  readonly language: 'en' | 'es' | 'ar';
+}
+
+/** A programme's homes by nickname, with children and things: three queries, however many homes. */
+export async function readHomes(programmeId: string, transaction?: Transaction): Promise<KeptHome[]> {
+  tables();
+  const rows = await HomeRow.findAll({
+    where: { programmeId },
+    include: [
+      { model: ChildRow, as: 'children', separate: true, order: [['position', 'ASC']] },
+      { model: HomeThingRow, as: 'things', separate: true, include: [{ model: ShelfItemRow, as: 'thing', attributes: ['key'] }] },
+    ],
+    order: [['nickname', 'ASC']],
+    transaction,
+  });
+  return rows.map(toHome);
+}
+
+function toHome(row: HomeRow): KeptHome {
+  return {
+    id: row.id,
+    nickname: row.nickname,
+    contact: row.contact,
+    language: row.language,
+    allergens: row.allergens,
+    children: (row.children ?? []).map(({ nickname, birthMonth, loves }) => ({ nickname, birthMonth, loves: loves || undefined })),
+    stock: (row.things ?? []).map(({ thing, qty }) => ({ item: thing!.key, qty })),
+  };
+}

@@ -1,0 +1,96 @@
+import { randomUUID } from 'node:crypto';
+import { Op, type Transaction } from 'sequelize';
+import type { Session } from '../../../core/script/session.ts';
+import { now } from '../../clock.ts';
+import { SessionRow, tables, UserRow } from '../models.ts';
+
+/** A session with the revision it is at and when it was kept. */
+export interface KeptSession {
+  readonly id: string;
+  readonly revision: number;
+  readonly keptAt: string;
+  readonly session: Session;
+}
+
+/** A programme's sessions by day; from a day on when one is given. */
+export async function readSessions(programmeId: string, from?: string): Promise<KeptSession[]> {
+  tables();
+  const rows = await SessionRow.findAll({
+    where: { programmeId, ...(from && { heldOn: { [Op.gte]: from } }) },
+    order: [['heldOn', 'ASC'], ['title', 'ASC']],
+  });
+  return rows.map(toKeptSession);
+}
+
+/** One session of a programme; null when it is not there or not the programme's. */
+export async function readSession(programmeId: string, id: string, lock?: Transaction): Promise<KeptSession | null> {
+  tables();
+  if (!isUuid(id)) return null;
+  const row = await SessionRow.findOne({ where: { id, programmeId }, ...(lock && { transaction: lock, lock: lock.LOCK.UPDATE }) });
+  return row ? toKeptSession(row) : null;
+}
+
+/** Adds a session; gives its id. */
+export async function addSession(programmeId: string, session: Session, userId: string | null, transaction?: Transaction): Promise<string> {
+  tables();
+  const id = randomUUID();
+  await SessionRow.create({ id, programmeId, revision: 1, ...toColumns(session), keptAt: now(), keptBy: userId }, { transaction });
+  return id;
+}
+
+/** Keeps a session if nobody kept another since `revision`; null when somebody did, or it is gone. */
+export async function replaceSession(
+  programmeId: string,
+  { id, revision, session }: Pick<KeptSession, 'id' | 'revision' | 'session'>,
+  userId: string,
+): Promise<{ revision: number; keptAt: string } | null> {
+  tables();
+  if (!isUuid(id)) return null;
+  const keptAt = now();
+  const [changed] = await SessionRow.update(
+    { ...toColumns(session), revision: revision + 1, keptAt, keptBy: userId },
+    { where: { id, programmeId, revision } },
+  );
+  return changed === 1 ? { revision: revision + 1, keptAt: keptAt.toISOString() } : null;
+}
+
+/** The name of whoever kept a session last; empty when that person is gone. */
+export async function lastKeptBy(id: string): Promise<string> {
+  tables();
+  const row = await SessionRow.findByPk(id, { attributes: ['keptBy'] });
+  const user = row?.keptBy ? await UserRow.findByPk(row.keptBy, { attributes: ['name'] }) : null;
+  return user?.name ?? '';
+}
+
+export function isUuid(text: string): boolean {
+  return /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i.test(text);
+}
+
+function toColumns(session: Session) {
+  return {
+    title: session.title,
+    heldOn: session.on,
+    heldAt: session.at ?? null,
+    ageFromMonths: session.ages.fromMonths,
+    ageToMonths: session.ages.toMonths,
+    aim: session.aim,
+    script: { segments: session.segments, accepted: session.accepted },
+  };
+}
+
+function toKeptSession(row: SessionRow): KeptSession {
+  return {
+    id: row.id,
+    revision: row.revision,
+    keptAt: row.keptAt.toISOString(),
+    session: {
+      title: row.title,
+      on: row.heldOn,
+      at: row.heldAt ?? undefined,
+      ages: { fromMonths: row.ageFromMonths, toMonths: row.ageToMonths },
+      aim: row.aim,
+      segments: row.script.segments,
+      accepted: row.script.accepted ?? [],
+    },
+  };
+}

@@ -1,0 +1,70 @@
+import { randomUUID } from 'node:crypto';
+import { Op, type Transaction } from 'sequelize';
+import type { BookEntry, SongEntry, ThingEntry } from '../../../contracts/shelfFile.ts';
+import type { ActivityBody, Thing, ThingsByKey } from '../../../core/script/session.ts';
+import { ShelfItemRow, tables } from '../models.ts';
+
+export type ShelfKind = 'book' | 'song' | 'activity' | 'thing';
+
+/** An activity as the shelf keeps it. */
+export interface ActivityEntry extends ActivityBody {
+  readonly key: string;
+  readonly title: string;
+  readonly themes: readonly string[];
+  readonly ages: { readonly fromMonths: number; readonly toMonths: number };
+  readonly mess: number;
+  readonly noise: number;
+  readonly idea: string;
+}
+
+export interface Shelf {
+  readonly things: readonly ThingEntry[];
+  readonly books: readonly BookEntry[];
+  readonly songs: readonly SongEntry[];
+  readonly activities: readonly ActivityEntry[];
+}
+
+/** Everything on a programme's shelf that is not retired, by title, in one query. */
+export async function readShelf(programmeId: string, kinds: readonly ShelfKind[] = ['book', 'song', 'activity', 'thing']): Promise<Shelf> {
+  tables();
+  const rows = await ShelfItemRow.findAll({
+    where: { programmeId, kind: { [Op.in]: [...kinds] }, retiredAt: null },
+    order: [['title', 'ASC']],
+  });
+  const bodies = <Entry>(kind: ShelfKind) => rows.filter((row) => row.kind === kind).map((row) => row.body as Entry);
+  return { things: bodies('thing'), books: bodies('book'), songs: bodies('song'), activities: bodies('activity') };
+}
+
+/** One item, retired or not; null when the programme has none by that key. */
+export async function readShelfItem(programmeId: string, kind: ShelfKind, key: string): Promise<ShelfItemRow | null> {
+  tables();
+  return ShelfItemRow.findOne({ where: { programmeId, kind, key } });
+}
+
+/** Things by key, as quantities, swaps and cautions need them. */
+export function thingsByKey(things: readonly ThingEntry[]): ThingsByKey {
+  return Object.fromEntries(things.map(({ key, one, many, traits, sizeMm, allergens }): [string, Thing] => [key, { key, one, many, traits, sizeMm, allergens }]));
+}
+
+export interface ShelfWrite {
+  readonly kind: ShelfKind;
+  readonly key: string;
+  readonly title: string;
+  readonly body: Record<string, unknown>;
+}
+
+/** Adds items, or replaces those with the same key; gives how many were new. */
+export async function writeShelfItems(programmeId: string, items: readonly ShelfWrite[], transaction: Transaction): Promise<number> {
+  tables();
+  const known = await ShelfItemRow.findAll({
+    where: { programmeId, key: { [Op.in]: items.map(({ key }) => key) } },
+    attributes: ['kind', 'key'],
+    transaction,
+  });
+  const isKnown = new Set(known.map(({ kind, key }) => `${kind}/${key}`));
+  await ShelfItemRow.bulkCreate(
+    items.map((item) => ({ id: randomUUID(), programmeId, retiredAt: null, minutesCorrectedAt: null, ...item })),
+    { updateOnDuplicate: ['title', 'body', 'retiredAt'], conflictAttributes: ['programmeId', 'kind', 'key'], transaction },
+  );
+  return items.filter(({ kind, key }) => !isKnown.has(`${kind}/${key}`)).length;
+}

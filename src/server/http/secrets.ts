@@ -1,0 +1,26 @@
+import { createHash, createHmac, randomBytes } from 'node:crypto';
+
+/** A secret of the installation, from FOOTSTOOL_SECRET (at least 32 characters); bin/start makes one on first start. */
+function installationSecret(): string {
+  const secret = process.env.FOOTSTOOL_SECRET ?? '';
+  if (secret.length < 32) throw new Error('FOOTSTOOL_SECRET must hold at least 32 characters; bin/start sets it');
+  return secret;
+}
+
+/** A fresh unguessable token: 32 random bytes. */
+export function newToken(): string {
+  return randomBytes(32).toString('base64url');
+}
+
+/** How a token is stored: the link or sign-in cannot be made from what the database holds. */
+export function hashToken(token: string): string {
+  return createHash('sha256').update(token).digest('hex');
+}
+
+/**
+ * The token in a home's link: derived from the installation's secret and the link's id, so that its QR code can be
+ * shown again although only its hash is stored. 43 characters, 256 bits.
+ */
+export function guideToken(linkId: string): string {
+  return createHmac('sha256', installationSecret()).update(`guide:${linkId}`).digest('base64url');
+}

@@ -1,0 +1,33 @@
+import type { Addable, BenchProps } from '../../islands/bench/benchTypes.ts';
+import { today } from '../clock.ts';
+import { readHomes } from '../db/repositories/homes.ts';
+import { readShelf, thingsByKey } from '../db/repositories/shelf.ts';
+import type { Person } from './person.ts';
+import { findSession, segmentFor } from './sessions.ts';
+
+/** Everything the bench works with: the session, the shelf, the homes. Five queries, however much there is. */
+export async function readBench(person: Person, id: string): Promise<BenchProps> {
+  const [kept, shelf, homes] = await Promise.all([findSession(person, id), readShelf(person.programmeId), readHomes(person.programmeId)]);
+  const addable = (kind: Addable['kind'], key: string, title: string, about: string): Addable => ({
+    kind,
+    title,
+    about,
+    segment: { ...segmentFor(kind, key, shelf, person)!, id: `shelf-${kind}-${key}` },
+  });
+  return {
+    id: kept.id,
+    revision: kept.revision,
+    keptAt: kept.keptAt,
+    session: kept.session,
+    things: thingsByKey(shelf.things),
+    homes: homes.map(({ contact: _contact, language: _language, ...home }) => home),
+    addables: [
+      ...shelf.activities.map(({ key, title, idea }) => addable('activity', key, title, idea)),
+      ...shelf.songs.map(({ key, title, tune }) => addable('song', key, title, `to the tune of “${tune}”`)),
+      ...shelf.books.map(({ key, title, summary }) => addable('book', key, title, summary)),
+    ],
+    seatedMinutesPerYear: person.settings.seatedMinutesPerYear,
+    mayWrite: person.role !== 'reader',
+    today: today(),
+  };
+}

@@ -1,0 +1,22 @@
+import { readHomes } from '../db/repositories/homes.ts';
+import { readShelf } from '../db/repositories/shelf.ts';
+import type { Person } from './person.ts';
+
+/** A programme's shelf and homes as one file of our open format; what it gives, the import takes. */
+export async function exportFile(person: Person, include: { homes: boolean }): Promise<Record<string, unknown>> {
+  const shelf = await readShelf(person.programmeId);
+  const homes = include.homes ? await readHomes(person.programmeId) : [];
+  return {
+    format: 'footstool',
+    version: 1,
+    ...shelf,
+    homes: homes.map(({ nickname, contact, language, allergens, children, stock }) => ({
+      nickname,
+      contact,
+      language,
+      allergens,
+      children: children.map((child) => ({ ...child, loves: child.loves ?? '' })),
+      things: stock,
+    })),
+  };
+}

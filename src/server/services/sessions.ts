@@ -1,0 +1,100 @@
+import { randomUUID } from 'node:crypto';
+import type { StartForm } from '../../contracts/forms.ts';
+import { checkShape } from '../../contracts/problems.ts';
+import { keptSession } from '../../contracts/script.ts';
+import { checkDial } from '../../core/script/edit.ts';
+import { plainSegment, segmentFromActivity, segmentFromBook, segmentFromSong } from '../../core/script/fromShelf.ts';
+import type { Segment, Session, Triple } from '../../core/script/session.ts';
+import { describeEditProblem } from '../../messages/edits.ts';
+import { CLOSING_LINES, FRAMING, OPENING_LINES } from '../../messages/framing.ts';
+import { readShelf, type Shelf } from '../db/repositories/shelf.ts';
+import { addSession, lastKeptBy, readSession, replaceSession, type KeptSession } from '../db/repositories/sessions.ts';
+import { EdgeError } from '../http/errors.ts';
+import { requireAuthor, type Person } from './person.ts';
+
+/** The named book, song or activity of a shelf as a segment; null when the shelf has none. */
+export function segmentFor(kind: string, key: string, shelf: Shelf, person: Pick<Person, 'settings'>): Segment | null {
+  const id = randomUUID();
+  if (kind === 'book') {
+    const book = shelf.books.find((entry) => entry.key === key);
+    return book ? segmentFromBook(book, id, readingPace(person), FRAMING) : null;
+  }
+  if (kind === 'song') {
+    const song = shelf.songs.find((entry) => entry.key === key);
+    return song ? segmentFromSong({ ...song, minutes: song.minutes as unknown as Triple }, id, FRAMING) : null;
+  }
+  const activity = shelf.activities.find((entry) => entry.key === key);
+  return activity ? activitySegment(activity, id) : null;
+}
+
+function activitySegment(entry: Shelf['activities'][number], id: string): Segment {
+  const { themes: _themes, ages: _ages, mess: _mess, noise: _noise, idea: _idea, ...activity } = entry;
+  return segmentFromActivity(activity, id);
+}
+
+function readingPace({ settings }: Pick<Person, 'settings'>) {
+  return settings.pace as unknown as Parameters<typeof segmentFromBook>[2];
+}
+
+/** A new session from the start form: a hello, the book, the song if there is one, and a goodbye. Gives its id. */
+export async function startSession(person: Person, form: StartForm): Promise<string> {
+  requireAuthor(person);
+  const shelf = await readShelf(person.programmeId, ['book', 'song']);
+  const middle = [form.book && segmentFor('book', form.book, shelf, person), form.song && segmentFor('song', form.song, shelf, person)];
+  return addSession(
+    person.programmeId,
+    {
+      title: form.title,
+      on: form.on,
+      at: form.at,
+      ages: { fromMonths: form.fromYears * 12, toMonths: form.toYears * 12 + 11 },
+      aim: form.aim,
+      segments: frameSegments(middle.filter((segment): segment is Segment => Boolean(segment))),
+      accepted: [],
+    },
+    person.userId,
+  );
+}
+
+/** Puts a hello before and a goodbye after the parts of a session. */
+export function frameSegments(middle: readonly Segment[]): Segment[] {
+  const opening = { ...plainSegment(randomUUID(), 'opening', 'Hello', [1, 2, 3]), lines: OPENING_LINES };
+  const closing = { ...plainSegment(randomUUID(), 'closing', 'Goodbye', [1, 2, 3]), lines: CLOSING_LINES };
+  return [opening, ...middle, closing];
+}
+
+/** One session; an error when it is not this programme's. */
+export async function findSession(person: Person, id: string): Promise<KeptSession> {
+  const kept = await readSession(person.programmeId, id);
+  if (!kept) throw new EdgeError('not-found');
+  return kept;
+}
+
+/** Keeps what the bench sends, if it was made from the newest revision. */
+export async function keepSession(
+  person: Person,
+  id: string,
+  body: { revision?: unknown; session?: unknown },
+): Promise<{ revision: number; keptAt: string }> {
+  requireAuthor(person);
+  const checked = checkShape(keptSession, body.session, 'session');
+  if (!checked.ok) throw new EdgeError('wrong-input', { problems: checked.problem });
+  if (!Number.isInteger(body.revision)) throw new EdgeError('wrong-input', { problems: [{ path: 'revision', message: 'must be a whole number' }] });
+  const session = checked.value as unknown as Session;
+  refuseWrongDials(session);
+  const kept = await replaceSession(person.programmeId, { id, revision: body.revision as number, session }, person.userId);
+  if (kept) return kept;
+  const current = await findSession(person, id);
+  throw new EdgeError('conflict', { current: { ...current, keptBy: await lastKeptBy(id) } });
+}
+
+function refuseWrongDials({ segments }: Session): void {
+  segments.forEach((segment, segmentIndex) =>
+    segment.dials.forEach((dial, dialIndex) => {
+      const checked = checkDial(dial, dial.value, segment.title);
+      if (checked.ok) return;
+      const path = `session.segments[${segmentIndex}].dials[${dialIndex}]`;
+      throw new EdgeError('wrong-input', { problems: [{ path, message: describeEditProblem(checked.problem) }] });
+    }),
+  );
+}
