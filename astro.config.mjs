@@ -12,6 +12,17 @@ export default defineConfig({
   trailingSlash: 'never',
   devToolbar: { enabled: false },
   build: { inlineStylesheets: 'never' },
-  experimental: { csp: false },
+  experimental: {
+    csp: {
+      directives: [
+        "default-src 'self'",
+        "img-src 'self' data:",
+        "object-src 'none'",
+        "base-uri 'none'",
+        "form-action 'self'",
+        "frame-ancestors 'none'",
+      ],
+    },
+  },
   vite: { plugins: [tailwindcss()], build: { assetsInlineLimit: 0 } },
 });

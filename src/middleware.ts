@@ -5,6 +5,7 @@ import { comesFromOurPages } from './server/http/address.ts';
 import { jsonAnswer, toEdgeError } from './server/http/answers.ts';
 import { EdgeError } from './server/http/errors.ts';
 import { secureHeaders } from './server/http/headers.ts';
+import { newToken } from './server/http/secrets.ts';
 import { SIGN_IN_COOKIE } from './server/http/signInCookie.ts';
 import { personOf } from './server/services/signIn.ts';
 
@@ -13,6 +14,7 @@ const OPEN_PATHS = ['/sign-in', '/health', '/problem'];
 /** Every request: who asks, from where, and what becomes of it when something goes wrong. */
 export const onRequest = defineMiddleware(async (context, next) => {
   const { pathname } = context.url;
+  context.locals.styleNonce = newToken();
   const { value: response, queries } = await countingQueries(async () => {
     try {
       const refusal = await admit(context);
@@ -21,7 +23,11 @@ export const onRequest = defineMiddleware(async (context, next) => {
       return answerProblem(context, toEdgeError(thrown));
     }
   });
-  secureHeaders(response.headers, { isGuide: pathname.startsWith('/g/'), isSecure: context.url.protocol === 'https:' });
+  secureHeaders(response.headers, {
+    isGuide: pathname.startsWith('/g/'),
+    isSecure: context.url.protocol === 'https:',
+    styleNonce: context.locals.styleNonce,
+  });
   if (process.env.FOOTSTOOL_COUNT_QUERIES === '1') response.headers.set('x-queries', String(queries));
   return response;
 });
@@ -45,7 +51,8 @@ async function admit(context: Context): Promise<Response | null> {
 
 async function answerProblem(context: Context, error: EdgeError): Promise<Response> {
   const message = describeError(error.code, error.details);
-  if (context.url.pathname.startsWith('/api/')) return jsonAnswer({ code: error.code, message, problems: error.details.problems }, error.status);
+  if (context.url.pathname.startsWith('/api/'))
+    return jsonAnswer({ code: error.code, message, problems: error.details.problems }, error.status);
   context.locals.problem = { status: error.status, message };
   const page = await context.rewrite('/problem');
   return new Response(page.body, { status: error.status, headers: page.headers });

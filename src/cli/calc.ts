@@ -11,7 +11,9 @@ export async function runCalc(words: readonly string[]): Promise<number> {
   }
   const calculate = CALCULATIONS.get(name);
   if (!calculate || (option !== undefined && option !== '--lines') || words.length > 2) {
-    const what = calculate ? `calc ${name} takes only --lines` : `no calculation is called "${name}"; calc alone lists them`;
+    const what = calculate
+      ? `calc ${name} takes only --lines`
+      : `no calculation is called "${name}"; calc alone lists them`;
     process.stderr.write(`$: ${what}\n`);
     return 2;
   }

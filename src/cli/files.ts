@@ -28,11 +28,17 @@ async function withOwner(slug: string, work: (owner: Person) => Promise<void>): 
   tables();
   try {
     const programme = await ProgrammeRow.findOne({ where: { slug } });
-    const membership = programme && (await MembershipRow.findOne({ where: { programmeId: programme.id, role: 'owner' } }));
+    const membership =
+      programme && (await MembershipRow.findOne({ where: { programmeId: programme.id, role: 'owner' } }));
     const user = membership && (await UserRow.findByPk(membership.userId));
     if (!programme || !user) return say(`there is no programme "${slug}" with an owner`);
     await work({
-      userId: user.id, name: user.name, email: user.email, programmeId: programme.id, programme: programme.name, role: 'owner',
+      userId: user.id,
+      name: user.name,
+      email: user.email,
+      programmeId: programme.id,
+      programme: programme.name,
+      role: 'owner',
       settings: programmeSettings.cast(programme.settings),
     });
     return 0;

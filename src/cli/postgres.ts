@@ -1,6 +1,17 @@
 import { execFileSync, spawnSync } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
-import { accessSync, chmodSync, chownSync, constants, existsSync, mkdirSync, readdirSync, readFileSync, realpathSync, writeFileSync } from 'node:fs';
+import {
+  accessSync,
+  chmodSync,
+  chownSync,
+  constants,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  realpathSync,
+  writeFileSync,
+} from 'node:fs';
 import { createServer } from 'node:net';
 import { dirname, join, resolve } from 'node:path';
 
@@ -23,7 +34,11 @@ export interface LocalPostgresOptions {
 const isRoot = process.getuid?.() === 0;
 
 /** Starts Debian's PostgreSQL on loopback over a private folder, never as root, and gives its address. */
-export async function startPostgres({ folder, isThrowAway = false, port }: LocalPostgresOptions): Promise<LocalPostgres> {
+export async function startPostgres({
+  folder,
+  isThrowAway = false,
+  port,
+}: LocalPostgresOptions): Promise<LocalPostgres> {
   const bin = findPostgres();
   const home = resolve(folder);
   const data = join(home, 'data');
@@ -40,7 +55,18 @@ export async function startPostgres({ folder, isThrowAway = false, port }: Local
   const onPort = port ?? (await freePort());
   const options = ['-c', 'listen_addresses=127.0.0.1', '-c', 'unix_socket_directories=', '-c', `port=${onPort}`];
   if (isThrowAway) options.push('-c', 'fsync=off', '-c', 'synchronous_commit=off', '-c', 'full_page_writes=off');
-  asPostgres(home, join(bin, 'pg_ctl'), ['-D', data, '-w', '-t', '60', '-l', join(data, 'server.log'), '-o', options.join(' ').replace("directories= ", "directories='' "), 'start']);
+  asPostgres(home, join(bin, 'pg_ctl'), [
+    '-D',
+    data,
+    '-w',
+    '-t',
+    '60',
+    '-l',
+    join(data, 'server.log'),
+    '-o',
+    options.join(' ').replace('directories= ', "directories='' "),
+    'start',
+  ]);
   return { url: url(onPort), isOurs: true, stop: () => stop(bin, home, data) };
 }
 
@@ -53,7 +79,10 @@ export function postgresFolder(): string | null {
     : [];
   const onPath = spawnSync('sh', ['-c', 'command -v postgres'], { encoding: 'utf8' }).stdout.trim();
   const candidates = [process.env.PGBIN, ...debian, onPath && dirname(realpathSync(onPath))];
-  return candidates.find((folder) => folder && existsSync(join(folder, 'initdb')) && existsSync(join(folder, 'pg_ctl'))) || null;
+  return (
+    candidates.find((folder) => folder && existsSync(join(folder, 'initdb')) && existsSync(join(folder, 'pg_ctl'))) ||
+    null
+  );
 }
 
 /** A port on loopback that nothing listens on. */
@@ -95,7 +124,14 @@ function initialise(bin: string, home: string, data: string, password: string): 
   writeFileSync(secretFile, password, { mode: 0o600 });
   giveToPostgres(data, secretFile);
   asPostgres(home, join(bin, 'initdb'), [
-    '-D', data, '--encoding=UTF8', '--locale=C.UTF-8', '--username=footstool', `--pwfile=${secretFile}`, '--auth=scram-sha-256', '--no-instructions',
+    '-D',
+    data,
+    '--encoding=UTF8',
+    '--locale=C.UTF-8',
+    '--username=footstool',
+    `--pwfile=${secretFile}`,
+    '--auth=scram-sha-256',
+    '--no-instructions',
   ]);
   writeFileSync(secretFile, '');
   asPostgres(home, join(bin, 'postgres'), ['--single', '-D', data, 'postgres'], 'CREATE DATABASE footstool;\n');
@@ -113,7 +149,8 @@ function runningPort(data: string): number | null {
     process.kill(Number(pid), 0);
     return Number(port);
   } catch (error) {
-    if ((error as NodeJS.ErrnoException).code === 'EPERM') return Number(readFileSync(join(data, 'postmaster.pid'), 'utf8').split('\n')[3]);
+    if ((error as NodeJS.ErrnoException).code === 'EPERM')
+      return Number(readFileSync(join(data, 'postmaster.pid'), 'utf8').split('\n')[3]);
     return null;
   }
 }
@@ -124,8 +161,16 @@ function stop(bin: string, home: string, data: string): void {
 
 function asPostgres(home: string, command: string, words: readonly string[], input = ''): void {
   const [program, ...rest] = isRoot ? ['runuser', '-u', 'postgres', '--', command, ...words] : [command, ...words];
-  const result = spawnSync(program!, rest, { cwd: home, input, encoding: 'utf8', stdio: ['pipe', 'pipe', 'pipe'], timeout: 90_000 });
+  const result = spawnSync(program!, rest, {
+    cwd: home,
+    input,
+    encoding: 'utf8',
+    stdio: ['pipe', 'pipe', 'pipe'],
+    timeout: 90_000,
+  });
   if (result.status !== 0) {
-    throw new Error(`${command} failed: ${(result.stderr || result.stdout || String(result.error)).trim().split('\n').slice(-5).join(' / ')}`);
+    throw new Error(
+      `${command} failed: ${(result.stderr || result.stdout || String(result.error)).trim().split('\n').slice(-5).join(' / ')}`,
+    );
   }
 }

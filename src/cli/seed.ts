@@ -22,14 +22,18 @@ import { DEMO } from '../server/demo.ts';
 export async function runSeed(words: readonly string[]): Promise<number> {
   await migrate();
   tables();
-  if (!words.includes('--bare') && (await ProgrammeRow.count()) === 0) await loadDemo(process.env.FOOTSTOOL_ADDRESS ?? 'http://localhost:4321');
+  if (!words.includes('--bare') && (await ProgrammeRow.count()) === 0)
+    await loadDemo(process.env.FOOTSTOOL_ADDRESS ?? 'http://localhost:4321');
   await closeDatabase();
   return 0;
 }
 
 /** Loads the demo programme through the same import, sending and replying as anybody's. */
 export async function loadDemo(address: string): Promise<void> {
-  const owner = await addProgramme({ slug: 'quillbrook', name: 'Quillbrook children’s room and the Lantern Room' }, DEMO.people);
+  const owner = await addProgramme(
+    { slug: 'quillbrook', name: 'Quillbrook children’s room and the Lantern Room' },
+    DEMO.people,
+  );
   for (const file of ['things', 'books', 'songs', 'activities', 'homes', 'sessions']) {
     await importFile(owner, shiftDays(await readDemo(`${file}.json`), daysToShift()));
   }
@@ -44,15 +48,31 @@ interface NewPerson {
 }
 
 /** Adds a programme with its people; gives the first of them. */
-export async function addProgramme({ slug, name }: { slug: string; name: string }, people: readonly NewPerson[]): Promise<Person> {
+export async function addProgramme(
+  { slug, name }: { slug: string; name: string },
+  people: readonly NewPerson[],
+): Promise<Person> {
   tables();
   const settings = programmeSettings.getDefault();
   const programme = await ProgrammeRow.create({ id: randomUUID(), slug, name, settings });
   const added: Person[] = [];
   for (const person of people) {
-    const user = await UserRow.create({ id: randomUUID(), email: person.email, name: person.name, passwordHash: await hashPassword(person.password) });
+    const user = await UserRow.create({
+      id: randomUUID(),
+      email: person.email,
+      name: person.name,
+      passwordHash: await hashPassword(person.password),
+    });
     await MembershipRow.create({ userId: user.id, programmeId: programme.id, role: person.role });
-    added.push({ userId: user.id, name: person.name, email: person.email, programmeId: programme.id, programme: name, role: person.role, settings });
+    added.push({
+      userId: user.id,
+      name: person.name,
+      email: person.email,
+      programmeId: programme.id,
+      programme: name,
+      role: person.role,
+      settings,
+    });
   }
   return added[0]!;
 }
@@ -81,17 +101,32 @@ function addMonths(month: string, months: number): string {
 
 interface DemoReplies {
   session: string;
-  replies: { home: string; outcome: 'done' | 'partly' | 'not'; note: string; minutes: Record<string, number>; ease: Record<string, string> }[];
+  replies: {
+    home: string;
+    outcome: 'done' | 'partly' | 'not';
+    note: string;
+    minutes: Record<string, number>;
+    ease: Record<string, string>;
+  }[];
 }
 
 async function sendAndAnswer(owner: Person, address: string): Promise<void> {
   const { session: title, replies } = (await readDemo('replies.json')) as unknown as DemoReplies;
   const [homes, sessions] = await Promise.all([readHomes(owner.programmeId), readSessions(owner.programmeId)]);
   const kept = sessions.find(({ session }) => session.title === title)!;
-  await sendSession(owner, { sessionId: kept.id, homeIds: homes.map(({ id }) => id), revision: kept.revision, address });
+  await sendSession(owner, {
+    sessionId: kept.id,
+    homeIds: homes.map(({ id }) => id),
+    revision: kept.revision,
+    address,
+  });
   const links = await listLinks(owner, kept.id);
   for (const { home, outcome, note, minutes, ease } of replies) {
-    const parts = kept.session.segments.map(({ id, from = '' }) => ({ segment: id, minutes: minutes[from] ?? '', ease: ease[from] ?? '' }));
+    const parts = kept.session.segments.map(({ id, from = '' }) => ({
+      segment: id,
+      minutes: minutes[from] ?? '',
+      ease: ease[from] ?? '',
+    }));
     const form = replyForm.validateSync({ replyKey: randomUUID(), outcome, note, parts });
     await keepReply(links.find((link) => link.home === home)!.token, form);
   }

@@ -39,7 +39,9 @@ export async function runStart(): Promise<number> {
 async function ownDatabase(): Promise<LocalPostgres> {
   if (!postgresFolder()) installPostgres();
   const inProject = join(DATA, 'postgres');
-  const folder = isReachable(inProject) ? inProject : join('/var/lib/footstool', createHash('sha256').update(ROOT).digest('hex').slice(0, 12));
+  const folder = isReachable(inProject)
+    ? inProject
+    : join('/var/lib/footstool', createHash('sha256').update(ROOT).digest('hex').slice(0, 12));
   if (folder !== inProject) tell(`PostgreSQL’s user cannot reach ${inProject}; its data is kept in ${folder}`);
   const postgres = await startPostgres({ folder });
   tell(postgres.isOurs ? 'database started on loopback' : 'database was running already');
@@ -49,8 +51,12 @@ async function ownDatabase(): Promise<LocalPostgres> {
 function installPostgres(): void {
   tell('installing Debian’s postgresql');
   for (const words of [['update'], ['install', '-y', '--no-install-recommends', 'postgresql']]) {
-    const result = spawnSync('apt-get', words, { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
-    if (result.status !== 0) throw new Error(`apt-get ${words[0]} failed; install postgresql by hand or set DATABASE_URL`);
+    const result = spawnSync('apt-get', words, {
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    });
+    if (result.status !== 0)
+      throw new Error(`apt-get ${words[0]} failed; install postgresql by hand or set DATABASE_URL`);
   }
 }
 
@@ -93,12 +99,18 @@ function keptSecret(): string {
 
 function seed(environment: NodeJS.ProcessEnv): void {
   const words = environment.FOOTSTOOL_DEMO === '0' ? ['seed', '--bare'] : ['seed'];
-  const seeded = spawnSync(join(ROOT, 'bin/footstool'), words, { stdio: ['ignore', 'ignore', 'inherit'], env: environment });
+  const seeded = spawnSync(join(ROOT, 'bin/footstool'), words, {
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: environment,
+  });
   if (seeded.status !== 0) throw new Error('the schema or the demo could not be loaded');
 }
 
 async function serve(environment: NodeJS.ProcessEnv, port: number): Promise<number> {
-  const server = spawn(process.execPath, [join(ROOT, 'dist/server/entry.mjs')], { stdio: ['ignore', 'inherit', 'inherit'], env: environment });
+  const server = spawn(process.execPath, [join(ROOT, 'dist/server/entry.mjs')], {
+    stdio: ['ignore', 'inherit', 'inherit'],
+    env: environment,
+  });
   for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, () => server.kill('SIGTERM'));
   await answers(port, server);
   announce(environment, port);
@@ -107,7 +119,10 @@ async function serve(environment: NodeJS.ProcessEnv, port: number): Promise<numb
 
 async function answers(port: number, server: ChildProcess): Promise<void> {
   while (server.exitCode === null) {
-    const isUp = await fetch(`http://127.0.0.1:${port}/health`).then((answer) => answer.ok, () => false);
+    const isUp = await fetch(`http://127.0.0.1:${port}/health`).then(
+      (answer) => answer.ok,
+      () => false,
+    );
     if (isUp) return;
     await new Promise((next) => setTimeout(next, 100));
   }
@@ -117,8 +132,13 @@ async function answers(port: number, server: ChildProcess): Promise<void> {
 function announce(environment: NodeJS.ProcessEnv, port: number): void {
   const [owner] = DEMO.people;
   tell(`Footstool answers at http://localhost:${port}`);
-  const phone = Object.values(networkInterfaces()).flat().find((entry) => entry && entry.family === 'IPv4' && !entry.internal);
-  if (phone) tell(`on another device in this network: http://${phone.address}:${port} (set FOOTSTOOL_ADDRESS to the address homes use)`);
+  const phone = Object.values(networkInterfaces())
+    .flat()
+    .find((entry) => entry && entry.family === 'IPv4' && !entry.internal);
+  if (phone)
+    tell(
+      `on another device in this network: http://${phone.address}:${port} (set FOOTSTOOL_ADDRESS to the address homes use)`,
+    );
   if (environment.FOOTSTOOL_DEMO !== '0') tell(`demo sign-in: ${owner.email}, ${owner.password}`);
   tell('Ctrl-C stops it');
 }

@@ -16,8 +16,12 @@ export const startForm = object({
   aim: words(1000),
   book: string().default(''),
   song: string().default(''),
-}).test('ages', 'the youngest age must not be above the oldest', (value, context) =>
-  value.fromYears <= value.toYears || context.createError({ path: 'fromYears', message: 'must not be above the oldest age' }),
+}).test(
+  'ages',
+  'the youngest age must not be above the oldest',
+  (value, context) =>
+    value.fromYears <= value.toYears ||
+    context.createError({ path: 'fromYears', message: 'must not be above the oldest age' }),
 );
 
 export const sendForm = object({

@@ -21,7 +21,10 @@ export function checkShape<Shape>(schema: Schema<Shape>, value: unknown, at = ''
 }
 
 /** Checks form fields, which arrive as text: numbers and booleans are read from it. */
-export function checkForm<Shape>(schema: Schema<Shape>, fields: Record<string, unknown>): Outcome<Shape, FieldProblem[]> {
+export function checkForm<Shape>(
+  schema: Schema<Shape>,
+  fields: Record<string, unknown>,
+): Outcome<Shape, FieldProblem[]> {
   try {
     return good(schema.validateSync(fields, { abortEarly: false, stripUnknown: true }) as Shape);
   } catch (error) {

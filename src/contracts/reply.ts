@@ -3,7 +3,9 @@ import { array, number, object, string, type InferType } from 'yup';
 /** What a home answers. Empty fields of the form arrive as empty text. */
 export const replyForm = object({
   replyKey: string().required().uuid('is not a reply of this guide'),
-  outcome: string().required('says whether it was done').oneOf(['done', 'partly', 'not'] as const, 'says whether it was done'),
+  outcome: string()
+    .required('says whether it was done')
+    .oneOf(['done', 'partly', 'not'] as const, 'says whether it was done'),
   note: string().default('').max(1000, 'must be at most 1000 characters'),
   parts: array()
     .of(

@@ -10,25 +10,47 @@ export const exactly = <Fields extends ObjectShape>(fields: Fields) => object(fi
 
 export const words = (most: number) => string().defined().max(most, `must be at most ${most} characters`);
 export const someWords = (most: number) =>
-  string().required('must not be empty').max(most, `must be at most ${most} characters`).matches(/\S/, 'must not be empty');
+  string()
+    .required('must not be empty')
+    .max(most, `must be at most ${most} characters`)
+    .matches(/\S/, 'must not be empty');
 export const key = () =>
   string()
     .required('must not be empty')
     .max(80, 'must be at most 80 characters')
     .matches(/^[a-z0-9]+(-[a-z0-9]+)*$/, 'must be small letters and digits joined by hyphens');
 export const calendarDay = () =>
-  string().required('must not be empty').test('day', ({ value }) => `“${value}” is not a day that exists (YYYY-MM-DD)`, (text) => isCalendarDate(text ?? ''));
+  string()
+    .required('must not be empty')
+    .test(
+      'day',
+      ({ value }) => `“${value}” is not a day that exists (YYYY-MM-DD)`,
+      (text) => isCalendarDate(text ?? ''),
+    );
 export const clockTime = () =>
-  string().test('time', ({ value }) => `“${value}” is not a time of day (HH:MM)`, (text) => text === undefined || isTimeOfDay(text));
+  string().test(
+    'time',
+    ({ value }) => `“${value}” is not a time of day (HH:MM)`,
+    (text) => text === undefined || isTimeOfDay(text),
+  );
 const localName = () =>
-  string().required('must not be empty').max(40).matches(/^[a-zA-Z][a-zA-Z0-9]*$/, 'must be letters and digits and start with a letter');
-const partId = () => string().required('must not be empty').max(80).matches(/^[A-Za-z0-9-]+$/, 'must be letters, digits and hyphens');
+  string()
+    .required('must not be empty')
+    .max(40)
+    .matches(/^[a-zA-Z][a-zA-Z0-9]*$/, 'must be letters and digits and start with a letter');
+const partId = () =>
+  string()
+    .required('must not be empty')
+    .max(80)
+    .matches(/^[A-Za-z0-9-]+$/, 'must be letters, digits and hyphens');
 
 export const quantity = () =>
   mixed<Quantity>()
     .required()
     .test('quantity', 'must be a number from 0 or an expression', (value) =>
-      typeof value === 'number' ? Number.isFinite(value) && value >= 0 : typeof value === 'string' && value.length <= 200,
+      typeof value === 'number'
+        ? Number.isFinite(value) && value >= 0
+        : typeof value === 'string' && value.length <= 200,
     );
 
 const triple = () => array().of(quantity()).required().length(3, 'must hold three: least, likely, most');
@@ -71,22 +93,32 @@ const swap = exactly({
   item: key(),
   fit: number().required().min(0, 'must be at least 0').max(1, 'must be at most 1'),
   why: words(300),
-  sets: mixed<Record<string, number>>().test('sets', 'must be an object of dial names and numbers', (value) => value === undefined || isRecordOf(value, ['number'])),
+  sets: mixed<Record<string, number>>().test(
+    'sets',
+    'must be an object of dial names and numbers',
+    (value) => value === undefined || isRecordOf(value, ['number']),
+  ),
 });
 
 const need = exactly({
   id: partId(),
   item: key(),
   qty: quantity(),
-  per: string().required().oneOf(['home', 'child'] as const),
-  use: string().required().oneOf(['lasting', 'used-up'] as const),
+  per: string()
+    .required()
+    .oneOf(['home', 'child'] as const),
+  use: string()
+    .required()
+    .oneOf(['lasting', 'used-up'] as const),
   swaps: array().of(swap).required().max(12),
 });
 
 const level = () => exactly({ text: someWords(600), dials: dialSettings() }).default(undefined);
 
 const ahead = exactly({
-  who: string().required().oneOf(['home', 'author'] as const),
+  who: string()
+    .required()
+    .oneOf(['home', 'author'] as const),
   days: number().required().integer().min(0).max(120),
   text: someWords(400),
 });
@@ -95,7 +127,10 @@ const ahead = exactly({
 export const activityFields = {
   aim: words(400),
   skills: array().of(key()).required().max(12),
-  dials: array().of(dial as unknown as Schema).required().max(12),
+  dials: array()
+    .of(dial as unknown as Schema)
+    .required()
+    .max(12),
   lines: array().of(line).required().max(60),
   needs: array().of(need).required().max(20),
   minutes: minutes(),
@@ -103,10 +138,15 @@ export const activityFields = {
   where: words(120),
   surface: words(200),
   seating: words(200),
-  size: string().required().oneOf(['home', 'group'] as const),
+  size: string()
+    .required()
+    .oneOf(['home', 'group'] as const),
   levels: exactly({ easier: level(), harder: level() }).required(),
   ahead: array().of(ahead).required().max(10),
-  actions: array().of(string().required().oneOf(Object.keys(CAUTION_RULES), 'is not a caution rule')).required().max(12),
+  actions: array()
+    .of(string().required().oneOf(Object.keys(CAUTION_RULES), 'is not a caution rule'))
+    .required()
+    .max(12),
   access: words(400),
 } as const;
 
@@ -125,7 +165,10 @@ export const keptSession = exactly({
   title: someWords(300),
   on: calendarDay(),
   at: clockTime(),
-  ages: exactly({ fromMonths: number().required().integer().min(0).max(240), toMonths: number().required().integer().min(0).max(240) })
+  ages: exactly({
+    fromMonths: number().required().integer().min(0).max(240),
+    toMonths: number().required().integer().min(0).max(240),
+  })
     .required()
     .test('ages', 'the youngest age must not be above the oldest', (ages) => !ages || ages.fromMonths <= ages.toMonths),
   aim: words(1000),

@@ -4,19 +4,48 @@ import { activityFields, calendarDay, clockTime, exactly, key, someWords, words 
 
 /** Allergens by the names of the caution list. */
 export const ALLERGENS = [
-  'milk', 'egg', 'fish', 'shellfish', 'tree-nuts', 'peanuts', 'wheat', 'soya', 'sesame',
-  'celery', 'mustard', 'lupin', 'molluscs', 'sulphites',
+  'milk',
+  'egg',
+  'fish',
+  'shellfish',
+  'tree-nuts',
+  'peanuts',
+  'wheat',
+  'soya',
+  'sesame',
+  'celery',
+  'mustard',
+  'lupin',
+  'molluscs',
+  'sulphites',
 ] as const;
 
 /** What a thing is like, beside the caution rules it may bear. */
 export const THING_TRAITS = [
-  'countable', 'stacks', 'rolls', 'floats', 'soft', 'flat', 'sticks', 'loose', 'edible', 'washable', 'quiet', 'container', 'draws', 'folds', 'transparent',
+  'countable',
+  'stacks',
+  'rolls',
+  'floats',
+  'soft',
+  'flat',
+  'sticks',
+  'loose',
+  'edible',
+  'washable',
+  'quiet',
+  'container',
+  'draws',
+  'folds',
+  'transparent',
 ] as const;
 
 export const LANGUAGES = ['en', 'es', 'ar'] as const;
 
 const ageRange = () =>
-  exactly({ fromMonths: number().required().integer().min(0).max(240), toMonths: number().required().integer().min(0).max(240) })
+  exactly({
+    fromMonths: number().required().integer().min(0).max(240),
+    toMonths: number().required().integer().min(0).max(240),
+  })
     .required()
     .test('ages', 'the youngest age must not be above the oldest', (ages) => !ages || ages.fromMonths <= ages.toMonths);
 
@@ -24,7 +53,13 @@ export const thingEntry = exactly({
   key: key(),
   one: someWords(120),
   many: someWords(120),
-  traits: array().of(string().required().oneOf([...THING_TRAITS, ...Object.keys(CAUTION_RULES)], 'is not a trait')).required(),
+  traits: array()
+    .of(
+      string()
+        .required()
+        .oneOf([...THING_TRAITS, ...Object.keys(CAUTION_RULES)], 'is not a trait'),
+    )
+    .required(),
   sizeMm: number().min(1).max(5000),
   allergens: array().of(string().required().oneOf(ALLERGENS, 'is not on the list of allergens')).required(),
   /** How many a home usually has, and the part of homes that have any. */
@@ -39,7 +74,13 @@ export const bookEntry = exactly({
   summary: someWords(1000),
   words: number().required().integer().min(0).max(100_000),
   pages: number().required().integer().min(1).max(1000),
-  features: array().of(string().required().oneOf(['rhymes', 'repeats', 'counts', 'true-to-life', 'few-words'] as const)).required(),
+  features: array()
+    .of(
+      string()
+        .required()
+        .oneOf(['rhymes', 'repeats', 'counts', 'true-to-life', 'few-words'] as const),
+    )
+    .required(),
   themes: array().of(key()).required(),
   skills: array().of(key()).required(),
   pauses: array()
@@ -52,7 +93,10 @@ export const songEntry = exactly({
   key: key(),
   title: someWords(300),
   tune: someWords(200),
-  verses: array().of(array().of(someWords(200)).required().min(1)).required().min(1),
+  verses: array()
+    .of(array().of(someWords(200)).required().min(1))
+    .required()
+    .min(1),
   actions: words(600),
   skills: array().of(key()).required(),
   themes: array().of(key()).required(),
@@ -79,7 +123,9 @@ export const homeEntry = exactly({
     .of(
       exactly({
         nickname: someWords(80),
-        birthMonth: string().required().matches(/^\d{4}-(0[1-9]|1[0-2])$/, 'must be a month, YYYY-MM'),
+        birthMonth: string()
+          .required()
+          .matches(/^\d{4}-(0[1-9]|1[0-2])$/, 'must be a month, YYYY-MM'),
         loves: words(80),
       }),
     )
@@ -100,14 +146,19 @@ export const sessionEntry = exactly({
   parts: array()
     .of(
       object({
-        kind: string().required().oneOf(['book', 'song', 'activity'] as const),
+        kind: string()
+          .required()
+          .oneOf(['book', 'song', 'activity'] as const),
         key: key(),
       }),
     )
     .required(),
 });
 
-const section = <Entry extends Schema>(entry: Entry) => array().of(entry as unknown as Schema).default([]);
+const section = <Entry extends Schema>(entry: Entry) =>
+  array()
+    .of(entry as unknown as Schema)
+    .default([]);
 
 /** One file of our open format; it may hold any of these sections. */
 export const shelfFile = exactly({

@@ -17,18 +17,32 @@ export function describeAside({ finding }: Aside, things: ThingsByKey): AsideWor
   const many = (item: string) => namesOf(item, things).many;
   switch (finding.code) {
     case 'computed':
-      return { title: `${finding.qty} ${finding.qty === 1 ? namesOf(finding.need.item, things).one : many(finding.need.item)}`, text: `${finding.need.qty}. A sum, not typed.` };
+      return {
+        title: `${finding.qty} ${finding.qty === 1 ? namesOf(finding.need.item, things).one : many(finding.need.item)}`,
+        text: `${finding.need.qty}. A sum, not typed.`,
+      };
     case 'quantity-problem':
-      return { title: `How many ${many(finding.need.item)}?`, text: `${capital(describeExpressionProblem(finding.problem))}.` };
+      return {
+        title: `How many ${many(finding.need.item)}?`,
+        text: `${capital(describeExpressionProblem(finding.problem))}.`,
+      };
     case 'line-problem':
-      return { title: 'This line cannot be written out', text: `${capital(describeTemplateProblem(finding.problem))}. Homes would not see it.` };
+      return {
+        title: 'This line cannot be written out',
+        text: `${capital(describeTemplateProblem(finding.problem))}. Homes would not see it.`,
+      };
     case 'minutes-problem':
-      return { title: 'These minutes do not come out', text: `${finding.part}: ${describeExpressionProblem(finding.problem)}.` };
+      return {
+        title: 'These minutes do not come out',
+        text: `${finding.part}: ${describeExpressionProblem(finding.problem)}.`,
+      };
     case 'seated-too-long':
       return describeLongSit(finding);
     case 'caution':
       return {
-        title: capital(`${finding.items.map(many).join(', ')}: not for ${finding.homes === 1 ? '1 home' : `${finding.homes} homes`}`),
+        title: capital(
+          `${finding.items.map(many).join(', ')}: not for ${finding.homes === 1 ? '1 home' : `${finding.homes} homes`}`,
+        ),
         text: `${cautionText(en, finding.rule, 'stop')} Those homes get another thing, or a kit.`,
         remedy: finding.swapTo && `Write it with ${many(finding.swapTo)}`,
       };
@@ -38,14 +52,21 @@ export function describeAside({ finding }: Aside, things: ThingsByKey): AsideWor
         text: `Nothing else there will do: ${listNames(finding.nicknames)}. A kit, or another thing here.`,
       };
     case 'group-only':
-      return { title: 'Made for a circle', text: 'This needs a group of children, so it cannot go to homes. Take it out, or choose another.' };
+      return {
+        title: 'Made for a circle',
+        text: 'This needs a group of children, so it cannot go to homes. Take it out, or choose another.',
+      };
     case 'costly-setup':
-      return { title: 'More work than play', text: `About ${tenth(finding.setup)} min of setting up for ${tenth(finding.play)} min of play.` };
+      return {
+        title: 'More work than play',
+        text: `About ${tenth(finding.setup)} min of setting up for ${tenth(finding.play)} min of play.`,
+      };
   }
 }
 
 function describeLongSit({ flag, titles, moved }: Extract<Aside['finding'], { code: 'seated-too-long' }>): AsideWords {
-  const title = titles[0] === titles[1] ? `${titles[0]} is one long sit` : `${titles[0]} to ${titles[1]} is one long sit`;
+  const title =
+    titles[0] === titles[1] ? `${titles[0]} is one long sit` : `${titles[0]} to ${titles[1]} is one long sit`;
   return {
     title,
     text: `${flag.minutes} minutes; the youngest sits for about ${flag.allowed}.${moved ? '' : ' Put something that moves in between, or make it shorter.'}`,

@@ -1,7 +1,12 @@
 /** A day in words, such as "Thursday 18 March"; the calendar is the one of the YYYY-MM-DD notation. */
 export function dayInWords(day: string, locale: string): string {
   const date = new Date(`${day.slice(0, 10)}T00:00:00Z`);
-  return new Intl.DateTimeFormat(`${locale}-u-ca-gregory`, { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' }).format(date);
+  return new Intl.DateTimeFormat(`${locale}-u-ca-gregory`, {
+    weekday: 'long',
+    day: 'numeric',
+    month: 'long',
+    timeZone: 'UTC',
+  }).format(date);
 }
 
 /** A clock time of a moment, such as "14:02". */

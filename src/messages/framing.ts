@@ -18,6 +18,11 @@ export const OPENING_LINES: readonly Line[] = [
 
 /** What a new session closes with. */
 export const CLOSING_LINES: readonly Line[] = [
-  { id: 'goodbye-ask', kind: 'ask', text: '“What shall we show the others later?”', why: 'Telling it once more is what makes it stay.' },
+  {
+    id: 'goodbye-ask',
+    kind: 'ask',
+    text: '“What shall we show the others later?”',
+    why: 'Telling it once more is what makes it stay.',
+  },
   { id: 'goodbye-do', kind: 'do', text: 'Put the things away together. What is still interesting may stay out.' },
 ];

@@ -34,11 +34,17 @@ export const en: GuideWords = {
   cautions: 'Take care',
   levels: { stop: 'Not for this age', hold: 'You do this part', watch: 'Within arm’s reach', note: 'Good to know' },
   caution: {
-    'small-parts': { stop: 'Small enough to swallow. Use something larger.', otherwise: 'Small parts: count them out, and count them back in.' },
+    'small-parts': {
+      stop: 'Small enough to swallow. Use something larger.',
+      otherwise: 'Small parts: count them out, and count them back in.',
+    },
     'small-balls': { otherwise: 'Balls this small can block a throat. Use a larger one.' },
     balloons: { otherwise: 'No balloons: uninflated or burst ones choke.' },
     'magnets-cells-beads': { otherwise: 'Strong magnets, button cells and swelling beads are not used at all.' },
-    cords: { stop: 'Long cords and loops can go round a neck. Leave them out.', otherwise: 'Keep cords away from necks, and put them away afterwards.' },
+    cords: {
+      stop: 'Long cords and loops can go round a neck. Leave them out.',
+      otherwise: 'Keep cords away from necks, and put them away afterwards.',
+    },
     bags: { stop: 'No bags or film: they cling to a face.', otherwise: 'Bags and film stay in your hand.' },
     'choking-food': { otherwise: 'Round or hard food can choke. Cut it lengthways, or count with something else.' },
     honey: { otherwise: 'No honey in the first year.' },
@@ -79,5 +85,6 @@ export const en: GuideWords = {
   replyWrong: 'One thing is missing or does not fit. What you wrote is still here.',
   replyAway: 'We cannot keep it at the moment. What you wrote is still here: try again in a minute.',
   gone: 'There is no guide here',
-  goneText: 'This link does not lead anywhere now. It may have been replaced by a newer one. Look for the latest message from your library or preschool, or ask them.',
+  goneText:
+    'This link does not lead anywhere now. It may have been replaced by a newer one. Look for the latest message from your library or preschool, or ask them.',
 };

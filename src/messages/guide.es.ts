@@ -32,18 +32,36 @@ export const es: GuideWords = {
   otherWay: 'De otra manera',
   leaveOut: (things) => `Esta vez no hay ${things} para ustedes: sáltense esta parte o pregúntennos.`,
   cautions: 'Con cuidado',
-  levels: { stop: 'No a esta edad', hold: 'Esto lo hace la persona adulta', watch: 'Al alcance de la mano', note: 'Conviene saber' },
+  levels: {
+    stop: 'No a esta edad',
+    hold: 'Esto lo hace la persona adulta',
+    watch: 'Al alcance de la mano',
+    note: 'Conviene saber',
+  },
   caution: {
-    'small-parts': { stop: 'Es tan pequeño que se puede tragar. Usen algo más grande.', otherwise: 'Piezas pequeñas: cuéntenlas al sacarlas y al guardarlas.' },
+    'small-parts': {
+      stop: 'Es tan pequeño que se puede tragar. Usen algo más grande.',
+      otherwise: 'Piezas pequeñas: cuéntenlas al sacarlas y al guardarlas.',
+    },
     'small-balls': { otherwise: 'Una pelota tan pequeña puede tapar la garganta. Usen una mayor.' },
     balloons: { otherwise: 'Sin globos: desinflados o rotos pueden ahogar.' },
     'magnets-cells-beads': { otherwise: 'No se usan imanes fuertes, pilas de botón ni bolitas que crecen con agua.' },
-    cords: { stop: 'Los cordones largos pueden rodear el cuello. No los usen.', otherwise: 'Los cordones, lejos del cuello, y guardados al terminar.' },
-    bags: { stop: 'Sin bolsas ni plástico fino: se pegan a la cara.', otherwise: 'Las bolsas y el plástico fino se quedan en su mano.' },
-    'choking-food': { otherwise: 'La comida redonda o dura puede ahogar. Córtenla a lo largo o cuenten con otra cosa.' },
+    cords: {
+      stop: 'Los cordones largos pueden rodear el cuello. No los usen.',
+      otherwise: 'Los cordones, lejos del cuello, y guardados al terminar.',
+    },
+    bags: {
+      stop: 'Sin bolsas ni plástico fino: se pegan a la cara.',
+      otherwise: 'Las bolsas y el plástico fino se quedan en su mano.',
+    },
+    'choking-food': {
+      otherwise: 'La comida redonda o dura puede ahogar. Córtenla a lo largo o cuenten con otra cosa.',
+    },
     honey: { otherwise: 'Nada de miel durante el primer año.' },
     'raw-dough': { otherwise: 'La harina y el huevo crudos no se prueban. Lávense las manos.' },
-    allergens: { otherwise: 'Piensen en las alergias, también al tocar y al oler, y en las cajas que tuvieron comida.' },
+    allergens: {
+      otherwise: 'Piensen en las alergias, también al tocar y al oler, y en las cajas que tuvieron comida.',
+    },
     'food-in-art': { otherwise: 'La comida que tocó pintura o pegamento se tira, no se come.' },
     water: { otherwise: 'Junto al agua, siempre al alcance de la mano; vacíenla al terminar.' },
     heat: { otherwise: 'Lo caliente es solo para manos adultas.' },
@@ -53,7 +71,10 @@ export const es: GuideWords = {
     dyes: { otherwise: 'Usen pintura y pegamento lavables, hechos para niños.' },
     cleaning: { otherwise: 'No se usan productos de limpieza.' },
     soil: { otherwise: 'Lávense las manos. Dejen bayas, setas y excrementos; los animales se miran, no se cogen.' },
-    handled: { stop: 'Las monedas son piezas pequeñas. Usen tapas grandes.', otherwise: 'Lávense las manos después de tocar monedas.' },
+    handled: {
+      stop: 'Las monedas son piezas pequeñas. Usen tapas grandes.',
+      otherwise: 'Lávense las manos después de tocar monedas.',
+    },
     movement: { otherwise: 'Despejen el suelo. Sin calcetines.' },
     climbing: { otherwise: 'En los escalones, quédense uno más abajo.' },
     sound: { otherwise: 'Lo ruidoso, lejos de los oídos.' },
@@ -79,5 +100,6 @@ export const es: GuideWords = {
   replyWrong: 'Falta algo o algo no encaja. Lo que escribieron sigue aquí.',
   replyAway: 'Ahora mismo no podemos guardarlo. Lo que escribieron sigue aquí: prueben en un minuto.',
   gone: 'Aquí no hay ninguna guía',
-  goneText: 'Este enlace ya no lleva a ningún sitio. Quizá lo sustituyó uno más nuevo. Busquen el último mensaje de su biblioteca o escuela, o pregunten allí.',
+  goneText:
+    'Este enlace ya no lleva a ningún sitio. Quizá lo sustituyó uno más nuevo. Busquen el último mensaje de su biblioteca o escuela, o pregunten allí.',
 };

@@ -1,6 +1,15 @@
 import type { Calculation } from './calculation.ts';
 import { calcCautions, calcMaterials, calcReadiness, calcSwaps } from './materials.ts';
-import { calcChange, calcCoins, calcMeasures, calcPairs, calcPattern, calcPots, calcShop, calcStrips } from './numbers.ts';
+import {
+  calcChange,
+  calcCoins,
+  calcMeasures,
+  calcPairs,
+  calcPattern,
+  calcPots,
+  calcShop,
+  calcStrips,
+} from './numbers.ts';
 import { calcBackPlan, calcCalibrate, calcReadAloud, calcRunSheet } from './time.ts';
 import { calcCoverage, calcTiles, calcWordSets } from './words.ts';
 

@@ -53,7 +53,8 @@ export const coins = () =>
     .required()
     .test('coins', 'must be an object of coins and how many', (value, context) => {
       if (typeof value !== 'object' || value === null || Array.isArray(value)) return false;
-      if (Object.keys(value).length > 200) return context.createError({ message: 'must hold at most 200 kinds of coin' });
+      if (Object.keys(value).length > 200)
+        return context.createError({ message: 'must hold at most 200 kinds of coin' });
       for (const [worth, count] of Object.entries(value)) {
         const path = `${context.path}["${worth}"]`;
         if (!/^[1-9]\d{0,6}$/.test(worth)) {
@@ -72,7 +73,9 @@ export const counts = () =>
     if (value === undefined) return true;
     if (typeof value !== 'object' || value === null || Array.isArray(value)) return false;
     const wrong = Object.entries(value).find(([, count]) => typeof count !== 'number' || !(count >= 0));
-    return wrong ? context.createError({ path: `${context.path}.${wrong[0]}`, message: 'must be a number from 0' }) : true;
+    return wrong
+      ? context.createError({ path: `${context.path}.${wrong[0]}`, message: 'must be a number from 0' })
+      : true;
   });
 
 export const dials = () =>

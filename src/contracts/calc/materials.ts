@@ -11,7 +11,11 @@ const USES = ['lasting', 'used-up'] as const;
 const quantity = () =>
   mixed<number | string>()
     .required()
-    .test('quantity', 'must be a number or an expression', (value) => typeof value === 'number' || typeof value === 'string');
+    .test(
+      'quantity',
+      'must be a number or an expression',
+      (value) => typeof value === 'number' || typeof value === 'string',
+    );
 
 const use = () => string().required().oneOf(USES);
 
@@ -24,7 +28,16 @@ export const calcMaterials = calculation(
           id: name(),
           dials: dials(),
           needs: array()
-            .of(object({ item: name(), qty: quantity(), per: string().required().oneOf(['home', 'child'] as const), use: use() }))
+            .of(
+              object({
+                item: name(),
+                qty: quantity(),
+                per: string()
+                  .required()
+                  .oneOf(['home', 'child'] as const),
+                use: use(),
+              }),
+            )
             .required(),
         }),
       )
@@ -61,7 +74,10 @@ const need = object({
     .required(),
 });
 
-const stock = () => array().of(object({ item: name(), qty: amount(0, 1_000_000_000) })).required();
+const stock = () =>
+  array()
+    .of(object({ item: name(), qty: amount(0, 1_000_000_000) }))
+    .required();
 
 function refuseRepeatedIds(list: readonly { id: string }[], path: string): void {
   const seen = new Set<string>();
@@ -82,7 +98,9 @@ export const calcSwaps = calculation(
 export const calcReadiness = calculation(
   object({
     needs: array().of(need).required(),
-    homes: array().of(object({ id: name(), youngestMonths: ageMonths(), stock: stock() })).required(),
+    homes: array()
+      .of(object({ id: name(), youngestMonths: ageMonths(), stock: stock() }))
+      .required(),
   }),
   ({ needs, homes }) => {
     refuseRepeatedIds(needs, 'needs');
@@ -93,7 +111,9 @@ export const calcReadiness = calculation(
 export const calcCautions = calculation(
   object({
     youngestMonths: ageMonths(),
-    items: array().of(object({ item: name(), traits: names() })).required(),
+    items: array()
+      .of(object({ item: name(), traits: names() }))
+      .required(),
     actions: names(),
   }),
   (input) => ({ cautions: findCautions(input) }),

@@ -27,7 +27,11 @@ export const calcStrips = calculation(run, ({ from, to }) => {
 });
 
 export const calcCoins = calculation(
-  object({ purse: coins(), pay: whole(0, HIGHEST_SUM), list: number().integer('must be a whole number').min(0, 'must be at least 0').max(1000, 'must be at most 1000') }),
+  object({
+    purse: coins(),
+    pay: whole(0, HIGHEST_SUM),
+    list: number().integer('must be a whole number').min(0, 'must be at least 0').max(1000, 'must be at most 1000'),
+  }),
   ({ purse, pay, list }) => payingWays(purse, pay, list ?? 20),
 );
 
@@ -40,18 +44,30 @@ export const calcChange = calculation(
 );
 
 export const calcShop = calculation(
-  object({ prices: array().of(whole(0, HIGHEST_SUM)).required().max(1000, 'must hold at most 1000 prices'), purse: coins(), till: coins() }),
+  object({
+    prices: array().of(whole(0, HIGHEST_SUM)).required().max(1000, 'must hold at most 1000 prices'),
+    purse: coins(),
+    till: coins(),
+  }),
   ({ prices, purse, till }) => sortPrices(prices, purse, till),
 );
 
 export const calcPairs = calculation(
-  object({ max: whole(0, 1000), ordered: boolean().required(), total: number().integer('must be a whole number').min(0, 'must be at least 0').max(2000, 'must be at most 2000') }),
+  object({
+    max: whole(0, 1000),
+    ordered: boolean().required(),
+    total: number().integer('must be a whole number').min(0, 'must be at least 0').max(2000, 'must be at most 2000'),
+  }),
   ({ max, ordered, total }) => pairCards({ max, ordered, total }),
 );
 
 export const calcPattern = calculation(
   object({
-    unit: array().of(string().required()).required().min(1, 'must hold at least one piece').max(1000, 'must hold at most 1000 pieces'),
+    unit: array()
+      .of(string().required())
+      .required()
+      .min(1, 'must hold at least one piece')
+      .max(1000, 'must hold at most 1000 pieces'),
     length: whole(0, 10_000),
     have: counts(),
   }),
@@ -61,7 +77,11 @@ export const calcPattern = calculation(
 export const calcMeasures = calculation(
   object({
     container: amount(1, 100_000),
-    parts: array().of(number().required().moreThan(0, 'must be above 0')).required().min(1, 'must hold at least one share').max(1000, 'must hold at most 1000 shares'),
+    parts: array()
+      .of(number().required().moreThan(0, 'must be above 0'))
+      .required()
+      .min(1, 'must hold at least one share')
+      .max(1000, 'must hold at most 1000 shares'),
     headroom: number().min(0, 'must be at least 0').lessThan(1, 'must be below 1'),
     spoons: array().of(number().required().moreThan(0, 'must be above 0')),
     cup: number().min(1, 'must be at least 1'),

@@ -3,18 +3,36 @@ import { calibrate } from '../../core/time/calibrate.ts';
 import { readAloudMinutes } from '../../core/time/readAloud.ts';
 import { runSheet, type TimedSegment } from '../../core/time/runSheet.ts';
 import { POSTURES } from '../../core/script/session.ts';
-import { ageMonths, amount, array, day, mixed, name, number, object, string, threeNumbers, timeOfDay, triple, whole } from './fields.ts';
+import {
+  ageMonths,
+  amount,
+  array,
+  day,
+  mixed,
+  name,
+  number,
+  object,
+  string,
+  threeNumbers,
+  timeOfDay,
+  triple,
+  whole,
+} from './fields.ts';
 import { calculation, CalcInputError } from './calculation.ts';
 
 const runSheetInput = object({
-  children: array().of(object({ ageMonths: ageMonths() })).required(),
+  children: array()
+    .of(object({ ageMonths: ageMonths() }))
+    .required(),
   seatedMinutesPerYear: amount(0, 1000),
   segments: array()
     .of(
       object({
         id: name(),
         posture: string().required().oneOf(POSTURES),
-        who: string().required().oneOf(['together', 'alone'] as const),
+        who: string()
+          .required()
+          .oneOf(['together', 'alone'] as const),
         minutes: triple().required(),
         setup: triple(),
         tidy: triple(),
@@ -62,7 +80,10 @@ const plannedTask = mixed<PlannedTask>()
     const most = leads[0] === 'hours' ? LONGEST_LEAD * 24 : LONGEST_LEAD;
     const isWhole = leads[0] === 'hours' || Number.isInteger(lead);
     if (typeof lead !== 'number' || !isWhole || !(lead >= 0) || lead > most) {
-      return context.createError({ path: `${context.path}.${leads[0]}`, message: `must be a number from 0 to ${most}` });
+      return context.createError({
+        path: `${context.path}.${leads[0]}`,
+        message: `must be a number from 0 to ${most}`,
+      });
     }
     return true;
   });

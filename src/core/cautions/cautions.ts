@@ -20,9 +20,14 @@ export interface CautionsInput {
 
 type LevelByAge = (ageMonths: number) => CautionLevel | null;
 
-const always = (level: CautionLevel): LevelByAge => () => level;
-const under = (months: number, then: CautionLevel, otherwise: CautionLevel | null): LevelByAge => (ageMonths) =>
-  ageMonths < months ? then : otherwise;
+const always =
+  (level: CautionLevel): LevelByAge =>
+  () =>
+    level;
+const under =
+  (months: number, then: CautionLevel, otherwise: CautionLevel | null): LevelByAge =>
+  (ageMonths) =>
+    ageMonths < months ? then : otherwise;
 
 /**
  * The usual cautions and the ages at which they change. Ages follow the common rules for toys and food:

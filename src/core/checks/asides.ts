@@ -19,8 +19,20 @@ export type AsideFinding =
   | { readonly code: 'quantity-problem'; readonly need: Need; readonly problem: ExpressionProblem }
   | { readonly code: 'line-problem'; readonly problem: TemplateProblem }
   | { readonly code: 'minutes-problem'; readonly part: string; readonly problem: ExpressionProblem }
-  | { readonly code: 'seated-too-long'; readonly flag: SeatedFlag; readonly titles: readonly [string, string]; readonly moved?: string }
-  | { readonly code: 'caution'; readonly rule: string; readonly level: CautionLevel; readonly items: readonly string[]; readonly homes: number; readonly swapTo?: string }
+  | {
+      readonly code: 'seated-too-long';
+      readonly flag: SeatedFlag;
+      readonly titles: readonly [string, string];
+      readonly moved?: string;
+    }
+  | {
+      readonly code: 'caution';
+      readonly rule: string;
+      readonly level: CautionLevel;
+      readonly items: readonly string[];
+      readonly homes: number;
+      readonly swapTo?: string;
+    }
   | { readonly code: 'homes-lack'; readonly need: Need; readonly homes: number; readonly nicknames: readonly string[] }
   | { readonly code: 'group-only' }
   | { readonly code: 'costly-setup'; readonly setup: number; readonly play: number };
@@ -97,7 +109,14 @@ function cautionAsides(segment: Segment, session: Session, fits: readonly HomeFi
   return [...stopsByRule].map(([rule, { homes, because }]) => {
     const need = segment.needs.find(({ item }) => because.includes(item));
     const swap = need?.swaps.find(({ item }) => !things[item]?.traits.includes(rule));
-    const finding = { code: 'caution', rule, level: 'stop', items: because, homes, ...(swap && { swapTo: swap.item }) } as const;
+    const finding = {
+      code: 'caution',
+      rule,
+      level: 'stop',
+      items: because,
+      homes,
+      ...(swap && { swapTo: swap.item }),
+    } as const;
     return {
       id: `caution:${segment.id}/${rule}`,
       weight: 'heed' as const,
@@ -109,7 +128,11 @@ function cautionAsides(segment: Segment, session: Session, fits: readonly HomeFi
   });
 }
 
-function segmentAsides(part: ComposedSession['segments'][number], session: Session, composed: ComposedSession): Aside[] {
+function segmentAsides(
+  part: ComposedSession['segments'][number],
+  session: Session,
+  composed: ComposedSession,
+): Aside[] {
   const { segment, minutesProblem, together, alone, setup } = part;
   const asides: Aside[] = [];
   if (segment.size === 'group') {

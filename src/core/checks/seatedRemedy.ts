@@ -17,7 +17,8 @@ export function findBreakInSit(flag: SeatedFlag, composed: ComposedSession): Mov
     Math.max(0, ...seatedRuns(order.flatMap(timedParts)).map(({ minutes }) => minutes));
   const longestNow = longestSit(parts);
   for (const part of parts) {
-    if (part.segment.posture === 'seated' || part.segment.kind === 'opening' || part.segment.kind === 'closing') continue;
+    if (part.segment.posture === 'seated' || part.segment.kind === 'opening' || part.segment.kind === 'closing')
+      continue;
     const others = parts.filter((other) => other !== part);
     const offset = parts.indexOf(part) < first ? -1 : 0;
     for (let to = first + 1 + offset; to <= last + offset; to++) {

@@ -160,11 +160,7 @@ function capacityRows(
   return { needs: partNeeds, rows };
 }
 
-function searchPart(
-  needs: readonly PartNeed[],
-  rows: readonly CapacityRow[],
-  coverGain: number,
-): (number | null)[] {
+function searchPart(needs: readonly PartNeed[], rows: readonly CapacityRow[], coverGain: number): (number | null)[] {
   const multipliers = bestMultipliers(needs, rows, coverGain);
   const priceOf = (need: PartNeed, optionRows: readonly number[]) =>
     need.qty * optionRows.reduce((sum, row) => sum + multipliers[row]!, 0);
@@ -193,7 +189,10 @@ function searchPart(
       alone += option.gain;
       bestFits += option.gain - coverGain;
     }
-    const priced = remaining.reduce((sum, capacity, row) => sum + capacity * multipliers[row]!, gain + reducedGainFrom[depth]!);
+    const priced = remaining.reduce(
+      (sum, capacity, row) => sum + capacity * multipliers[row]!,
+      gain + reducedGainFrom[depth]!,
+    );
     const bound = Math.min(alone, priced);
     const mostCovered = Math.floor(bound / coverGain + 1e-9);
     return Math.min(bound, mostCovered * coverGain + bestFits);

@@ -61,11 +61,7 @@ export function totalMaterials({ children, segments }: MaterialsInput): Outcome<
 }
 
 /** How much one need takes with so many children, not rounded. */
-export function needQuantity(
-  need: CountedNeed,
-  children: number,
-  dials: Scope,
-): Outcome<number, ExpressionProblem> {
+export function needQuantity(need: CountedNeed, children: number, dials: Scope): Outcome<number, ExpressionProblem> {
   const quantity = evaluateQuantity(need.qty, dials);
   if (!quantity.ok) return quantity;
   const total = need.per === 'child' ? quantity.value * children : quantity.value;

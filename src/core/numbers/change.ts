@@ -10,7 +10,12 @@ export interface ChangeGiven {
 
 /** Change for a price paid with a larger (or equal) sum. Paying exactly gives no coins and no hops. */
 export function giveChange(price: number, tender: number, till: Coins): ChangeGiven {
-  const stops = [price, Math.min(Math.ceil(price / 10) * 10, tender), Math.max(Math.floor(tender / 10) * 10, price), tender];
+  const stops = [
+    price,
+    Math.min(Math.ceil(price / 10) * 10, tender),
+    Math.max(Math.floor(tender / 10) * 10, price),
+    tender,
+  ];
   const hops: [number, number][] = [];
   let at = price;
   for (const stop of stops) {
@@ -61,7 +66,10 @@ export function sortPrices(prices: readonly number[], purse: Coins, till: Coins)
 function sumsWithSmallest(kinds: readonly { worth: number; count: number }[], most: number): Uint8Array {
   const smallest = kinds.at(-1)!;
   const others = [...kinds.slice(0, -1), { worth: smallest.worth, count: smallest.count - 1 }];
-  const rest = reachableSums(others.filter(({ count }) => count > 0), most);
+  const rest = reachableSums(
+    others.filter(({ count }) => count > 0),
+    most,
+  );
   const sums = new Uint8Array(most + 1);
   for (let sum = smallest.worth; sum <= most; sum++) sums[sum] = rest[sum - smallest.worth]!;
   return sums;

@@ -70,10 +70,24 @@ export function reachableSums(kinds: readonly CoinKind[], most: number): Uint8Ar
 
 /** Counts handfuls with a running window over each kind; repeats with whole numbers of any size once doubles could lie. */
 function countHandfuls(kinds: readonly CoinKind[], pay: number): number | bigint {
-  const counted = countWith<number>(kinds, pay, 0, 1, (left, right) => left + right, (left, right) => left - right);
+  const counted = countWith<number>(
+    kinds,
+    pay,
+    0,
+    1,
+    (left, right) => left + right,
+    (left, right) => left - right,
+  );
   const isExact = counted.largest <= Number.MAX_SAFE_INTEGER;
   if (isExact) return counted.ways;
-  const exact = countWith<bigint>(kinds, pay, 0n, 1n, (left, right) => left + right, (left, right) => left - right).ways;
+  const exact = countWith<bigint>(
+    kinds,
+    pay,
+    0n,
+    1n,
+    (left, right) => left + right,
+    (left, right) => left - right,
+  ).ways;
   return exact <= BigInt(Number.MAX_SAFE_INTEGER) ? Number(exact) : exact;
 }
 

@@ -25,7 +25,10 @@ const TOLERANCE = 0.05;
 const MOST_SPOONS = 4;
 
 /** Shares a container out in amounts a kitchen can measure: each share to 5 ml, named in cups and spoons within 5 %, else in ml. */
-export function shareVolumes({ container, parts, headroom, spoons, cup }: MeasuresInput): { ml: number[]; say: string[] } {
+export function shareVolumes({ container, parts, headroom, spoons, cup }: MeasuresInput): {
+  ml: number[];
+  say: string[];
+} {
   const total = parts.reduce((sum, part) => sum + part, 0);
   const ml = parts.map((part) => roundTo((container * (1 - headroom) * part) / total / 5, 0) * 5);
   return { ml, say: ml.map((amount) => nameAmount(amount, spoons, cup)) };
@@ -37,7 +40,9 @@ function nameAmount(ml: number, spoons: readonly number[], cup: number): string 
   const cupMeasures = cupsUpTo(ml, cup);
   const spoonMeasures = [...spoons]
     .sort((left, right) => right - left)
-    .flatMap((spoon) => Array.from({ length: MOST_SPOONS }, (_, index) => ({ ml: spoon * (index + 1), spoon, count: index + 1 })));
+    .flatMap((spoon) =>
+      Array.from({ length: MOST_SPOONS }, (_, index) => ({ ml: spoon * (index + 1), spoon, count: index + 1 })),
+    );
   const candidates = [
     ...cupMeasures.map((measure) => ({ ml: measure.ml, name: measure.name, pieces: 1 })),
     ...spoonMeasures.map((measure) => ({ ml: measure.ml, name: nameSpoons(measure), pieces: 1 + measure.count / 10 })),

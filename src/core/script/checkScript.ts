@@ -43,7 +43,8 @@ function checkDials({ dials, levels }: Script, title: string): ScriptProblem[] {
   const problems: ScriptProblem[] = [];
   dials.forEach((dial, index) => {
     const path = `dials[${index}]`;
-    if (isNumberDial(dial) && dial.min > dial.max) problems.push({ path, fault: { code: 'dial-range', dial: dial.label } });
+    if (isNumberDial(dial) && dial.min > dial.max)
+      problems.push({ path, fault: { code: 'dial-range', dial: dial.label } });
     const checked = checkDial(dial, dial.value, title);
     if (!checked.ok) problems.push({ path: `${path}.value`, fault: { code: 'dial-value', problem: checked.problem } });
   });
@@ -64,7 +65,10 @@ function checkDials({ dials, levels }: Script, title: string): ScriptProblem[] {
 
 function checkNames({ dials, needs, lines }: Script): ScriptProblem[] {
   return [
-    ...repeats(dials.map(({ name }) => name)).map((index) => ({ path: `dials[${index}].name`, name: dials[index]!.name })),
+    ...repeats(dials.map(({ name }) => name)).map((index) => ({
+      path: `dials[${index}].name`,
+      name: dials[index]!.name,
+    })),
     ...repeats(needs.map(({ id }) => id)).map((index) => ({ path: `needs[${index}].id`, name: needs[index]!.id })),
     ...repeats(lines.map(({ id }) => id)).map((index) => ({ path: `lines[${index}].id`, name: lines[index]!.id })),
   ].map(({ path, name }) => ({ path, fault: { code: 'name-twice', name } }));
@@ -101,7 +105,8 @@ function checkAt({ lines, needs, minutes, levels }: Script, values: Scope, when:
   needs.forEach((need, index) => {
     tryQuantity(need.qty, `needs[${index}].qty`);
     need.swaps.forEach(({ item }, swapIndex) => {
-      if (item === need.item) problems.push({ path: `needs[${index}].swaps[${swapIndex}].item`, fault: { code: 'swap-for-itself', item } });
+      if (item === need.item)
+        problems.push({ path: `needs[${index}].swaps[${swapIndex}].item`, fault: { code: 'swap-for-itself', item } });
     });
   });
   for (const part of ['setup', 'together', 'alone', 'tidy'] as const) {

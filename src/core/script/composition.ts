@@ -5,6 +5,7 @@ import { runSheet, sittingSpan, type RunSheet, type TimedSegment } from '../time
 import { evaluateQuantity, type ExpressionProblem, type Scope } from './expression.ts';
 import {
   dialValues,
+  type LevelChange,
   type Line,
   type Segment,
   type Session,
@@ -12,7 +13,7 @@ import {
   type Triple,
   type TripleOfQuantities,
 } from './session.ts';
-import { renderTemplate, type Piece, type TemplateProblem, type TemplateScope } from './template.ts';
+import { renderTemplate, writePieces, type Piece, type TemplateProblem, type TemplateScope } from './template.ts';
 
 export interface ComposedLine {
   readonly line: Line;
@@ -28,7 +29,8 @@ export interface ComposedSegment {
   readonly alone: Triple;
   readonly tidy: Triple;
   /** Which of its minutes have no value, and why. */
-  readonly minutesProblem?: { readonly part: keyof Segment['minutes']; readonly problem: ExpressionProblem } | undefined;
+  readonly minutesProblem?:
+    { readonly part: keyof Segment['minutes']; readonly problem: ExpressionProblem } | undefined;
 }
 
 export interface ComposedSession {
@@ -102,6 +104,13 @@ export function templateScope(segment: Segment, things: ThingsByKey): TemplateSc
     values: dialValues(segment.dials),
     things: Object.fromEntries(segment.needs.map((need) => [need.id, namesOf(need.item, things)])),
   };
+}
+
+/** What a level says, with the dials as that level sets them; nothing where there is no such level or it does not come out. */
+export function writeLevel(level: LevelChange | undefined, scope: TemplateScope): string | undefined {
+  if (!level) return undefined;
+  const text = renderTemplate(level.text, { ...scope, values: { ...scope.values, ...level.dials } });
+  return text.ok ? writePieces(text.value) : undefined;
 }
 
 /** One and many of a thing; its key where the shelf does not know it. */

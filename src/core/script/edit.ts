@@ -11,25 +11,60 @@ import {
 
 /** Everything that can be done to a session on the bench. Positions count from 0. */
 export type Edit =
-  | { readonly do: 'describe'; readonly title?: string; readonly aim?: string; readonly on?: string; readonly at?: string | undefined; readonly ages?: Session['ages'] }
+  | {
+      readonly do: 'describe';
+      readonly title?: string;
+      readonly aim?: string;
+      readonly on?: string;
+      readonly at?: string | undefined;
+      readonly ages?: Session['ages'];
+    }
   | { readonly do: 'turn-dial'; readonly segment: string; readonly dial: string; readonly value: number | string }
   | { readonly do: 'choose-level'; readonly segment: string; readonly level: LevelName }
   | { readonly do: 'move-segment'; readonly segment: string; readonly to: number }
   | { readonly do: 'add-segment'; readonly segment: Segment; readonly at: number }
   | { readonly do: 'remove-segment'; readonly segment: string }
-  | { readonly do: 'change-line'; readonly segment: string; readonly line: string; readonly change: Partial<Omit<Line, 'id'>> }
+  | {
+      readonly do: 'change-line';
+      readonly segment: string;
+      readonly line: string;
+      readonly change: Partial<Omit<Line, 'id'>>;
+    }
   | { readonly do: 'add-line'; readonly segment: string; readonly line: Line; readonly at: number }
   | { readonly do: 'remove-line'; readonly segment: string; readonly line: string }
   | { readonly do: 'move-line'; readonly segment: string; readonly line: string; readonly to: number }
   | { readonly do: 'write-with'; readonly segment: string; readonly need: string; readonly item: string }
-  | { readonly do: 'time-segment'; readonly segment: string; readonly part: keyof Segment['minutes']; readonly minutes: TripleOfQuantities }
+  | {
+      readonly do: 'time-segment';
+      readonly segment: string;
+      readonly part: keyof Segment['minutes'];
+      readonly minutes: TripleOfQuantities;
+    }
   | { readonly do: 'accept'; readonly aside: string };
 
 export type EditProblem =
   | { readonly code: 'no-such-part'; readonly part: string }
-  | { readonly code: 'dial-out-of-range'; readonly segment: string; readonly dial: string; readonly value: number; readonly min: number; readonly max: number }
-  | { readonly code: 'dial-not-whole'; readonly segment: string; readonly dial: string; readonly value: number | string }
-  | { readonly code: 'no-such-choice'; readonly segment: string; readonly dial: string; readonly value: string; readonly choices: readonly string[] };
+  | {
+      readonly code: 'dial-out-of-range';
+      readonly segment: string;
+      readonly dial: string;
+      readonly value: number;
+      readonly min: number;
+      readonly max: number;
+    }
+  | {
+      readonly code: 'dial-not-whole';
+      readonly segment: string;
+      readonly dial: string;
+      readonly value: number | string;
+    }
+  | {
+      readonly code: 'no-such-choice';
+      readonly segment: string;
+      readonly dial: string;
+      readonly value: string;
+      readonly choices: readonly string[];
+    };
 
 /** Applies one edit and gives the new session; the old one stays as it was, so that it can be undone. */
 export function applyEdit(session: Session, edit: Edit): Outcome<Session, EditProblem> {
@@ -54,7 +89,11 @@ export function applyEdit(session: Session, edit: Edit): Outcome<Session, EditPr
 }
 
 /** Checks a value against its dial: whole and within its range, or one of its choices. */
-export function checkDial(dial: Dial, value: number | string, segmentTitle: string): Outcome<number | string, EditProblem> {
+export function checkDial(
+  dial: Dial,
+  value: number | string,
+  segmentTitle: string,
+): Outcome<number | string, EditProblem> {
   const at = { segment: segmentTitle, dial: dial.label };
   if (!isNumberDial(dial)) {
     return dial.choices.includes(String(value))
@@ -101,7 +140,10 @@ function editSegment(segment: Segment, edit: SegmentEdit): Outcome<Segment, Edit
 
 function chooseLevel(segment: Segment, level: LevelName): Outcome<Segment, EditProblem> {
   const settings = level === 'right' ? segment.rightDials : segment.levels[level]?.dials;
-  const kept = segment.level === 'right' ? Object.fromEntries(segment.dials.map(({ name, value }) => [name, value])) : segment.rightDials;
+  const kept =
+    segment.level === 'right'
+      ? Object.fromEntries(segment.dials.map(({ name, value }) => [name, value]))
+      : segment.rightDials;
   return turnDials({ ...segment, level, rightDials: kept }, { ...kept, ...settings });
 }
 

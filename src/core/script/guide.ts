@@ -4,9 +4,9 @@ import { fitHome, needIdIn, type HomeFit } from '../homes/sessionReadiness.ts';
 import { totalMaterials } from '../materials/materials.ts';
 import { runSheet } from '../time/runSheet.ts';
 import { roundTo, spreadOf } from '../time/minutes.ts';
-import { composeSegment, namesOf, timedParts } from './composition.ts';
-import { dialValues, type LevelChange, type Need, type Segment, type Session, type Swap, type ThingsByKey } from './session.ts';
-import { renderTemplate, writePieces, type TemplateScope } from './template.ts';
+import { composeSegment, namesOf, timedParts, writeLevel } from './composition.ts';
+import { dialValues, type Need, type Segment, type Session, type Swap, type ThingsByKey } from './session.ts';
+import { writePieces, type TemplateScope } from './template.ts';
 
 export interface GuideLine {
   readonly kind: Segment['lines'][number]['kind'];
@@ -97,10 +97,15 @@ export function composeGuide({ session, home, things, programme }: GuideInput): 
     minutes: { likely: child.mean, low: child.low, high: child.high },
     setupMinutes: setup.mean,
     fetch: thingsToFetch(session, served, home, things),
-    before: session.segments.flatMap(({ ahead }) => ahead.filter(({ who }) => who === 'home').map(({ days, text }) => ({ days, text }))),
+    before: session.segments.flatMap(({ ahead }) =>
+      ahead.filter(({ who }) => who === 'home').map(({ days, text }) => ({ days, text })),
+    ),
     segments: composed.map((part) => {
       const needs = served.get(part.segment.id)!;
-      return guideSegment(part, homeScope(part.segment, needs, things, loves), needs, { youngestMonths: fit.youngestMonths, things });
+      return guideSegment(part, homeScope(part.segment, needs, things, loves), needs, {
+        youngestMonths: fit.youngestMonths,
+        things,
+      });
     }),
   };
 }
@@ -147,7 +152,14 @@ function guideSegment(
     seating: segment.seating,
     lines: lines.flatMap(({ line, text, answer }) =>
       text.ok
-        ? [{ kind: line.kind, text: writePieces(text.value), answer: answer?.ok ? writePieces(answer.value) : undefined, why: line.why }]
+        ? [
+            {
+              kind: line.kind,
+              text: writePieces(text.value),
+              answer: answer?.ok ? writePieces(answer.value) : undefined,
+              why: line.why,
+            },
+          ]
         : [],
     ),
     easier: writeLevel(segment.levels.easier, scope),
@@ -159,12 +171,6 @@ function guideSegment(
       because: caution.because.map((reason) => (things[reason] ? namesOf(reason, things).many : reason)),
     })),
   };
-}
-
-function writeLevel(level: LevelChange | undefined, scope: TemplateScope): string | undefined {
-  if (!level) return undefined;
-  const text = renderTemplate(level.text, { ...scope, values: { ...scope.values, ...level.dials } });
-  return text.ok ? writePieces(text.value) : undefined;
 }
 
 /** The fetch list: quantities by thing over the whole session, as this home has them. */

@@ -82,7 +82,12 @@ function renderValue(
 ): Outcome<Piece, TemplateProblem> {
   const isComputed = expression.startsWith('=');
   const source = isComputed ? expression.slice(1).trim() : expression;
-  if (!isComputed && words === undefined && typeof scope.values[source] === 'string' && Object.hasOwn(scope.values, source)) {
+  if (
+    !isComputed &&
+    words === undefined &&
+    typeof scope.values[source] === 'string' &&
+    Object.hasOwn(scope.values, source)
+  ) {
     return good({ kind: 'dial', name: source, text: String(scope.values[source]) });
   }
   const evaluation = evaluateExpression(source, scope.values);

@@ -17,7 +17,10 @@ export function skillCoverage(
   const held = sessions.filter(({ on }) => on <= today);
   const covered = skills.map((skill) => {
     const days = held.filter((session) => session.skills.includes(skill)).map(({ on }) => on);
-    const last = days.reduce<CalendarDate | null>((latest, day) => (latest === null || day > latest ? day : latest), null);
+    const last = days.reduce<CalendarDate | null>(
+      (latest, day) => (latest === null || day > latest ? day : latest),
+      null,
+    );
     return { skill, times: days.length, last, gapDays: last === null ? null : daysBetween(last, today) };
   });
   return { skills: covered, never: covered.filter(({ times }) => times === 0).map(({ skill }) => skill) };

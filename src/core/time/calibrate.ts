@@ -13,7 +13,10 @@ export interface Calibration {
  * `weight` more homes had taken exactly the planned time. No replies: factor 1. All minutes are above 0.
  */
 export function calibrate(planned: number, actual: readonly number[], weight: number): Calibration {
-  const factor = correctionFactor(actual.map((minutes) => minutes / planned), weight);
+  const factor = correctionFactor(
+    actual.map((minutes) => minutes / planned),
+    weight,
+  );
   return { factor: roundTo(factor, 3), likely: roundTo(planned * factor, 1) };
 }
 

@@ -68,7 +68,14 @@ function sitsOf(segments: readonly TapeSegment[], sittingSpanMinutes: number): T
     while (segments[last + 1]?.posture === 'seated') last += 1;
     const end = segments[last]!.end;
     const notch = segment.start + sittingSpanMinutes;
-    sits.push({ from: segment.id, to: segments[last]!.id, start: segment.start, end, notch, isTooLong: end > notch + 1e-9 });
+    sits.push({
+      from: segment.id,
+      to: segments[last]!.id,
+      start: segment.start,
+      end,
+      notch,
+      isTooLong: end > notch + 1e-9,
+    });
   });
   return sits;
 }

@@ -19,7 +19,10 @@ export function AddPart({ addables, session, onEdit }: AddPartProps) {
   const [words, setWords] = useState('');
   const opener = useRef<HTMLButtonElement>(null);
   const search = useMemo(() => {
-    const index = new MiniSearch<{ id: number; title: string; about: string }>({ fields: ['title', 'about'], searchOptions: { prefix: true, fuzzy: 0.2, boost: { title: 2 } } });
+    const index = new MiniSearch<{ id: number; title: string; about: string }>({
+      fields: ['title', 'about'],
+      searchOptions: { prefix: true, fuzzy: 0.2, boost: { title: 2 } },
+    });
     index.addAll(addables.map(({ title, about }, id) => ({ id, title, about })));
     return index;
   }, [addables]);
@@ -31,12 +34,22 @@ export function AddPart({ addables, session, onEdit }: AddPartProps) {
   };
   const add = ({ segment }: Addable) => {
     const closing = session.segments.findIndex(({ kind }) => kind === 'closing');
-    onEdit({ do: 'add-segment', segment: { ...segment, id: newId() }, at: closing < 0 ? session.segments.length : closing });
+    onEdit({
+      do: 'add-segment',
+      segment: { ...segment, id: newId() },
+      at: closing < 0 ? session.segments.length : closing,
+    });
     close();
   };
   return (
     <div className="add-part">
-      <button ref={opener} type="button" className="btn btn-quiet btn-sm" aria-expanded={isOpen} onClick={() => (isOpen ? close() : setIsOpen(true))}>
+      <button
+        ref={opener}
+        type="button"
+        className="btn btn-quiet btn-sm"
+        aria-expanded={isOpen}
+        onClick={() => (isOpen ? close() : setIsOpen(true))}
+      >
         Add from the shelf
       </button>
       {isOpen && (

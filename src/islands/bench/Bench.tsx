@@ -15,7 +15,12 @@ export function Bench(props: BenchProps) {
   const { id, things, mayWrite } = props;
   const bench = useBench(props);
   const { session, composed, asides, fits, readiness } = bench;
-  const { keeping, isKept, keepOver, goOnFrom } = useKeeping({ id, session, revision: props.revision, keptAt: props.keptAt });
+  const { keeping, isKept, keepOver, goOnFrom } = useKeeping({
+    id,
+    session,
+    revision: props.revision,
+    keptAt: props.keptAt,
+  });
   const [showsKeys, setShowsKeys] = useState(false);
   useBenchKeys({ onUndo: bench.undo, onRedo: bench.redo, onHelp: () => setShowsKeys(true) });
   const canSend = isKept && session.segments.length > 0 && !asides.some(({ weight }) => weight === 'stop');
@@ -33,7 +38,12 @@ export function Bench(props: BenchProps) {
           onRedo={bench.redo}
           onHelp={() => setShowsKeys(true)}
         />
-        <MinuteTape tape={composed.tape} segments={session.segments} mayWrite={mayWrite} onMove={(segment, to) => bench.edit({ do: 'move-segment', segment, to })} />
+        <MinuteTape
+          tape={composed.tape}
+          segments={session.segments}
+          mayWrite={mayWrite}
+          onMove={(segment, to) => bench.edit({ do: 'move-segment', segment, to })}
+        />
       </div>
       <KeepingBanner
         keeping={keeping}
@@ -66,7 +76,9 @@ export function Bench(props: BenchProps) {
             onEdit={bench.edit}
           />
         ))}
-        {session.segments.length === 0 && <p className="quiet px-6 py-8">The sheet is empty. Put a book, a song or an activity on it.</p>}
+        {session.segments.length === 0 && (
+          <p className="quiet px-6 py-8">The sheet is empty. Put a book, a song or an activity on it.</p>
+        )}
         {mayWrite && <AddPart addables={props.addables} session={session} onEdit={bench.edit} />}
       </div>
       <HomesFoot {...{ id, session, composed, fits, readiness, things, mayWrite, canSend }} />

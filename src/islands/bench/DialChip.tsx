@@ -38,7 +38,8 @@ function NumberChip({ dial, onTurn }: { dial: NumberDial; onTurn: (value: number
     drag.current = { fromX: event.clientX, fromValue: dial.value };
   };
   const onPointerMove = (event: PointerEvent) => {
-    if (drag.current) turnTo(drag.current.fromValue + Math.round((event.clientX - drag.current.fromX) / PIXELS_PER_STEP));
+    if (drag.current)
+      turnTo(drag.current.fromValue + Math.round((event.clientX - drag.current.fromX) / PIXELS_PER_STEP));
   };
   const commit = () => {
     if (typed !== null && typed.trim() !== '') onTurn(Number(typed));

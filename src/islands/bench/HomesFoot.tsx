@@ -15,13 +15,19 @@ interface HomesFootProps {
   readonly canSend: boolean;
 }
 
-const STATE_WORDS: Readonly<Record<HomeState, string>> = { ready: 'as written', swaps: 'with a swap', short: 'needs a kit' };
+const STATE_WORDS: Readonly<Record<HomeState, string>> = {
+  ready: 'as written',
+  swaps: 'with a swap',
+  short: 'needs a kit',
+};
 const STATE_ORDER: readonly HomeState[] = ['ready', 'swaps', 'short'];
 
 /** Always in sight: how many homes can do it, what is fetched, what comes before, and sending it. */
 export function HomesFoot({ id, session, composed, fits, readiness, things, mayWrite, canSend }: HomesFootProps) {
   const [isOpen, setIsOpen] = useState(false);
-  const ordered = [...fits].sort((left, right) => STATE_ORDER.indexOf(left.answer.state) - STATE_ORDER.indexOf(right.answer.state));
+  const ordered = [...fits].sort(
+    (left, right) => STATE_ORDER.indexOf(left.answer.state) - STATE_ORDER.indexOf(right.answer.state),
+  );
   const before = session.segments.flatMap(({ ahead }) => ahead).sort((left, right) => right.days - left.days);
   const fetch = materialsOrNone(composed.materials).map(({ item, qty }) => {
     const names = namesOf(item, things);
@@ -42,11 +48,21 @@ export function HomesFoot({ id, session, composed, fits, readiness, things, mayW
         </button>
         <div className="foot-cell">
           <strong>Things to fetch</strong>
-          <span className="foot-detail">{fetch.length > 0 ? fetch.join(', ') : composed.materials.ok ? 'nothing at all' : 'a quantity does not come out'}</span>
+          <span className="foot-detail">
+            {fetch.length > 0
+              ? fetch.join(', ')
+              : composed.materials.ok
+                ? 'nothing at all'
+                : 'a quantity does not come out'}
+          </span>
         </div>
         <div className="foot-cell">
           <strong>Before</strong>
-          <span className="foot-detail">{before.length > 0 ? before.map(({ text, days }) => `${days} days: ${text}`).join(' ') : 'nothing to prepare'}</span>
+          <span className="foot-detail">
+            {before.length > 0
+              ? before.map(({ text, days }) => `${days} days: ${text}`).join(' ')
+              : 'nothing to prepare'}
+          </span>
         </div>
         {mayWrite &&
           (canSend ? (
@@ -67,7 +83,9 @@ function HomeSteps({ states }: { states: readonly HomeState[] }) {
     <svg className="home-steps" viewBox={`0 0 ${Math.max(1, states.length) * 13} 34`} aria-hidden="true">
       {states.map((state, index) => {
         const height = 10 + (22 * index) / Math.max(1, states.length - 1);
-        return <rect key={index} className={`step-${state}`} x={index * 13 + 1} y={33 - height} width={11} height={height} />;
+        return (
+          <rect key={index} className={`step-${state}`} x={index * 13 + 1} y={33 - height} width={11} height={height} />
+        );
       })}
     </svg>
   );
@@ -101,7 +119,9 @@ function HomesPanel({ fits, things, session }: { fits: readonly HomeFit[]; thing
 }
 
 function reasonsOf({ answer, kit }: HomeFit, things: ThingsByKey, session: Session): string[] {
-  const needs = session.segments.flatMap((segment) => segment.needs.map((need) => ({ id: `${segment.id}/${need.id}`, need })));
+  const needs = session.segments.flatMap((segment) =>
+    segment.needs.map((need) => ({ id: `${segment.id}/${need.id}`, need })),
+  );
   return needs.flatMap(({ id, need }) => {
     const written = namesOf(need.item, things).many;
     const pick = answer.picks.find((candidate) => candidate.need === id);

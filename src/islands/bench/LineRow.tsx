@@ -21,7 +21,10 @@ interface LineRowProps {
 /** One line of the script: its kind in the gutter, its words with live dials, or its source while it is written. */
 export function LineRow({ composed, segment, position, mayWrite, onEdit, startsInWriting, onWriting }: LineRowProps) {
   const { line, text, answer } = composed;
-  const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({ id: line.id, disabled: !mayWrite });
+  const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({
+    id: line.id,
+    disabled: !mayWrite,
+  });
   const move = (by: number) => onEdit({ do: 'move-line', segment: segment.id, line: line.id, to: position + by });
   const onKeyDown = (event: KeyboardEvent) => {
     if (!event.altKey || !mayWrite || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
@@ -29,7 +32,11 @@ export function LineRow({ composed, segment, position, mayWrite, onEdit, startsI
     move(event.key === 'ArrowUp' ? -1 : 1);
   };
   const pieces = (rendered: ComposedLine['text'], source: string) =>
-    rendered.ok ? rendered.value.map((piece, index) => <PieceView key={index} {...{ piece, segment, onEdit, mayWrite }} />) : <span className="broken">{source}</span>;
+    rendered.ok ? (
+      rendered.value.map((piece, index) => <PieceView key={index} {...{ piece, segment, onEdit, mayWrite }} />)
+    ) : (
+      <span className="broken">{source}</span>
+    );
 
   return (
     <li
@@ -38,7 +45,11 @@ export function LineRow({ composed, segment, position, mayWrite, onEdit, startsI
       style={{ gridRow: position + 2, transform: CSS.Translate.toString(transform), transition }}
       onKeyDown={onKeyDown}
     >
-      <KindWord kind={line.kind} mayWrite={mayWrite} onChoose={(kind) => onEdit({ do: 'change-line', segment: segment.id, line: line.id, change: { kind } })} />
+      <KindWord
+        kind={line.kind}
+        mayWrite={mayWrite}
+        onChoose={(kind) => onEdit({ do: 'change-line', segment: segment.id, line: line.id, change: { kind } })}
+      />
       {startsInWriting ? (
         <LineWriter {...{ composed, segment, position, onEdit, onWriting }} />
       ) : (
@@ -56,7 +67,11 @@ export function LineRow({ composed, segment, position, mayWrite, onEdit, startsI
               <button type="button" {...attributes} {...listeners} aria-label={`Move line ${position + 1}`}>
                 move
               </button>
-              <button type="button" onClick={() => onEdit({ do: 'remove-line', segment: segment.id, line: line.id })} aria-label={`Take line ${position + 1} out`}>
+              <button
+                type="button"
+                onClick={() => onEdit({ do: 'remove-line', segment: segment.id, line: line.id })}
+                aria-label={`Take line ${position + 1} out`}
+              >
                 take out
               </button>
             </span>
@@ -67,10 +82,23 @@ export function LineRow({ composed, segment, position, mayWrite, onEdit, startsI
   );
 }
 
-function KindWord({ kind, mayWrite, onChoose }: { kind: LineKind; mayWrite: boolean; onChoose: (kind: LineKind) => void }) {
+function KindWord({
+  kind,
+  mayWrite,
+  onChoose,
+}: {
+  kind: LineKind;
+  mayWrite: boolean;
+  onChoose: (kind: LineKind) => void;
+}) {
   if (!mayWrite) return <span className="kind-word">{kind}</span>;
   return (
-    <select className="kind-word" aria-label="Kind of line" value={kind} onChange={(event) => onChoose(event.target.value as LineKind)}>
+    <select
+      className="kind-word"
+      aria-label="Kind of line"
+      value={kind}
+      onChange={(event) => onChoose(event.target.value as LineKind)}
+    >
       {LINE_KINDS.map((word) => (
         <option key={word}>{word}</option>
       ))}
@@ -90,7 +118,13 @@ function PieceView({ piece, segment, mayWrite, onEdit }: PieceViewProps) {
   if (piece.kind === 'dial') {
     const dial = segment.dials.find(({ name }) => name === piece.name);
     if (!dial) return <span className="computed">{piece.text}</span>;
-    return <DialChip dial={dial} mayWrite={mayWrite} onTurn={(value) => onEdit({ do: 'turn-dial', segment: segment.id, dial: dial.name, value })} />;
+    return (
+      <DialChip
+        dial={dial}
+        mayWrite={mayWrite}
+        onTurn={(value) => onEdit({ do: 'turn-dial', segment: segment.id, dial: dial.name, value })}
+      />
+    );
   }
   if (piece.kind === 'computed' && /\d/.test(piece.text)) {
     return (

@@ -1,5 +1,18 @@
-import { DndContext, KeyboardSensor, PointerSensor, closestCenter, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
-import { SortableContext, horizontalListSortingStrategy, sortableKeyboardCoordinates, useSortable } from '@dnd-kit/sortable';
+import {
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  closestCenter,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import {
+  SortableContext,
+  horizontalListSortingStrategy,
+  sortableKeyboardCoordinates,
+  useSortable,
+} from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import type { Segment } from '../../core/script/session.ts';
 import type { Tape, TapeSegment } from '../../core/time/tape.ts';
@@ -19,20 +32,33 @@ export function MinuteTape({ tape, segments, mayWrite, onMove }: MinuteTapeProps
   );
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     if (!over || active.id === over.id) return;
-    onMove(String(active.id), segments.findIndex(({ id }) => id === over.id));
+    onMove(
+      String(active.id),
+      segments.findIndex(({ id }) => id === over.id),
+    );
   };
+  const longest = tape.sits.reduce<Tape['sits'][number] | undefined>(
+    (long, sit) => (!long || sit.end - sit.start > long.end - long.start ? sit : long),
+    undefined,
+  );
   return (
     <div className="tape" aria-label="Minute tape" role="group">
       <div className="tape-sits">
         {tape.sits.map((sit) => (
-          <Sit key={sit.from} sit={sit} length={tape.length} />
+          <Sit key={sit.from} sit={sit} length={tape.length} isLabelled={sit.isTooLong || sit === longest} />
         ))}
       </div>
       <DndContext id="tape" sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
         <SortableContext items={segments.map(({ id }) => id)} strategy={horizontalListSortingStrategy}>
           <ol className="tape-band">
             {tape.segments.map((segment, index) => (
-              <TapePart key={segment.id} segment={segment} title={segments[index]!.title} length={tape.length} mayWrite={mayWrite} />
+              <TapePart
+                key={segment.id}
+                segment={segment}
+                title={segments[index]!.title}
+                length={tape.length}
+                mayWrite={mayWrite}
+              />
             ))}
           </ol>
         </SortableContext>
@@ -40,7 +66,11 @@ export function MinuteTape({ tape, segments, mayWrite, onMove }: MinuteTapeProps
       <Fade from={tape.segments.at(-1)?.end ?? 0} to={tape.total.high} length={tape.length} />
       <div className="tape-ticks" aria-hidden="true">
         {tape.ticks.map((minute) => (
-          <span key={minute} className={minute % 5 === 0 ? 'tick tick-five' : 'tick'} style={{ left: share(minute, tape.length) }}>
+          <span
+            key={minute}
+            className={minute % 5 === 0 ? 'tick tick-five' : 'tick'}
+            style={{ left: share(minute, tape.length) }}
+          >
             {minute % 5 === 0 && minute > 0 && minute < tape.length && <b>{minute}</b>}
           </span>
         ))}
@@ -53,16 +83,19 @@ function share(minutes: number, length: number): string {
   return `${(100 * minutes) / length}%`;
 }
 
-function Sit({ sit, length }: { sit: Tape['sits'][number]; length: number }) {
+function Sit({ sit, length, isLabelled }: { sit: Tape['sits'][number]; length: number; isLabelled: boolean }) {
   const sat = Math.min(sit.end, sit.notch);
-  const words = `sits about ${Math.round(sit.notch - sit.start)} min`;
+  const words = `the youngest sits about ${Math.round(sit.notch - sit.start)} min`;
   return (
     <>
       <span className="sit" style={{ left: share(sit.start, length), width: share(sat - sit.start, length) }}>
-        {sit.isTooLong && <span>{words}</span>}
+        {isLabelled && <span>{words}</span>}
       </span>
       {sit.isTooLong && (
-        <span className="sit-over" style={{ left: share(sit.notch, length), width: share(sit.end - sit.notch, length) }}>
+        <span
+          className="sit-over"
+          style={{ left: share(sit.notch, length), width: share(sit.end - sit.notch, length) }}
+        >
           <span className="sr-only">too long by {Math.round(sit.end - sit.notch)} minutes</span>
         </span>
       )}
@@ -71,8 +104,16 @@ function Sit({ sit, length }: { sit: Tape['sits'][number]; length: number }) {
 }
 
 function Fade({ from, to, length }: { from: number; to: number; length: number }) {
-  return <span className="tape-fade" aria-hidden="true" style={{ left: share(from, length), width: share(Math.max(0, to - from), length) }} />;
+  return (
+    <span
+      className="tape-fade"
+      aria-hidden="true"
+      style={{ left: share(from, length), width: share(Math.max(0, to - from), length) }}
+    />
+  );
 }
+
+const POSTURE_WORDS = { seated: 'sitting', moving: 'moving', free: '' } as const;
 
 interface TapePartProps {
   readonly segment: TapeSegment;
@@ -82,21 +123,38 @@ interface TapePartProps {
 }
 
 function TapePart({ segment, title, length, mayWrite }: TapePartProps) {
-  const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({ id: segment.id, disabled: !mayWrite });
+  const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({
+    id: segment.id,
+    disabled: !mayWrite,
+  });
   const minutes = Math.round((segment.end - segment.start) * 10) / 10;
   return (
     <li
       ref={setNodeRef}
       className={`tape-part tape-${segment.posture}${isDragging ? ' is-dragging' : ''}`}
-      style={{ width: share(segment.end - segment.start, length), transform: CSS.Translate.toString(transform), transition }}
+      style={{
+        width: share(segment.end - segment.start, length),
+        transform: CSS.Translate.toString(transform),
+        transition,
+      }}
     >
-      <button type="button" {...attributes} {...listeners} title={`${title}: ${minutes} min`} aria-label={`Move ${title}, ${minutes} minutes, on the tape`}>
+      <button
+        type="button"
+        {...attributes}
+        {...listeners}
+        title={`${title}: ${minutes} min`}
+        aria-label={`Move ${title}, ${minutes} minutes, on the tape`}
+      >
         <b>{title}</b>
         <span>
-          {minutes} min {segment.posture === 'seated' ? 'sitting' : segment.posture === 'moving' ? 'moving' : ''}
+          {minutes} min <span className="tape-posture">{POSTURE_WORDS[segment.posture]}</span>
         </span>
       </button>
-      <span className="part-fade" aria-hidden="true" style={{ width: `${(100 * (segment.end - segment.fadeFrom)) / Math.max(0.01, segment.end - segment.start)}%` }} />
+      <span
+        className="part-fade"
+        aria-hidden="true"
+        style={{ width: `${(100 * (segment.end - segment.fadeFrom)) / Math.max(0.01, segment.end - segment.start)}%` }}
+      />
     </li>
   );
 }

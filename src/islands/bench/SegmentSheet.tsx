@@ -1,4 +1,12 @@
-import { DndContext, KeyboardSensor, PointerSensor, closestCenter, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
+import {
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  closestCenter,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { useState } from 'react';
 import type { Aside } from '../../core/checks/asides.ts';
@@ -37,25 +45,54 @@ export function SegmentSheet({ part, position, count, asides, things, mayWrite, 
   };
   const addLine = () => {
     const id = newId();
-    onEdit({ do: 'add-line', segment: segment.id, at: lines.length, line: { id, kind: lines.at(-1)?.line.kind ?? 'do', text: '' } });
+    onEdit({
+      do: 'add-line',
+      segment: segment.id,
+      at: lines.length,
+      line: { id, kind: lines.at(-1)?.line.kind ?? 'do', text: '' },
+    });
     setWriting(id);
   };
   return (
-    <section className="segment" id={`part-${segment.id}`} aria-labelledby={`title-${segment.id}`}>
+    <section
+      className="segment"
+      style={{ gridTemplateRows: `repeat(${lines.length + 1}, auto) 1fr` }}
+      id={`part-${segment.id}`}
+      aria-labelledby={`title-${segment.id}`}
+    >
       <header className="segment-head">
         <h2 id={`title-${segment.id}`}>{segment.title}</h2>
         <span className="segment-facts">{factsOf(part)}</span>
-        {segment.kind === 'activity' && mayWrite && <LevelChoice segment={segment} onChoose={(level) => onEdit({ do: 'choose-level', segment: segment.id, level })} />}
+        {segment.kind === 'activity' && mayWrite && (
+          <LevelChoice
+            segment={segment}
+            onChoose={(level) => onEdit({ do: 'choose-level', segment: segment.id, level })}
+          />
+        )}
         {mayWrite && (
           <span className="segment-tools">
             <MinutesEditor segment={segment} onEdit={onEdit} />
-            <button type="button" disabled={position === 0} onClick={() => onEdit({ do: 'move-segment', segment: segment.id, to: position - 1 })} aria-label={`Move ${segment.title} earlier`}>
+            <button
+              type="button"
+              disabled={position === 0}
+              onClick={() => onEdit({ do: 'move-segment', segment: segment.id, to: position - 1 })}
+              aria-label={`Move ${segment.title} earlier`}
+            >
               earlier
             </button>
-            <button type="button" disabled={position === count - 1} onClick={() => onEdit({ do: 'move-segment', segment: segment.id, to: position + 1 })} aria-label={`Move ${segment.title} later`}>
+            <button
+              type="button"
+              disabled={position === count - 1}
+              onClick={() => onEdit({ do: 'move-segment', segment: segment.id, to: position + 1 })}
+              aria-label={`Move ${segment.title} later`}
+            >
               later
             </button>
-            <button type="button" onClick={() => onEdit({ do: 'remove-segment', segment: segment.id })} aria-label={`Take ${segment.title} out`}>
+            <button
+              type="button"
+              onClick={() => onEdit({ do: 'remove-segment', segment: segment.id })}
+              aria-label={`Take ${segment.title} out`}
+            >
               take out
             </button>
           </span>
@@ -92,7 +129,13 @@ export function SegmentSheet({ part, position, count, asides, things, mayWrite, 
   );
 }
 
-function LevelChoice({ segment, onChoose }: { segment: ComposedSegment['segment']; onChoose: (level: LevelName) => void }) {
+function LevelChoice({
+  segment,
+  onChoose,
+}: {
+  segment: ComposedSegment['segment'];
+  onChoose: (level: LevelName) => void;
+}) {
   const offered = LEVELS.filter((level) => level === 'right' || segment.levels[level]);
   if (offered.length < 2) return null;
   return (
@@ -121,15 +164,31 @@ function factsOf({ segment, setup, together, alone }: ComposedSegment): string {
     .join(' · ');
 }
 
+/** About how many lines of script stand beside one aside; what comes sooner joins the group above, so that no gap opens. */
+const ROWS_AN_ASIDE_TAKES = 3;
+
 /** Asides by the grid row of the line they are about; each group spans down to the next. */
-function groupByRow(asides: readonly Aside[], { lines }: ComposedSegment): { row: number; span: number; group: Aside[] }[] {
+function groupByRow(
+  asides: readonly Aside[],
+  { lines }: ComposedSegment,
+): { row: number; span: number; group: Aside[] }[] {
   const rows = new Map<number, Aside[]>();
   for (const aside of asides) {
     const index = lines.findIndex(({ line }) => line.id === aside.line);
     const row = index < 0 ? 1 : index + 2;
     rows.set(row, [...(rows.get(row) ?? []), aside]);
   }
-  const ordered = [...rows].sort(([left], [right]) => left - right);
+  const groups: { row: number; group: Aside[] }[] = [];
+  for (const [row, group] of [...rows].sort(([left], [right]) => left - right)) {
+    const last = groups.at(-1);
+    const isCrowded = last && row < last.row + ROWS_AN_ASIDE_TAKES * last.group.length;
+    if (isCrowded) last.group.push(...group);
+    else groups.push({ row, group });
+  }
   const end = lines.length + 3;
-  return ordered.map(([row, group], index) => ({ row, span: Math.max(1, (ordered[index + 1]?.[0] ?? end) - row), group }));
+  return groups.map(({ row, group }, index) => ({
+    row,
+    span: Math.max(1, (groups[index + 1]?.row ?? end) - row),
+    group,
+  }));
 }

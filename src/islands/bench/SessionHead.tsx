@@ -18,7 +18,18 @@ interface SessionHeadProps {
 }
 
 /** What the session is called, when and for whom, its aim, how long it most likely takes, and when it was kept. */
-export function SessionHead({ session, total, keeping, mayWrite, canUndo, canRedo, onEdit, onUndo, onRedo, onHelp }: SessionHeadProps) {
+export function SessionHead({
+  session,
+  total,
+  keeping,
+  mayWrite,
+  canUndo,
+  canRedo,
+  onEdit,
+  onUndo,
+  onRedo,
+  onHelp,
+}: SessionHeadProps) {
   const describe = (change: Omit<Extract<Edit, { do: 'describe' }>, 'do'>) => onEdit({ do: 'describe', ...change });
   return (
     <div className="session-head">
@@ -30,14 +41,19 @@ export function SessionHead({ session, total, keeping, mayWrite, canUndo, canRed
             defaultValue={session.title}
             maxLength={300}
             readOnly={!mayWrite}
-            onBlur={({ target }) => (target.value.trim() ? target.value !== session.title && describe({ title: target.value }) : (target.value = session.title))}
+            onBlur={({ target }) =>
+              target.value.trim()
+                ? target.value !== session.title && describe({ title: target.value })
+                : (target.value = session.title)
+            }
             onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
           />
         </h1>
         <details className="session-when">
           <summary>
             {dayInWords(session.on, 'en-GB')}
-            {session.at && `, ${session.at}`} · ages {Math.floor(session.ages.fromMonths / 12)} to {Math.floor(session.ages.toMonths / 12)}
+            {session.at && `, ${session.at}`} · ages {Math.floor(session.ages.fromMonths / 12)} to{' '}
+            {Math.floor(session.ages.toMonths / 12)}
           </summary>
           {mayWrite && <WhenAndWho session={session} onDescribe={describe} />}
         </details>
@@ -81,26 +97,62 @@ export function SessionHead({ session, total, keeping, mayWrite, canUndo, canRed
   );
 }
 
-function WhenAndWho({ session, onDescribe }: { session: Session; onDescribe: (change: { on?: string; at?: string | undefined; ages?: Session['ages'] }) => void }) {
+function WhenAndWho({
+  session,
+  onDescribe,
+}: {
+  session: Session;
+  onDescribe: (change: { on?: string; at?: string | undefined; ages?: Session['ages'] }) => void;
+}) {
   const { fromMonths, toMonths } = session.ages;
   const setAges = (fromYears: number, toYears: number) => {
-    if (Number.isInteger(fromYears) && Number.isInteger(toYears) && fromYears >= 0 && fromYears <= toYears && toYears <= 10) {
+    if (
+      Number.isInteger(fromYears) &&
+      Number.isInteger(toYears) &&
+      fromYears >= 0 &&
+      fromYears <= toYears &&
+      toYears <= 10
+    ) {
       onDescribe({ ages: { fromMonths: fromYears * 12, toMonths: toYears * 12 + 11 } });
     }
   };
   return (
     <div className="when-who">
       <label>
-        date <input type="date" value={session.on} onChange={({ target }) => target.value && onDescribe({ on: target.value })} />
+        date{' '}
+        <input
+          type="date"
+          value={session.on}
+          onChange={({ target }) => target.value && onDescribe({ on: target.value })}
+        />
       </label>
       <label>
-        time <input type="time" value={session.at ?? ''} onChange={({ target }) => onDescribe({ at: target.value || undefined })} />
+        time{' '}
+        <input
+          type="time"
+          value={session.at ?? ''}
+          onChange={({ target }) => onDescribe({ at: target.value || undefined })}
+        />
       </label>
       <label>
-        youngest <input type="number" min={0} max={10} value={Math.floor(fromMonths / 12)} onChange={({ target }) => setAges(target.valueAsNumber, Math.floor(toMonths / 12))} />
+        youngest{' '}
+        <input
+          type="number"
+          min={0}
+          max={10}
+          value={Math.floor(fromMonths / 12)}
+          onChange={({ target }) => setAges(target.valueAsNumber, Math.floor(toMonths / 12))}
+        />
       </label>
       <label>
-        oldest <input type="number" min={0} max={10} value={Math.floor(toMonths / 12)} onChange={({ target }) => setAges(Math.floor(fromMonths / 12), target.valueAsNumber)} />
+        oldest{' '}
+        <input
+          type="number"
+          min={0}
+          max={10}
+          value={Math.floor(toMonths / 12)}
+          onChange={({ target }) => setAges(Math.floor(fromMonths / 12), target.valueAsNumber)}
+        />
       </label>
     </div>
   );

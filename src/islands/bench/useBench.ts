@@ -15,7 +15,12 @@ interface BenchState {
   readonly refusal: string;
 }
 
-type BenchAction = { readonly edit: Edit } | { readonly undo: true } | { readonly redo: true } | { readonly take: Session } | { readonly dismiss: true };
+type BenchAction =
+  | { readonly edit: Edit }
+  | { readonly undo: true }
+  | { readonly redo: true }
+  | { readonly take: Session }
+  | { readonly dismiss: true };
 
 const LONGEST_HISTORY = 200;
 
@@ -46,8 +51,14 @@ export function useBench({ session: initial, things, homes, seatedMinutesPerYear
 export type Bench = ReturnType<typeof useBench>;
 
 function reduce(state: BenchState, action: BenchAction): BenchState {
-  if ('undo' in action) return state.past.length === 0 ? state : goTo(state.past.at(-1)!, state.past.slice(0, -1), [state.session, ...state.future]);
-  if ('redo' in action) return state.future.length === 0 ? state : goTo(state.future[0]!, [...state.past, state.session], state.future.slice(1));
+  if ('undo' in action)
+    return state.past.length === 0
+      ? state
+      : goTo(state.past.at(-1)!, state.past.slice(0, -1), [state.session, ...state.future]);
+  if ('redo' in action)
+    return state.future.length === 0
+      ? state
+      : goTo(state.future[0]!, [...state.past, state.session], state.future.slice(1));
   if ('dismiss' in action) return { ...state, refusal: '' };
   if ('take' in action) return goTo(action.take, [...state.past, state.session], []);
   const edited = applyEdit(state.session, action.edit);

@@ -84,7 +84,8 @@ export function useKeeping({ id, session, revision, keptAt }: KeepingInput) {
   return { keeping, isKept, keepOver, goOnFrom };
 }
 
-type PutAnswer = Exclude<Keeping, { state: 'keeping' } | { state: 'kept' }> | { state: 'kept'; at: string; revision: number };
+type PutAnswer =
+  Exclude<Keeping, { state: 'keeping' } | { state: 'kept' }> | { state: 'kept'; at: string; revision: number };
 
 async function putSession(id: string, revision: number, session: Session): Promise<PutAnswer> {
   let answer: Response;
@@ -95,7 +96,11 @@ async function putSession(id: string, revision: number, session: Session): Promi
       body: JSON.stringify({ revision, session }),
     });
   } catch {
-    return { state: 'away', message: 'Footstool cannot be reached at the moment. What you wrote is still in this window and is kept as soon as it is back.' };
+    return {
+      state: 'away',
+      message:
+        'Footstool cannot be reached at the moment. What you wrote is still in this window and is kept as soon as it is back.',
+    };
   }
   if (answer.ok) {
     const kept = (await answer.json()) as { revision: number; keptAt: string };

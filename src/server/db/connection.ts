@@ -31,7 +31,8 @@ export function isDatabaseAway(error: unknown): boolean {
   for (let cause = error; cause instanceof Error; cause = (cause as { parent?: unknown }).parent ?? cause.cause) {
     if (cause.name.startsWith('SequelizeConnection') || cause.name === 'SequelizeHostNotReachableError') return true;
     const code = (cause as { code?: string }).code ?? '';
-    if (['ECONNREFUSED', 'ECONNRESET', 'EPIPE', '57P01', '57P02', '57P03', '08006', '08003'].includes(code)) return true;
+    if (['ECONNREFUSED', 'ECONNRESET', 'EPIPE', '57P01', '57P02', '57P03', '08006', '08003'].includes(code))
+      return true;
     if (/Connection terminated|server closed the connection/i.test(cause.message)) return true;
   }
   return false;

@@ -1,10 +1,12 @@
 /**
  * The address that homes can reach, without a slash at its end: FOOTSTOOL_ADDRESS when it is set, since a phone is
- * another device than the author's; otherwise the one this request came to.
+ * another device than the author's; otherwise the one the author's browser asked.
  */
 export function publicAddress(request: Request): string {
   const set = process.env.FOOTSTOOL_ADDRESS?.replace(/\/+$/, '');
-  return set || new URL(request.url).origin;
+  if (set) return set;
+  const asked = new URL(request.url);
+  return `${asked.protocol}//${request.headers.get('host') ?? asked.host}`;
 }
 
 /**

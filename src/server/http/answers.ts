@@ -5,7 +5,10 @@ import { EdgeError } from './errors.ts';
 
 /** An answer of an endpoint as JSON. */
 export function jsonAnswer(value: unknown, status = 200): Response {
-  return new Response(JSON.stringify(value), { status, headers: { 'content-type': 'application/json; charset=utf-8' } });
+  return new Response(JSON.stringify(value), {
+    status,
+    headers: { 'content-type': 'application/json; charset=utf-8' },
+  });
 }
 
 /** Runs an endpoint; whatever goes wrong becomes a JSON answer with the right status and a sentence. */
@@ -15,7 +18,10 @@ export async function answering(work: () => Promise<Response>): Promise<Response
   } catch (thrown) {
     const error = toEdgeError(thrown);
     const { problems, current, retryAfterSeconds } = error.details;
-    const answer = jsonAnswer({ code: error.code, message: describeError(error.code, error.details), problems, current }, error.status);
+    const answer = jsonAnswer(
+      { code: error.code, message: describeError(error.code, error.details), problems, current },
+      error.status,
+    );
     if (retryAfterSeconds) answer.headers.set('retry-after', String(retryAfterSeconds));
     return answer;
   }
@@ -40,7 +46,10 @@ export async function readJson(request: Request, largest = LARGEST_BODY): Promis
   try {
     return JSON.parse(text) as unknown;
   } catch (cause) {
-    throw new EdgeError('wrong-form', { cause, problems: [{ path: '$', message: `is not JSON: ${(cause as Error).message}` }] });
+    throw new EdgeError('wrong-form', {
+      cause,
+      problems: [{ path: '$', message: `is not JSON: ${(cause as Error).message}` }],
+    });
   }
 }
 

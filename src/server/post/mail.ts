@@ -30,7 +30,11 @@ class FolderMail implements Mail {
   async read(id: string): Promise<Letter | null> {
     if (!/^[0-9a-f-]{36}$/.test(id)) return null;
     try {
-      const kept = JSON.parse(await readFile(join(this.folder, `${id}.json`), 'utf8')) as { to: { address: string }[]; subject: string; text: string };
+      const kept = JSON.parse(await readFile(join(this.folder, `${id}.json`), 'utf8')) as {
+        to: { address: string }[];
+        subject: string;
+        text: string;
+      };
       return { to: kept.to[0]?.address ?? '', subject: kept.subject, text: kept.text };
     } catch (error) {
       if ((error as NodeJS.ErrnoException).code === 'ENOENT') return null;

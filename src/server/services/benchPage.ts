@@ -7,7 +7,11 @@ import { findSession, segmentFor } from './sessions.ts';
 
 /** Everything the bench works with: the session, the shelf, the homes. Five queries, however much there is. */
 export async function readBench(person: Person, id: string): Promise<BenchProps> {
-  const [kept, shelf, homes] = await Promise.all([findSession(person, id), readShelf(person.programmeId), readHomes(person.programmeId)]);
+  const [kept, shelf, homes] = await Promise.all([
+    findSession(person, id),
+    readShelf(person.programmeId),
+    readHomes(person.programmeId),
+  ]);
   const addable = (kind: Addable['kind'], key: string, title: string, about: string): Addable => ({
     kind,
     title,

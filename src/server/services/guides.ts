@@ -6,6 +6,7 @@ import { now } from '../clock.ts';
 import { ReplyPartRow, ReplyRow, tables } from '../db/models.ts';
 import { EdgeError } from '../http/errors.ts';
 import { hashToken } from '../http/secrets.ts';
+import { rememberGuide } from './recalledGuides.ts';
 
 /** What a home sees by its link. */
 export interface OpenedGuide {
@@ -46,7 +47,13 @@ export async function openGuide(token: string): Promise<OpenedGuide | null> {
   const row = rows[0];
   if (!row) return null;
   const { firstEdition, outcome, replyKey, ...opened } = row;
-  return { ...opened, hasChanged: opened.edition > firstEdition, reply: outcome && replyKey ? { outcome, replyKey } : null };
+  const guide = {
+    ...opened,
+    hasChanged: opened.edition > firstEdition,
+    reply: outcome && replyKey ? { outcome, replyKey } : null,
+  };
+  rememberGuide(token, guide);
+  return guide;
 }
 
 /**
@@ -66,18 +73,37 @@ export async function keepReply(token: string, form: ReplyForm): Promise<'kept' 
 
 async function writeReply(opened: OpenedGuide, form: ReplyForm): Promise<'kept' | 'changed' | 'same'> {
   return tables().transaction(async (transaction) => {
-    const before = await ReplyRow.findOne({ where: { linkId: opened.linkId }, transaction, lock: transaction.LOCK.UPDATE });
+    const before = await ReplyRow.findOne({
+      where: { linkId: opened.linkId },
+      transaction,
+      lock: transaction.LOCK.UPDATE,
+    });
     if (before?.replyKey === form.replyKey) return 'same';
-    const answered = { edition: opened.edition, replyKey: form.replyKey, outcome: form.outcome, note: form.note.trim(), repliedAt: now() };
-    const reply = before ? await before.update(answered, { transaction }) : await ReplyRow.create({ id: randomUUID(), linkId: opened.linkId, ...answered }, { transaction });
+    const answered = {
+      edition: opened.edition,
+      replyKey: form.replyKey,
+      outcome: form.outcome,
+      note: form.note.trim(),
+      repliedAt: now(),
+    };
+    const reply = before
+      ? await before.update(answered, { transaction })
+      : await ReplyRow.create({ id: randomUUID(), linkId: opened.linkId, ...answered }, { transaction });
     if (before) await ReplyPartRow.destroy({ where: { replyId: reply.id }, transaction });
     const parts = opened.guide.segments.flatMap((segment) => {
       const answer = form.parts.find((part) => part.segment === segment.id);
       if (!answer || (answer.minutes == null && !answer.ease)) return [];
-      return [{
-        replyId: reply.id, segment: segment.id, shelfKey: segment.kind === 'activity' ? (segment.from ?? null) : null, title: segment.title,
-        plannedMinutes: segment.minutes, minutes: answer.minutes ?? null, ease: answer.ease ?? null,
-      }];
+      return [
+        {
+          replyId: reply.id,
+          segment: segment.id,
+          shelfKey: segment.kind === 'activity' ? (segment.from ?? null) : null,
+          title: segment.title,
+          plannedMinutes: segment.minutes,
+          minutes: answer.minutes ?? null,
+          ease: answer.ease ?? null,
+        },
+      ];
     });
     await ReplyPartRow.bulkCreate(parts, { transaction });
     return before ? 'changed' : 'kept';

@@ -2,7 +2,14 @@ import { randomUUID } from 'node:crypto';
 import { Op, type Transaction } from 'sequelize';
 import type { FieldProblem } from '../../contracts/problems.ts';
 import { checkShape } from '../../contracts/problems.ts';
-import { shelfFile, type BookEntry, type HomeEntry, type SessionEntry, type SongEntry, type ThingEntry } from '../../contracts/shelfFile.ts';
+import {
+  shelfFile,
+  type BookEntry,
+  type HomeEntry,
+  type SessionEntry,
+  type SongEntry,
+  type ThingEntry,
+} from '../../contracts/shelfFile.ts';
 import { checkScript } from '../../core/script/checkScript.ts';
 import type { Segment } from '../../core/script/session.ts';
 import { describeScriptFault } from '../../messages/edits.ts';
@@ -46,7 +53,9 @@ export async function importFile(person: Person, content: unknown): Promise<Impo
     return {
       added: added + others,
       replaced: writes.length - added,
-      bySection: Object.fromEntries(Object.entries(file).map(([section, entries]) => [section, entries.length])) as ImportReport['bySection'],
+      bySection: Object.fromEntries(
+        Object.entries(file).map(([section, entries]) => [section, entries.length]),
+      ) as ImportReport['bySection'],
     };
   });
 }
@@ -77,14 +86,19 @@ function findRepeats(file: ShelfFile): FieldProblem[] {
     const first = new Map<string, number>();
     return entries.flatMap(({ key }, index) => {
       if (!first.has(key)) first.set(key, index);
-      return first.get(key) === index ? [] : [{ path: `${section}[${index}].key`, message: `“${key}” is already at ${section}[${first.get(key)}]` }];
+      return first.get(key) === index
+        ? []
+        : [{ path: `${section}[${index}].key`, message: `“${key}” is already at ${section}[${first.get(key)}]` }];
     });
   });
 }
 
 function findScriptProblems({ activities }: ShelfFile): FieldProblem[] {
   return activities.flatMap((activity, index) =>
-    checkScript(activity, activity.title).map(({ path, fault }) => ({ path: `activities[${index}].${path}`, message: describeScriptFault(fault) })),
+    checkScript(activity, activity.title).map(({ path, fault }) => ({
+      path: `activities[${index}].${path}`,
+      message: describeScriptFault(fault),
+    })),
   );
 }
 
@@ -95,7 +109,10 @@ function findMissingThings(file: ShelfFile, onShelf: readonly ThingEntry[]): Fie
   const ofActivities = file.activities.flatMap(({ needs }, index) =>
     needs.flatMap((need, needIndex) => {
       const at = `activities[${index}].needs[${needIndex}]`;
-      return [...check(need.item, `${at}.item`), ...need.swaps.flatMap(({ item }, swap) => check(item, `${at}.swaps[${swap}].item`))];
+      return [
+        ...check(need.item, `${at}.item`),
+        ...need.swaps.flatMap(({ item }, swap) => check(item, `${at}.swaps[${swap}].item`)),
+      ];
     }),
   );
   const ofHomes = file.homes.flatMap(({ things }, index) =>
@@ -107,23 +124,45 @@ function findMissingThings(file: ShelfFile, onShelf: readonly ThingEntry[]): Fie
 async function writeHomes(programmeId: string, homes: readonly HomeEntry[], transaction: Transaction): Promise<void> {
   if (homes.length === 0) return;
   const keys = [...new Set(homes.flatMap(({ things }) => things.map(({ item }) => item)))];
-  const things = await ShelfItemRow.findAll({ where: { programmeId, kind: 'thing', key: { [Op.in]: keys } }, attributes: ['id', 'key'], transaction });
+  const things = await ShelfItemRow.findAll({
+    where: { programmeId, kind: 'thing', key: { [Op.in]: keys } },
+    attributes: ['id', 'key'],
+    transaction,
+  });
   const idOf = new Map(things.map(({ id, key }) => [key, id]));
   await HomeRow.bulkCreate(
-    homes.map(({ nickname, contact, language, allergens }) => ({ id: randomUUID(), programmeId, nickname, contact, language, allergens })),
-    { updateOnDuplicate: ['contact', 'language', 'allergens'], conflictAttributes: ['programmeId', 'nickname'], transaction },
+    homes.map(({ nickname, contact, language, allergens }) => ({
+      id: randomUUID(),
+      programmeId,
+      nickname,
+      contact,
+      language,
+      allergens,
+    })),
+    {
+      updateOnDuplicate: ['contact', 'language', 'allergens'],
+      conflictAttributes: ['programmeId', 'nickname'],
+      transaction,
+    },
   );
-  const rows = await HomeRow.findAll({ where: { programmeId, nickname: { [Op.in]: homes.map(({ nickname }) => nickname) } }, transaction });
+  const rows = await HomeRow.findAll({
+    where: { programmeId, nickname: { [Op.in]: homes.map(({ nickname }) => nickname) } },
+    transaction,
+  });
   const withIds = homes.map((home) => ({ id: rows.find(({ nickname }) => nickname === home.nickname)!.id, home }));
   const homeId = { [Op.in]: withIds.map(({ id }) => id) };
   await ChildRow.destroy({ where: { homeId }, transaction });
   await HomeThingRow.destroy({ where: { homeId }, transaction });
   await ChildRow.bulkCreate(
-    withIds.flatMap(({ id, home }) => home.children.map((child, position) => ({ id: randomUUID(), homeId: id, position, ...child }))),
+    withIds.flatMap(({ id, home }) =>
+      home.children.map((child, position) => ({ id: randomUUID(), homeId: id, position, ...child })),
+    ),
     { transaction },
   );
   await HomeThingRow.bulkCreate(
-    withIds.flatMap(({ id, home }) => home.things.map(({ item, qty }) => ({ homeId: id, thingId: idOf.get(item)!, programmeId, qty }))),
+    withIds.flatMap(({ id, home }) =>
+      home.things.map(({ item, qty }) => ({ homeId: id, thingId: idOf.get(item)!, programmeId, qty })),
+    ),
     { transaction },
   );
 }
@@ -142,9 +181,16 @@ async function writeSessions(person: Person, file: ShelfFile, transaction: Trans
       const segment = segmentFor(kind, key, shelf, person);
       if (segment) return segment;
       const path = `sessions[${index}].parts[${part}].key`;
-      throw new EdgeError('wrong-input', { problems: [{ path, message: `“${key}” is neither on the shelf nor in this file` }] });
+      throw new EdgeError('wrong-input', {
+        problems: [{ path, message: `“${key}” is neither on the shelf nor in this file` }],
+      });
     });
     const { parts: _, ...session } = entry;
-    await addSession(person.programmeId, { ...session, segments: frameSegments(segments), accepted: [] }, person.userId, transaction);
+    await addSession(
+      person.programmeId,
+      { ...session, segments: frameSegments(segments), accepted: [] },
+      person.userId,
+      transaction,
+    );
   }
 }

@@ -3,7 +3,17 @@ import { calibrate, scaleQuantities } from '../../core/time/calibrate.ts';
 import { spreadOf } from '../../core/time/minutes.ts';
 import type { ActivityEntry } from '../db/repositories/shelf.ts';
 import { now } from '../clock.ts';
-import { ChildRow, GuideCopyRow, GuideLinkRow, HomeRow, MessageRow, ReplyPartRow, ReplyRow, ShelfItemRow, tables } from '../db/models.ts';
+import {
+  ChildRow,
+  GuideCopyRow,
+  GuideLinkRow,
+  HomeRow,
+  MessageRow,
+  ReplyPartRow,
+  ReplyRow,
+  ShelfItemRow,
+  tables,
+} from '../db/models.ts';
 import { readSession, isUuid, type KeptSession } from '../db/repositories/sessions.ts';
 import { evaluateMinutes } from '../../core/script/composition.ts';
 import { EdgeError } from '../http/errors.ts';
@@ -53,7 +63,13 @@ export interface PostHome {
     readonly outcome: 'done' | 'partly' | 'not';
     readonly note: string;
     readonly repliedAt: Date;
-    readonly parts: readonly { title: string; segment: string; planned: number; minutes: number | null; ease: string | null }[];
+    readonly parts: readonly {
+      title: string;
+      segment: string;
+      planned: number;
+      minutes: number | null;
+      ease: string | null;
+    }[];
   } | null;
 }
 
@@ -82,15 +98,24 @@ export async function readPost(person: Person, sessionId: string): Promise<PostD
   const links = await GuideLinkRow.findAll({
     where: { sessionId, programmeId: person.programmeId },
     include: [
-      { model: HomeRow, as: 'home', include: [{ model: ChildRow, as: 'children', separate: true, order: [['position', 'ASC']] }] },
+      {
+        model: HomeRow,
+        as: 'home',
+        include: [{ model: ChildRow, as: 'children', separate: true, order: [['position', 'ASC']] }],
+      },
       { model: GuideCopyRow, as: 'copies', separate: true, attributes: ['linkId', 'edition'] },
       { model: MessageRow, as: 'messages', separate: true },
       { model: ReplyRow, as: 'reply', include: [{ model: ReplyPartRow, as: 'parts' }] },
     ],
-    order: [[{ model: HomeRow, as: 'home' }, 'nickname', 'ASC'], ['createdAt', 'ASC']],
+    order: [
+      [{ model: HomeRow, as: 'home' }, 'nickname', 'ASC'],
+      ['createdAt', 'ASC'],
+    ],
   });
   const homes = links.map(toPostHome);
-  const keys = [...new Set(kept.session.segments.flatMap(({ kind, from }) => (kind === 'activity' && from ? [from] : [])))];
+  const keys = [
+    ...new Set(kept.session.segments.flatMap(({ kind, from }) => (kind === 'activity' && from ? [from] : []))),
+  ];
   return { kept, homes, timed: timedParts(kept, homes), corrections: await findCorrections(person, keys) };
 }
 
@@ -110,7 +135,13 @@ function toPostHome(link: GuideLinkRow): PostHome {
           outcome: link.reply.outcome,
           note: link.reply.note,
           repliedAt: link.reply.repliedAt,
-          parts: (link.reply.parts ?? []).map(({ title, segment, plannedMinutes, minutes, ease }) => ({ title, segment, planned: plannedMinutes, minutes, ease })),
+          parts: (link.reply.parts ?? []).map(({ title, segment, plannedMinutes, minutes, ease }) => ({
+            title,
+            segment,
+            planned: plannedMinutes,
+            minutes,
+            ease,
+          })),
         }
       : null,
   };
@@ -193,7 +224,9 @@ export async function listLinks(person: Person, sessionId: string): Promise<{ ho
 export async function revokeLink(person: Person, linkId: string): Promise<{ sessionId: string }> {
   requireAuthor(person);
   tables();
-  const link = isUuid(linkId) ? await GuideLinkRow.findOne({ where: { id: linkId, programmeId: person.programmeId } }) : null;
+  const link = isUuid(linkId)
+    ? await GuideLinkRow.findOne({ where: { id: linkId, programmeId: person.programmeId } })
+    : null;
   if (!link) throw new EdgeError('not-found');
   if (!link.revokedAt) await link.update({ revokedAt: now() });
   return { sessionId: link.sessionId };
@@ -213,7 +246,10 @@ export async function readLink(person: Person, linkId: string): Promise<PostedLi
   const link = isUuid(linkId)
     ? await GuideLinkRow.findOne({
         where: { id: linkId, programmeId: person.programmeId },
-        include: [{ model: HomeRow, as: 'home' }, { model: MessageRow, as: 'messages', separate: true, order: [['sentAt', 'DESC NULLS LAST']] }],
+        include: [
+          { model: HomeRow, as: 'home' },
+          { model: MessageRow, as: 'messages', separate: true, order: [['sentAt', 'DESC NULLS LAST']] },
+        ],
       })
     : null;
   if (!link) throw new EdgeError('not-found');

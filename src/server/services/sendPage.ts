@@ -21,10 +21,23 @@ export interface SendPage {
 
 /** What an author looks over before sending. */
 export async function readSendPage(person: Person, id: string): Promise<SendPage> {
-  const [kept, shelf, homes] = await Promise.all([findSession(person, id), readShelf(person.programmeId, ['thing']), readHomes(person.programmeId)]);
+  const [kept, shelf, homes] = await Promise.all([
+    findSession(person, id),
+    readShelf(person.programmeId, ['thing']),
+    readHomes(person.programmeId),
+  ]);
   const things = thingsByKey(shelf.things);
   const { session } = kept;
   const { fits, readiness } = fitHomes(session, homes, things);
-  const composed = composeSession(session, things, { seatedMinutesPerYear: person.settings.seatedMinutesPerYear, youngestMonths: session.ages.fromMonths });
-  return { kept, fits, readiness, things, stops: findAsides(session, composed, fits, things).filter(({ weight }) => weight === 'stop') };
+  const composed = composeSession(session, things, {
+    seatedMinutesPerYear: person.settings.seatedMinutesPerYear,
+    youngestMonths: session.ages.fromMonths,
+  });
+  return {
+    kept,
+    fits,
+    readiness,
+    things,
+    stops: findAsides(session, composed, fits, things).filter(({ weight }) => weight === 'stop'),
+  };
 }

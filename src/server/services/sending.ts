@@ -36,12 +36,17 @@ interface WaitingLetter {
  * Sends a session: fixes a copy for each home, gives each home its link (the one it has, or a new one), and posts a
  * message with it. Copies and links are kept together or not at all; messages follow and are marked one by one.
  */
-export async function sendSession(person: Person, request: SendRequest): Promise<{ edition: number; homes: number; failed: number }> {
+export async function sendSession(
+  person: Person,
+  request: SendRequest,
+): Promise<{ edition: number; homes: number; failed: number }> {
   requireAuthor(person);
   const [shelf, homes] = await Promise.all([readShelf(person.programmeId, ['thing']), readHomes(person.programmeId)]);
   const chosen = homes.filter(({ id }) => request.homeIds.includes(id));
   if (chosen.length !== new Set(request.homeIds).size) {
-    throw new EdgeError('wrong-input', { problems: [{ path: 'homes', message: 'names a home that is not in this programme' }] });
+    throw new EdgeError('wrong-input', {
+      problems: [{ path: 'homes', message: 'names a home that is not in this programme' }],
+    });
   }
   const { edition, letters } = await tables().transaction(async (transaction) => {
     const kept = await readSession(person.programmeId, request.sessionId, transaction);
@@ -49,7 +54,8 @@ export async function sendSession(person: Person, request: SendRequest): Promise
     if (kept.revision !== request.revision) throw new EdgeError('conflict', { current: { revision: kept.revision } });
     refuseUnready(kept.session);
     const things = thingsByKey(shelf.things);
-    const guideFor = (home: KeptHome) => composeGuide({ session: kept.session, home, things, programme: person.programme });
+    const guideFor = (home: KeptHome) =>
+      composeGuide({ session: kept.session, home, things, programme: person.programme });
     return fixCopies({ person, request, session: kept.session, homes: chosen, guideFor, transaction });
   });
   const failed = await post(letters);
@@ -59,7 +65,9 @@ export async function sendSession(person: Person, request: SendRequest): Promise
 /** A session is not sent while something in it does not come out, or it is made for a group. */
 function refuseUnready({ segments }: Session): void {
   const problems = segments.flatMap((segment, index) => [
-    ...(segment.size === 'group' ? [{ path: `segments[${index}]`, message: `“${segment.title}” is for a group and not for homes` }] : []),
+    ...(segment.size === 'group'
+      ? [{ path: `segments[${index}]`, message: `“${segment.title}” is for a group and not for homes` }]
+      : []),
     ...checkScript(segment, segment.title).map(({ path, fault }) => ({
       path: `“${segment.title}” ${path}`,
       message: describeScriptFault(fault),
@@ -77,35 +85,71 @@ interface FixInput {
   readonly transaction: Transaction;
 }
 
-async function fixCopies({ person, request, session, homes, guideFor, transaction }: FixInput): Promise<{ edition: number; letters: WaitingLetter[] }> {
+async function fixCopies({
+  person,
+  request,
+  session,
+  homes,
+  guideFor,
+  transaction,
+}: FixInput): Promise<{ edition: number; letters: WaitingLetter[] }> {
   const { sessionId, address } = request;
   const { programmeId } = person;
   const sentAt = now();
   const latest = await SendingRow.max<number, SendingRow>('edition', { where: { sessionId }, transaction });
   const edition = (latest ?? 0) + 1;
   const sendingId = randomUUID();
-  await SendingRow.create({ id: sendingId, sessionId, programmeId, edition, sentAt, sentBy: person.userId, session }, { transaction });
+  await SendingRow.create(
+    { id: sendingId, sessionId, programmeId, edition, sentAt, sentBy: person.userId, session },
+    { transaction },
+  );
   const live = await GuideLinkRow.findAll({
     where: { sessionId, revokedAt: null, homeId: { [Op.in]: homes.map(({ id }) => id) } },
     transaction,
   });
-  const links = homes.map((home) => ({ home, linkId: live.find(({ homeId }) => homeId === home.id)?.id ?? randomUUID() }));
+  const links = homes.map((home) => ({
+    home,
+    linkId: live.find(({ homeId }) => homeId === home.id)?.id ?? randomUUID(),
+  }));
   await GuideLinkRow.bulkCreate(
     links
       .filter(({ linkId }) => !live.some(({ id }) => id === linkId))
       .map(({ home, linkId }) => ({
-        id: linkId, programmeId, sessionId, homeId: home.id, tokenHash: hashToken(guideToken(linkId)), createdAt: sentAt, revokedAt: null,
+        id: linkId,
+        programmeId,
+        sessionId,
+        homeId: home.id,
+        tokenHash: hashToken(guideToken(linkId)),
+        createdAt: sentAt,
+        revokedAt: null,
       })),
     { transaction },
   );
   await GuideCopyRow.bulkCreate(
-    links.map(({ home, linkId }) => ({ linkId, sendingId, edition, guide: guideFor(home), language: home.language, sentAt })),
+    links.map(({ home, linkId }) => ({
+      linkId,
+      sendingId,
+      edition,
+      guide: guideFor(home),
+      language: home.language,
+      sentAt,
+    })),
     { transaction },
   );
-  const letters = links.map(({ home, linkId }) => writeLetter(home, session, person.programme, `${address}/g/${guideToken(linkId)}`));
+  const letters = links.map(({ home, linkId }) =>
+    writeLetter(home, session, person.programme, `${address}/g/${guideToken(linkId)}`),
+  );
   await MessageRow.bulkCreate(
     links.map(({ linkId }, index) => ({
-      id: letters[index]!.messageId, programmeId, linkId, sendingId, recipient: letters[index]!.to, subject: letters[index]!.subject, state: 'waiting', mailId: null, sentAt: null,
+      id: letters[index]!.messageId,
+      programmeId,
+      linkId,
+      sendingId,
+      recipient: letters[index]!.to,
+      subject: letters[index]!.subject,
+      state: 'waiting',
+      mailId: null,
+      sentAt: null,
     })),
     { transaction },
   );
@@ -130,7 +174,10 @@ async function post(letters: readonly WaitingLetter[]): Promise<number> {
     try {
       const mailId = letter.to ? await service.send(letter) : null;
       if (mailId === null) failed += 1;
-      await MessageRow.update({ state: mailId === null ? 'failed' : 'sent', mailId, sentAt: now() }, { where: { id: messageId } });
+      await MessageRow.update(
+        { state: mailId === null ? 'failed' : 'sent', mailId, sentAt: now() },
+        { where: { id: messageId } },
+      );
     } catch (error) {
       failed += 1;
       log.warn({ err: error, messageId }, 'a letter could not be posted');

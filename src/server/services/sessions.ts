@@ -40,7 +40,10 @@ function readingPace({ settings }: Pick<Person, 'settings'>) {
 export async function startSession(person: Person, form: StartForm): Promise<string> {
   requireAuthor(person);
   const shelf = await readShelf(person.programmeId, ['book', 'song']);
-  const middle = [form.book && segmentFor('book', form.book, shelf, person), form.song && segmentFor('song', form.song, shelf, person)];
+  const middle = [
+    form.book && segmentFor('book', form.book, shelf, person),
+    form.song && segmentFor('song', form.song, shelf, person),
+  ];
   return addSession(
     person.programmeId,
     {
@@ -79,10 +82,15 @@ export async function keepSession(
   requireAuthor(person);
   const checked = checkShape(keptSession, body.session, 'session');
   if (!checked.ok) throw new EdgeError('wrong-input', { problems: checked.problem });
-  if (!Number.isInteger(body.revision)) throw new EdgeError('wrong-input', { problems: [{ path: 'revision', message: 'must be a whole number' }] });
+  if (!Number.isInteger(body.revision))
+    throw new EdgeError('wrong-input', { problems: [{ path: 'revision', message: 'must be a whole number' }] });
   const session = checked.value as unknown as Session;
   refuseWrongDials(session);
-  const kept = await replaceSession(person.programmeId, { id, revision: body.revision as number, session }, person.userId);
+  const kept = await replaceSession(
+    person.programmeId,
+    { id, revision: body.revision as number, session },
+    person.userId,
+  );
   if (kept) return kept;
   const current = await findSession(person, id);
   throw new EdgeError('conflict', { current: { ...current, keptBy: await lastKeptBy(id) } });

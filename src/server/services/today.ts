@@ -23,7 +23,12 @@ export async function readToday(person: Person): Promise<TodayPage> {
   return {
     today: day,
     due: dueItems({
-      sessions: sessions.map((kept) => ({ id: kept.id, session: kept.session, keptAt: kept.keptAt, sentAt: sentAt.get(kept.id) ?? null })),
+      sessions: sessions.map((kept) => ({
+        id: kept.id,
+        session: kept.session,
+        keptAt: kept.keptAt,
+        sentAt: sentAt.get(kept.id) ?? null,
+      })),
       today: day,
       weekend,
       closed,

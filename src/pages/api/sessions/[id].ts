@@ -4,7 +4,8 @@ import { EdgeError } from '../../../server/http/errors.ts';
 import { findSession, keepSession } from '../../../server/services/sessions.ts';
 
 /** A session as it was last kept. */
-export const GET: APIRoute = ({ locals, params }) => answering(async () => jsonAnswer(await findSession(locals.person!, params.id!)));
+export const GET: APIRoute = ({ locals, params }) =>
+  answering(async () => jsonAnswer(await findSession(locals.person!, params.id!)));
 
 /** Keeps a session that the bench sends, if nobody kept a newer one. */
 export const PUT: APIRoute = ({ locals, params, request }) =>

@@ -15,7 +15,12 @@ export async function readHomes(programmeId: string, transaction?: Transaction):
     where: { programmeId },
     include: [
       { model: ChildRow, as: 'children', separate: true, order: [['position', 'ASC']] },
-      { model: HomeThingRow, as: 'things', separate: true, include: [{ model: ShelfItemRow, as: 'thing', attributes: ['key'] }] },
+      {
+        model: HomeThingRow,
+        as: 'things',
+        separate: true,
+        include: [{ model: ShelfItemRow, as: 'thing', attributes: ['key'] }],
+      },
     ],
     order: [['nickname', 'ASC']],
     transaction,
@@ -30,7 +35,11 @@ function toHome(row: HomeRow): KeptHome {
     contact: row.contact,
     language: row.language,
     allergens: row.allergens,
-    children: (row.children ?? []).map(({ nickname, birthMonth, loves }) => ({ nickname, birthMonth, loves: loves || undefined })),
+    children: (row.children ?? []).map(({ nickname, birthMonth, loves }) => ({
+      nickname,
+      birthMonth,
+      loves: loves || undefined,
+    })),
     stock: (row.things ?? []).map(({ thing, qty }) => ({ item: thing!.key, qty })),
   };
 }

@@ -17,7 +17,10 @@ export async function readSessions(programmeId: string, from?: string): Promise<
   tables();
   const rows = await SessionRow.findAll({
     where: { programmeId, ...(from && { heldOn: { [Op.gte]: from } }) },
-    order: [['heldOn', 'ASC'], ['title', 'ASC']],
+    order: [
+      ['heldOn', 'ASC'],
+      ['title', 'ASC'],
+    ],
   });
   return rows.map(toKeptSession);
 }
@@ -26,15 +29,26 @@ export async function readSessions(programmeId: string, from?: string): Promise<
 export async function readSession(programmeId: string, id: string, lock?: Transaction): Promise<KeptSession | null> {
   tables();
   if (!isUuid(id)) return null;
-  const row = await SessionRow.findOne({ where: { id, programmeId }, ...(lock && { transaction: lock, lock: lock.LOCK.UPDATE }) });
+  const row = await SessionRow.findOne({
+    where: { id, programmeId },
+    ...(lock && { transaction: lock, lock: lock.LOCK.UPDATE }),
+  });
   return row ? toKeptSession(row) : null;
 }
 
 /** Adds a session; gives its id. */
-export async function addSession(programmeId: string, session: Session, userId: string | null, transaction?: Transaction): Promise<string> {
+export async function addSession(
+  programmeId: string,
+  session: Session,
+  userId: string | null,
+  transaction?: Transaction,
+): Promise<string> {
   tables();
   const id = randomUUID();
-  await SessionRow.create({ id, programmeId, revision: 1, ...toColumns(session), keptAt: now(), keptBy: userId }, { transaction });
+  await SessionRow.create(
+    { id, programmeId, revision: 1, ...toColumns(session), keptAt: now(), keptBy: userId },
+    { transaction },
+  );
   return id;
 }
 

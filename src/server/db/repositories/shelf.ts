@@ -25,7 +25,10 @@ export interface Shelf {
 }
 
 /** Everything on a programme's shelf that is not retired, by title, in one query. */
-export async function readShelf(programmeId: string, kinds: readonly ShelfKind[] = ['book', 'song', 'activity', 'thing']): Promise<Shelf> {
+export async function readShelf(
+  programmeId: string,
+  kinds: readonly ShelfKind[] = ['book', 'song', 'activity', 'thing'],
+): Promise<Shelf> {
   tables();
   const rows = await ShelfItemRow.findAll({
     where: { programmeId, kind: { [Op.in]: [...kinds] }, retiredAt: null },
@@ -43,7 +46,12 @@ export async function readShelfItem(programmeId: string, kind: ShelfKind, key: s
 
 /** Things by key, as quantities, swaps and cautions need them. */
 export function thingsByKey(things: readonly ThingEntry[]): ThingsByKey {
-  return Object.fromEntries(things.map(({ key, one, many, traits, sizeMm, allergens }): [string, Thing] => [key, { key, one, many, traits, sizeMm, allergens }]));
+  return Object.fromEntries(
+    things.map(({ key, one, many, traits, sizeMm, allergens }): [string, Thing] => [
+      key,
+      { key, one, many, traits, sizeMm, allergens },
+    ]),
+  );
 }
 
 export interface ShelfWrite {
@@ -54,7 +62,11 @@ export interface ShelfWrite {
 }
 
 /** Adds items, or replaces those with the same key; gives how many were new. */
-export async function writeShelfItems(programmeId: string, items: readonly ShelfWrite[], transaction: Transaction): Promise<number> {
+export async function writeShelfItems(
+  programmeId: string,
+  items: readonly ShelfWrite[],
+  transaction: Transaction,
+): Promise<number> {
   tables();
   const known = await ShelfItemRow.findAll({
     where: { programmeId, key: { [Op.in]: items.map(({ key }) => key) } },
@@ -64,7 +76,11 @@ export async function writeShelfItems(programmeId: string, items: readonly Shelf
   const isKnown = new Set(known.map(({ kind, key }) => `${kind}/${key}`));
   await ShelfItemRow.bulkCreate(
     items.map((item) => ({ id: randomUUID(), programmeId, retiredAt: null, minutesCorrectedAt: null, ...item })),
-    { updateOnDuplicate: ['title', 'body', 'retiredAt'], conflictAttributes: ['programmeId', 'kind', 'key'], transaction },
+    {
+      updateOnDuplicate: ['title', 'body', 'retiredAt'],
+      conflictAttributes: ['programmeId', 'kind', 'key'],
+      transaction,
+    },
   );
   return items.filter(({ kind, key }) => !isKnown.has(`${kind}/${key}`)).length;
 }

@@ -1,0 +1,44 @@
+import astro from 'eslint-plugin-astro';
+import reactHooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+const CLOCKS_AND_CHANCE = [
+  { object: 'Date', property: 'now', message: 'The clock is an argument here.' },
+  { object: 'Math', property: 'random', message: 'Chance is a seed, and an argument here.' },
+];
+
+export default tseslint.config(
+  { ignores: ['dist', '.astro', '.data', 'node_modules', 'tests/tools/violating', 'test-results', 'public'] },
+  ...tseslint.configs.recommended,
+  ...astro.configs.recommended,
+  {
+    rules: {
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      'no-console': 'error',
+      'no-eval': 'error',
+      'max-lines': ['error', 300],
+    },
+  },
+  {
+    files: ['src/core/**/*.ts'],
+    rules: {
+      'no-restricted-properties': ['error', ...CLOCKS_AND_CHANCE],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'The clock is an argument here.',
+        },
+      ],
+      'no-restricted-globals': ['error', 'process', 'fetch', 'window', 'document', 'setTimeout'],
+    },
+  },
+  {
+    files: ['src/islands/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': reactHooks },
+    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+  },
+  { files: ['tests/**/*.ts', 'src/cli/**/*.ts'], rules: { 'no-console': 'off' } },
+  { files: ['src/server/db/models.ts'], rules: { 'max-lines': 'off' } },
+  { files: ['src/env.d.ts'], rules: { '@typescript-eslint/triple-slash-reference': 'off' } },
+);

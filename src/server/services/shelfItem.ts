@@ -1,0 +1,48 @@
+import { composeSegment, templateScope, type ComposedSegment } from '../../core/script/composition.ts';
+import type { Segment, ThingsByKey } from '../../core/script/session.ts';
+import { today } from '../clock.ts';
+import { readSession, readSessions, replaceSession, type KeptSession } from '../db/repositories/sessions.ts';
+import { readShelf, thingsByKey, type Shelf } from '../db/repositories/shelf.ts';
+import { EdgeError } from '../http/errors.ts';
+import { requireAuthor, type Person } from './person.ts';
+import { segmentFor } from './sessions.ts';
+
+export interface ShelfItemPage {
+  readonly segment: Segment;
+  readonly composed: ComposedSegment;
+  readonly things: ThingsByKey;
+  readonly shelf: Shelf;
+  /** Sessions it can be put into. */
+  readonly sessions: readonly KeptSession[];
+}
+
+/** A book, song or activity as it would stand in a session. */
+export async function readShelfItemPage(person: Person, kind: string, key: string): Promise<ShelfItemPage> {
+  const [shelf, sessions] = await Promise.all([
+    readShelf(person.programmeId),
+    readSessions(person.programmeId, today()),
+  ]);
+  const segment = segmentFor(kind, key, shelf, person);
+  if (!segment || !['book', 'song', 'activity'].includes(kind)) throw new EdgeError('not-found');
+  const things = thingsByKey(shelf.things);
+  return { segment, composed: composeSegment(segment, templateScope(segment, things)), things, shelf, sessions };
+}
+
+/** Puts something from the shelf into a session, before its goodbye. */
+export async function putIntoSession(
+  person: Person,
+  { kind, key, sessionId }: { kind: string; key: string; sessionId: string },
+): Promise<void> {
+  requireAuthor(person);
+  const [shelf, kept] = await Promise.all([readShelf(person.programmeId), readSession(person.programmeId, sessionId)]);
+  const segment = segmentFor(kind, key, shelf, person);
+  if (!segment || !kept) throw new EdgeError('not-found');
+  const { segments } = kept.session;
+  const closing = segments.findIndex((part) => part.kind === 'closing');
+  const session = {
+    ...kept.session,
+    segments: segments.toSpliced(closing < 0 ? segments.length : closing, 0, segment),
+  };
+  const replaced = await replaceSession(person.programmeId, { ...kept, session }, person.userId);
+  if (!replaced) throw new EdgeError('conflict');
+}

@@ -1,0 +1,78 @@
+import MiniSearch from 'minisearch';
+import { skillWords } from '../../messages/skills.ts';
+import { readShelf, type Shelf, type ShelfKind } from '../db/repositories/shelf.ts';
+import type { Person } from './person.ts';
+
+/** What a row of the shelf shows of a book, song, activity or thing. */
+export interface ShelfRow {
+  readonly key: string;
+  readonly title: string;
+  readonly about: string;
+  readonly skills: string;
+  readonly facts: string;
+}
+
+/** The rows of one kind, best match first when words are given. One query. */
+export async function readShelfRows(
+  person: Person,
+  kind: ShelfKind,
+  words: string,
+): Promise<{ rows: ShelfRow[]; total: number }> {
+  const shelf = await readShelf(person.programmeId, [kind]);
+  const rows = rowsOf(shelf, kind);
+  if (words.trim() === '') return { rows, total: rows.length };
+  const index = new MiniSearch<ShelfRow>({
+    idField: 'key',
+    fields: ['title', 'about', 'skills', 'facts'],
+    searchOptions: { prefix: true, fuzzy: 0.2, boost: { title: 2 } },
+  });
+  index.addAll(rows);
+  const byKey = new Map(rows.map((row) => [row.key, row]));
+  return { rows: index.search(words.slice(0, 200)).map(({ id }) => byKey.get(id as string)!), total: rows.length };
+}
+
+function rowsOf(shelf: Shelf, kind: ShelfKind): ShelfRow[] {
+  const list = (keys: readonly string[]) => keys.map(skillWords).join(', ');
+  const years = ({ fromMonths, toMonths }: { fromMonths: number; toMonths: number }) =>
+    `${Math.floor(fromMonths / 12)} to ${Math.floor(toMonths / 12)} years`;
+  switch (kind) {
+    case 'activity':
+      return shelf.activities.map(({ key, title, idea, skills, themes, ages, where, size }) => ({
+        key,
+        title,
+        about: idea,
+        skills: list(skills),
+        facts: [years(ages), where, list(themes), size === 'group' && 'for a group'].filter(Boolean).join(' · '),
+      }));
+    case 'book':
+      return shelf.books.map(({ key, title, maker, summary, skills, words, features, themes }) => ({
+        key,
+        title,
+        about: `${summary} ${maker}.`,
+        skills: list(skills),
+        facts: `${words} words · ${list(features)} · ${list(themes)}`,
+      }));
+    case 'song':
+      return shelf.songs.map(({ key, title, tune, actions, skills, themes }) => ({
+        key,
+        title,
+        about: `To the tune of “${tune}”. ${actions}`,
+        skills: list(skills),
+        facts: list(themes),
+      }));
+    case 'thing':
+      return shelf.things.map(({ key, one, many, traits, sizeMm, usualQty, common, allergens }) => ({
+        key,
+        title: many,
+        about: one,
+        skills: list(traits),
+        facts: [
+          sizeMm && `${sizeMm} mm`,
+          `about ${usualQty} in ${Math.round(common * 10)} of 10 homes`,
+          allergens.length > 0 && `may hold ${allergens.join(', ')}`,
+        ]
+          .filter(Boolean)
+          .join(' · '),
+      }));
+  }
+}
