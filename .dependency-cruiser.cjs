@@ -17,7 +17,6 @@ module.exports = {
     tsPreCompilationDeps: true,
     tsConfig: { fileName: 'tsconfig.json' },
     doNotFollow: { path: 'node_modules' },
-    extensions: ['.ts', '.tsx', '.js', '.mjs'],
     enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'node', 'types', 'default'], extensions: ['.ts', '.tsx', '.js', '.mjs', '.d.ts'] },
   },
 };

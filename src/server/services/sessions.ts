@@ -8,7 +8,7 @@ import type { Segment, Session, Triple } from '../../core/script/session.ts';
 import { describeEditProblem } from '../../messages/edits.ts';
 import { CLOSING_LINES, FRAMING, OPENING_LINES } from '../../messages/framing.ts';
 import { readShelf, type Shelf } from '../db/repositories/shelf.ts';
-import { addSession, lastKeptBy, readSession, replaceSession, type KeptSession } from '../db/repositories/sessions.ts';
+import { addSession, lastKeptBy, readSession, readSessions, replaceSession, type KeptSession } from '../db/repositories/sessions.ts';
 import { EdgeError } from '../http/errors.ts';
 import { requireAuthor, type Person } from './person.ts';
 
@@ -34,6 +34,11 @@ function activitySegment(entry: Shelf['activities'][number], id: string): Segmen
 
 function readingPace({ settings }: Pick<Person, 'settings'>) {
   return settings.pace as unknown as Parameters<typeof segmentFromBook>[2];
+}
+
+/** What a session may start from. */
+export function listBooksAndSongs(person: Person): Promise<Shelf> {
+  return readShelf(person.programmeId, ['book', 'song']);
 }
 
 /** A new session from the start form: a hello, the book, the song if there is one, and a goodbye. Gives its id. */
@@ -64,6 +69,11 @@ export function frameSegments(middle: readonly Segment[]): Segment[] {
   const opening = { ...plainSegment(randomUUID(), 'opening', 'Hello', [1, 2, 3]), lines: OPENING_LINES };
   const closing = { ...plainSegment(randomUUID(), 'closing', 'Goodbye', [1, 2, 3]), lines: CLOSING_LINES };
   return [opening, ...middle, closing];
+}
+
+/** All sessions of the programme, by day. */
+export function listSessions(person: Person): Promise<KeptSession[]> {
+  return readSessions(person.programmeId);
 }
 
 /** One session; an error when it is not this programme's. */

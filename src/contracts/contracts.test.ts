@@ -1,0 +1,85 @@
+import assert from 'node:assert/strict';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { test } from 'node:test';
+import { checkScript } from '../core/script/checkScript.ts';
+import { CALCULATIONS } from './calc/calculations.ts';
+import { CalcInputError } from './calc/calculation.ts';
+import { checkForm, checkShape } from './problems.ts';
+import { replyForm } from './reply.ts';
+import { shelfFile } from './shelfFile.ts';
+
+const ROOT = join(import.meta.dirname, '../..');
+const CASES = join(ROOT, 'tests/contract/cases');
+const DEMO = join(ROOT, 'demo');
+
+for (const file of readdirSync(CASES)) {
+  const name = file.replace('.jsonl', '');
+  test(`calc ${name} answers its cases`, async () => {
+    const cases = readFileSync(join(CASES, file), 'utf8').trim().split('\n').map((line) => JSON.parse(line) as { in: unknown; out: Record<string, unknown> });
+    for (const { in: input, out } of cases) {
+      const answer = (await CALCULATIONS.get(name)!(input)) as Record<string, unknown>;
+      const fixed = JSON.parse(JSON.stringify(answer, Object.keys(flatKeys(out)))) as unknown;
+      assert.deepEqual(fixed, out);
+    }
+  });
+}
+
+/** The names of all fields in a value: further ones in an answer are welcome and not compared. */
+function flatKeys(value: unknown): Record<string, true> {
+  if (typeof value !== 'object' || value === null) return {};
+  const keys = Array.isArray(value) ? {} : Object.fromEntries(Object.keys(value).map((key) => [key, true as const]));
+  return Object.assign(keys, ...Object.values(value).map(flatKeys)) as Record<string, true>;
+}
+
+const WRONG: readonly [string, unknown, RegExp][] = [
+  ['pots', { from: 3, to: 1 }, /^to: /],
+  ['pots', { from: '3', to: 5 }, /^from: /],
+  ['run-sheet', { children: [], seatedMinutesPerYear: 3, segments: [{ id: 'a', posture: 'seated', who: 'together', minutes: [5, 3, 9] }] }, /^segments\[0\]\.minutes: /],
+  ['run-sheet', { children: [], seatedMinutesPerYear: 3, segments: [{ id: 'a', posture: 'lying', who: 'together', minutes: [1, 2, 3] }] }, /^segments\[0\]\.posture: /],
+  ['materials', { children: 1, segments: [{ id: 'a', dials: { n: 1 }, needs: [{ item: 'lid', qty: 'n/0', per: 'home', use: 'lasting' }] }] }, /^segments\[0\]\.needs\[0\]\.qty: .*lid/],
+  ['swaps', { youngestMonths: 30, needs: [{ id: 'a', segment: 's', qty: 1, use: 'lasting', options: [{ item: 'x', fit: 2 }] }], stock: [] }, /^needs\[0\]\.options\[0\]\.fit: /],
+  ['coins', { purse: { '0': 3 }, pay: 5 }, /^purse\["0"\]: /],
+  ['coins', { purse: { '5': 1_000_000 }, pay: 5 }, /^purse\["5"\]: /],
+  ['change', { price: 50, tender: 20, till: {} }, /^tender: /],
+  ['back-plan', { on: '2027-02-30', weekend: [], closed: [], today: '2027-01-01', tasks: [] }, /^on: /],
+  ['back-plan', { on: '2027-02-03', weekend: [1, 2, 3, 4, 5, 6, 7], closed: [], today: '2027-01-01', tasks: [{ id: 'a', workingDays: 1 }] }, /^weekend: /],
+  ['read-aloud', [], /^\$: /],
+];
+for (const [name, input, message] of WRONG) {
+  test(`calc ${name} refuses ${JSON.stringify(input).slice(0, 70)} and names the place`, async () => {
+    await assert.rejects(async () => CALCULATIONS.get(name)!(input), (error: Error) => error instanceof CalcInputError && message.test(error.message));
+  });
+}
+
+test('the demo files are in the open format, and every script in them comes out', () => {
+  for (const file of readdirSync(DEMO).filter((name) => name !== 'replies.json')) {
+    const content = JSON.parse(readFileSync(join(DEMO, file), 'utf8')) as Record<string, unknown>;
+    const checked = checkShape(shelfFile, content);
+    assert.ok(checked.ok, `${file}: ${JSON.stringify(checked)}`);
+    for (const activity of (content.activities ?? []) as Parameters<typeof checkScript>[0][]) {
+      assert.deepEqual(checkScript(activity, file), []);
+    }
+  }
+});
+
+test('a wrong field of a file is named with its place', () => {
+  const thing = { key: 'lid', one: 'lid', many: 'lids', traits: [], allergens: [], usualQty: 3, common: 1 };
+  const problems = (change: object) => {
+    const checked = checkShape(shelfFile, { format: 'footstool', version: 1, things: [thing, { ...thing, ...change }] });
+    assert.ok(!checked.ok);
+    return checked.problem.map(({ path, message }) => `${path} ${message}`);
+  };
+  assert.deepEqual(problems({ colour: 'red' }), ['things[1] has fields that are not known: colour']);
+  assert.match(problems({ common: 'often' })[0]!, /^things\[1\]\.common must be a `number` type/);
+  assert.match(problems({ traits: ['shiny'] })[0]!, /^things\[1\]\.traits\[0\] is not a trait/);
+});
+
+test('a reply may leave everything out but whether it was done', () => {
+  const key = '7a561a4b-172c-4ef4-a14b-234ebf4a5305';
+  const empty = checkForm(replyForm, { replyKey: key, outcome: 'done', note: '', parts: [{ segment: 'a', minutes: '', ease: '' }] });
+  assert.ok(empty.ok);
+  assert.deepEqual(empty.value.parts, [{ segment: 'a', minutes: null, ease: null }]);
+  assert.equal(checkForm(replyForm, { replyKey: key, outcome: '', note: '' }).ok, false);
+  assert.equal(checkForm(replyForm, { replyKey: key, outcome: 'done', parts: [{ segment: 'a', minutes: '900', ease: '' }] }).ok, false);
+});
