@@ -16,7 +16,10 @@ const DEMO = join(ROOT, 'demo');
 for (const file of readdirSync(CASES)) {
   const name = file.replace('.jsonl', '');
   test(`calc ${name} answers its cases`, async () => {
-    const cases = readFileSync(join(CASES, file), 'utf8').trim().split('\n').map((line) => JSON.parse(line) as { in: unknown; out: Record<string, unknown> });
+    const cases = readFileSync(join(CASES, file), 'utf8')
+      .trim()
+      .split('\n')
+      .map((line) => JSON.parse(line) as { in: unknown; out: Record<string, unknown> });
     for (const { in: input, out } of cases) {
       const answer = (await CALCULATIONS.get(name)!(input)) as Record<string, unknown>;
       const fixed = JSON.parse(JSON.stringify(answer, Object.keys(flatKeys(out)))) as unknown;
@@ -35,20 +38,64 @@ function flatKeys(value: unknown): Record<string, true> {
 const WRONG: readonly [string, unknown, RegExp][] = [
   ['pots', { from: 3, to: 1 }, /^to: /],
   ['pots', { from: '3', to: 5 }, /^from: /],
-  ['run-sheet', { children: [], seatedMinutesPerYear: 3, segments: [{ id: 'a', posture: 'seated', who: 'together', minutes: [5, 3, 9] }] }, /^segments\[0\]\.minutes: /],
-  ['run-sheet', { children: [], seatedMinutesPerYear: 3, segments: [{ id: 'a', posture: 'lying', who: 'together', minutes: [1, 2, 3] }] }, /^segments\[0\]\.posture: /],
-  ['materials', { children: 1, segments: [{ id: 'a', dials: { n: 1 }, needs: [{ item: 'lid', qty: 'n/0', per: 'home', use: 'lasting' }] }] }, /^segments\[0\]\.needs\[0\]\.qty: .*lid/],
-  ['swaps', { youngestMonths: 30, needs: [{ id: 'a', segment: 's', qty: 1, use: 'lasting', options: [{ item: 'x', fit: 2 }] }], stock: [] }, /^needs\[0\]\.options\[0\]\.fit: /],
+  [
+    'run-sheet',
+    {
+      children: [],
+      seatedMinutesPerYear: 3,
+      segments: [{ id: 'a', posture: 'seated', who: 'together', minutes: [5, 3, 9] }],
+    },
+    /^segments\[0\]\.minutes: /,
+  ],
+  [
+    'run-sheet',
+    {
+      children: [],
+      seatedMinutesPerYear: 3,
+      segments: [{ id: 'a', posture: 'lying', who: 'together', minutes: [1, 2, 3] }],
+    },
+    /^segments\[0\]\.posture: /,
+  ],
+  [
+    'materials',
+    {
+      children: 1,
+      segments: [{ id: 'a', dials: { n: 1 }, needs: [{ item: 'lid', qty: 'n/0', per: 'home', use: 'lasting' }] }],
+    },
+    /^segments\[0\]\.needs\[0\]\.qty: .*lid/,
+  ],
+  [
+    'swaps',
+    {
+      youngestMonths: 30,
+      needs: [{ id: 'a', segment: 's', qty: 1, use: 'lasting', options: [{ item: 'x', fit: 2 }] }],
+      stock: [],
+    },
+    /^needs\[0\]\.options\[0\]\.fit: /,
+  ],
   ['coins', { purse: { '0': 3 }, pay: 5 }, /^purse\["0"\]: /],
   ['coins', { purse: { '5': 1_000_000 }, pay: 5 }, /^purse\["5"\]: /],
   ['change', { price: 50, tender: 20, till: {} }, /^tender: /],
   ['back-plan', { on: '2027-02-30', weekend: [], closed: [], today: '2027-01-01', tasks: [] }, /^on: /],
-  ['back-plan', { on: '2027-02-03', weekend: [1, 2, 3, 4, 5, 6, 7], closed: [], today: '2027-01-01', tasks: [{ id: 'a', workingDays: 1 }] }, /^weekend: /],
+  [
+    'back-plan',
+    {
+      on: '2027-02-03',
+      weekend: [1, 2, 3, 4, 5, 6, 7],
+      closed: [],
+      today: '2027-01-01',
+      tasks: [{ id: 'a', workingDays: 1 }],
+    },
+    /^weekend: /,
+  ],
   ['read-aloud', [], /^\$: /],
 ];
 for (const [name, input, message] of WRONG) {
   test(`calc ${name} refuses ${JSON.stringify(input).slice(0, 70)} and names the place`, async () => {
-    await assert.rejects(async () => CALCULATIONS.get(name)!(input), (error: Error) => error instanceof CalcInputError && message.test(error.message));
+    await assert.rejects(
+      async () => CALCULATIONS.get(name)!(input),
+      (error: Error) => error instanceof CalcInputError && message.test(error.message),
+    );
   });
 }
 
@@ -66,7 +113,11 @@ test('the demo files are in the open format, and every script in them comes out'
 test('a wrong field of a file is named with its place', () => {
   const thing = { key: 'lid', one: 'lid', many: 'lids', traits: [], allergens: [], usualQty: 3, common: 1 };
   const problems = (change: object) => {
-    const checked = checkShape(shelfFile, { format: 'footstool', version: 1, things: [thing, { ...thing, ...change }] });
+    const checked = checkShape(shelfFile, {
+      format: 'footstool',
+      version: 1,
+      things: [thing, { ...thing, ...change }],
+    });
     assert.ok(!checked.ok);
     return checked.problem.map(({ path, message }) => `${path} ${message}`);
   };
@@ -77,9 +128,17 @@ test('a wrong field of a file is named with its place', () => {
 
 test('a reply may leave everything out but whether it was done', () => {
   const key = '7a561a4b-172c-4ef4-a14b-234ebf4a5305';
-  const empty = checkForm(replyForm, { replyKey: key, outcome: 'done', note: '', parts: [{ segment: 'a', minutes: '', ease: '' }] });
+  const empty = checkForm(replyForm, {
+    replyKey: key,
+    outcome: 'done',
+    note: '',
+    parts: [{ segment: 'a', minutes: '', ease: '' }],
+  });
   assert.ok(empty.ok);
   assert.deepEqual(empty.value.parts, [{ segment: 'a', minutes: null, ease: null }]);
   assert.equal(checkForm(replyForm, { replyKey: key, outcome: '', note: '' }).ok, false);
-  assert.equal(checkForm(replyForm, { replyKey: key, outcome: 'done', parts: [{ segment: 'a', minutes: '900', ease: '' }] }).ok, false);
+  assert.equal(
+    checkForm(replyForm, { replyKey: key, outcome: 'done', parts: [{ segment: 'a', minutes: '900', ease: '' }] }).ok,
+    false,
+  );
 });

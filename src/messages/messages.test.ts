@@ -30,7 +30,10 @@ test('no language leaves English in its place', () => {
   const { fetch, next, back, gone, thanks } = guideWords('en');
   for (const language of ['es', 'ar'] as const) {
     const words = guideWords(language);
-    assert.deepEqual([fetch, next, back, gone, thanks].filter((english) => Object.values(words).includes(english)), []);
+    assert.deepEqual(
+      [fetch, next, back, gone, thanks].filter((english) => Object.values(words).includes(english)),
+      [],
+    );
   }
 });
 

@@ -23,8 +23,12 @@ function cruise(folder: string): CruiseResult {
 
 /** dependency-cruiser does not read .astro files; their imports are looked through here. */
 function pagesThatReachPastServices(): string[] {
-  const pages = readdirSync(resolve(ROOT, 'src'), { recursive: true, encoding: 'utf8' }).filter((path) => path.endsWith('.astro'));
-  return pages.filter((path) => /from '[^']*server\/db\/(models|migrations|repositories)/.test(readFileSync(resolve(ROOT, 'src', path), 'utf8')));
+  const pages = readdirSync(resolve(ROOT, 'src'), { recursive: true, encoding: 'utf8' }).filter((path) =>
+    path.endsWith('.astro'),
+  );
+  return pages.filter((path) =>
+    /from '[^']*server\/db\/(models|migrations|repositories)/.test(readFileSync(resolve(ROOT, 'src', path), 'utf8')),
+  );
 }
 
 const fixture = cruise('tests/tools/violating/src').summary.violations;
@@ -41,5 +45,7 @@ if (own < FEWEST_MODULES) {
 const pages = pagesThatReachPastServices();
 for (const page of pages) console.error(`boundaries: pages-ask-services: ${page} imports from src/server/db`);
 for (const { rule, from, to } of summary.violations) console.error(`boundaries: ${rule.name}: ${from} → ${to}`);
-console.log(`boundaries: ${own} modules read, ${summary.violations.length} violations; the violating fixture was caught`);
+console.log(
+  `boundaries: ${own} modules read, ${summary.violations.length} violations; the violating fixture was caught`,
+);
 process.exit(summary.violations.length + pages.length > 0 ? 1 : 0);

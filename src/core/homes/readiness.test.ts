@@ -5,7 +5,10 @@ import { CAUTION_RULES, findCautions, youngestAllowedMonths } from '../cautions/
 import type { StockedNeed } from '../materials/swaps.ts';
 import { checkReadiness } from './readiness.ts';
 
-const options = [{ item: 'lid', fit: 1 }, { item: 'bean', fit: 0.6, minMonths: 36 }];
+const options = [
+  { item: 'lid', fit: 1 },
+  { item: 'bean', fit: 0.6, minMonths: 36 },
+];
 const need: StockedNeed = { id: 'n1', segment: 's1', qty: 12, use: 'lasting', options };
 
 test('homes are ready, swap, or lack something; kits hold what the youngest may have', () => {
@@ -15,19 +18,44 @@ test('homes are ready, swap, or lack something; kits hold what the youngest may 
     { id: 'old', youngestMonths: 40, stock: [] },
   ];
   const readiness = checkReadiness([need, beanFirst], homes);
-  assert.deepEqual(readiness.homes.map(({ state, missing }) => [state, missing]), [['short', ['n1', 'n2']], ['short', ['n1', 'n2']]]);
-  assert.deepEqual(readiness.kit, [{ item: 'bean', qty: 12 }, { item: 'lid', qty: 36 }]);
+  assert.deepEqual(
+    readiness.homes.map(({ state, missing }) => [state, missing]),
+    [
+      ['short', ['n1', 'n2']],
+      ['short', ['n1', 'n2']],
+    ],
+  );
+  assert.deepEqual(readiness.kit, [
+    { item: 'bean', qty: 12 },
+    { item: 'lid', qty: 36 },
+  ]);
 });
 
 test('of equally good answers the one as written is taken', () => {
-  const even: StockedNeed = { ...need, options: [{ item: 'lid', fit: 0.8 }, { item: 'bean', fit: 0.8 }] };
-  const stock = [{ item: 'bean', qty: 50 }, { item: 'lid', qty: 50 }];
-  assert.equal(checkReadiness([even, { ...even, id: 'n2', segment: 's2' }], [{ id: 'h', youngestMonths: 40, stock }]).ready, 1);
+  const even: StockedNeed = {
+    ...need,
+    options: [
+      { item: 'lid', fit: 0.8 },
+      { item: 'bean', fit: 0.8 },
+    ],
+  };
+  const stock = [
+    { item: 'bean', qty: 50 },
+    { item: 'lid', qty: 50 },
+  ];
+  assert.equal(
+    checkReadiness([even, { ...even, id: 'n2', segment: 's2' }], [{ id: 'h', youngestMonths: 40, stock }]).ready,
+    1,
+  );
 });
 
 test('counts of homes always add up', () => {
-  const stock = fc.array(fc.record({ item: fc.constantFrom('lid', 'bean'), qty: fc.integer({ min: 0, max: 30 }) }), { maxLength: 3 });
-  const homes = fc.array(fc.record({ id: fc.string(), youngestMonths: fc.integer({ min: 0, max: 80 }), stock }), { maxLength: 8 });
+  const stock = fc.array(fc.record({ item: fc.constantFrom('lid', 'bean'), qty: fc.integer({ min: 0, max: 30 }) }), {
+    maxLength: 3,
+  });
+  const homes = fc.array(fc.record({ id: fc.string(), youngestMonths: fc.integer({ min: 0, max: 80 }), stock }), {
+    maxLength: 8,
+  });
   fc.assert(
     fc.property(homes, (list) => {
       const { ready, swaps, short, homes: states } = checkReadiness([need], list);
@@ -38,9 +66,18 @@ test('counts of homes always add up', () => {
 });
 
 test('cautions come strictest first and change with the youngest child', () => {
-  const items = [{ item: 'lid', traits: ['small-parts', 'flat'] }, { item: 'string', traits: ['cords'] }];
-  assert.deepEqual(findCautions({ youngestMonths: 35, items, actions: ['water'] }).map(({ rule, level }) => `${level} ${rule}`), ['stop cords', 'stop small-parts', 'watch water']);
-  assert.deepEqual(findCautions({ youngestMonths: 36, items, actions: ['water'] }).map(({ rule, level }) => `${level} ${rule}`), ['watch cords', 'watch small-parts', 'watch water']);
+  const items = [
+    { item: 'lid', traits: ['small-parts', 'flat'] },
+    { item: 'string', traits: ['cords'] },
+  ];
+  assert.deepEqual(
+    findCautions({ youngestMonths: 35, items, actions: ['water'] }).map(({ rule, level }) => `${level} ${rule}`),
+    ['stop cords', 'stop small-parts', 'watch water'],
+  );
+  assert.deepEqual(
+    findCautions({ youngestMonths: 36, items, actions: ['water'] }).map(({ rule, level }) => `${level} ${rule}`),
+    ['watch cords', 'watch small-parts', 'watch water'],
+  );
   assert.deepEqual(findCautions({ youngestMonths: 30, items: [], actions: [] }), []);
 });
 
@@ -52,6 +89,12 @@ test('a thing may be had from the age at which none of its rules stops it', () =
   for (const rule of Object.keys(CAUTION_RULES)) {
     const from = youngestAllowedMonths([rule]);
     if (from === null || rule === 'choking-food') continue;
-    assert.equal(findCautions({ youngestMonths: from, items: [{ item: 'x', traits: [rule] }], actions: [] }).some(({ level }) => level === 'stop'), false, rule);
+    assert.equal(
+      findCautions({ youngestMonths: from, items: [{ item: 'x', traits: [rule] }], actions: [] }).some(
+        ({ level }) => level === 'stop',
+      ),
+      false,
+      rule,
+    );
   }
 });

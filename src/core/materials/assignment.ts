@@ -161,6 +161,8 @@ function capacityRows(
 }
 
 function searchPart(needs: readonly PartNeed[], rows: readonly CapacityRow[], coverGain: number): (number | null)[] {
+  const firstFitting = takeFirstFitting(needs, rows);
+  if (firstFitting) return firstFitting;
   const multipliers = bestMultipliers(needs, rows, coverGain);
   const priceOf = (need: PartNeed, optionRows: readonly number[]) =>
     need.qty * optionRows.reduce((sum, row) => sum + multipliers[row]!, 0);
@@ -218,6 +220,14 @@ function searchPart(needs: readonly PartNeed[], rows: readonly CapacityRow[], co
 
   visit(0, 0);
   return best.picks;
+}
+
+/** Every need with its best option, where all of them fit together: nothing can be better. */
+function takeFirstFitting(needs: readonly PartNeed[], rows: readonly CapacityRow[]): number[] | null {
+  const load = rows.map(() => 0);
+  for (const { qty, options } of needs) for (const row of options[0]!.rows) load[row]! += qty;
+  const allFit = rows.every(({ capacity }, row) => load[row]! <= capacity + CAPACITY_TOLERANCE);
+  return allFit ? needs.map(({ options }) => options[0]!.index) : null;
 }
 
 /** sums[k] is the sum of values[k], values[k+1], …; one longer than the values. */

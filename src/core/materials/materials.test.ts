@@ -19,7 +19,8 @@ const inputs: fc.Arbitrary<MaterialsInput> = fc.record({
 /** Adds item by item, walking through the whole session for each. */
 function totalsByWalking({ children, segments }: MaterialsInput): Record<string, number> {
   const items = new Set(segments.flatMap(({ needs }) => needs.map(({ item }) => item)));
-  const times = (entry: { per: string; qty: number | string }) => Number(entry.qty) * (entry.per === 'child' ? children : 1);
+  const times = (entry: { per: string; qty: number | string }) =>
+    Number(entry.qty) * (entry.per === 'child' ? children : 1);
   return Object.fromEntries(
     [...items].map((item) => {
       let usedUp = 0;
@@ -27,7 +28,10 @@ function totalsByWalking({ children, segments }: MaterialsInput): Record<string,
       for (const { needs } of segments) {
         const here = needs.filter((entry) => entry.item === item);
         usedUp += here.filter(({ use }) => use === 'used-up').reduce((sum, entry) => sum + times(entry), 0);
-        largest = Math.max(largest, here.filter(({ use }) => use === 'lasting').reduce((sum, entry) => sum + times(entry), 0));
+        largest = Math.max(
+          largest,
+          here.filter(({ use }) => use === 'lasting').reduce((sum, entry) => sum + times(entry), 0),
+        );
       }
       return [item, usedUp + largest];
     }),
@@ -40,19 +44,31 @@ test('totals agree with walking through the session for every item', () => {
       const totals = totalMaterials(input);
       assert.ok(totals.ok);
       assert.deepEqual(Object.fromEntries(totals.value.map(({ item, qty }) => [item, qty])), totalsByWalking(input));
-      assert.deepEqual(totals.value.map(({ item }) => item), totals.value.map(({ item }) => item).sort());
+      assert.deepEqual(
+        totals.value.map(({ item }) => item),
+        totals.value.map(({ item }) => item).sort(),
+      );
     }),
   );
 });
 
 test('parts of things add up before they are rounded up once', () => {
   const half = { item: 'roll', qty: 0.5, per: 'home', use: 'used-up' } as const;
-  const totals = totalMaterials({ children: 1, segments: [{ id: 'a', dials: {}, needs: [half] }, { id: 'b', dials: {}, needs: [half, half] }] });
+  const totals = totalMaterials({
+    children: 1,
+    segments: [
+      { id: 'a', dials: {}, needs: [half] },
+      { id: 'b', dials: {}, needs: [half, half] },
+    ],
+  });
   assert.deepEqual(totals, { ok: true, value: [{ item: 'roll', qty: 2, segments: ['a', 'b'] }] });
 });
 
 test('a quantity without a value names its segment and need', () => {
   const bad = { item: 'lid', qty: 'n/(k-2)', per: 'home', use: 'lasting' } as const;
   const totals = totalMaterials({ children: 1, segments: [{ id: 'a', dials: { n: 4, k: 2 }, needs: [bad] }] });
-  assert.deepEqual(totals, { ok: false, problem: { segment: 0, need: 0, problem: { code: 'division-by-zero', at: 'n/(k-2)' } } });
+  assert.deepEqual(totals, {
+    ok: false,
+    problem: { segment: 0, need: 0, problem: { code: 'division-by-zero', at: 'n/(k-2)' } },
+  });
 });

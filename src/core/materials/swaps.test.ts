@@ -26,7 +26,10 @@ function bestByTrying({ youngestMonths, needs, stock }: SwapsInput): { covered: 
   return best;
 }
 
-function isWithin(chosen: readonly { need: StockedNeed; item: string }[], available: ReadonlyMap<string, number>): boolean {
+function isWithin(
+  chosen: readonly { need: StockedNeed; item: string }[],
+  available: ReadonlyMap<string, number>,
+): boolean {
   return [...new Set(chosen.map(({ item }) => item))].every((item) => {
     const uses = chosen.filter((choice) => choice.item === item).map(({ need }) => need);
     const usedUp = uses.filter(({ use }) => use === 'used-up').reduce((sum, { qty }) => sum + qty, 0);
@@ -59,7 +62,9 @@ const inputs: fc.Arbitrary<SwapsInput> = fc.record({
       { maxLength: 6 },
     )
     .map((needs) => needs.map((need, index) => ({ ...need, id: `n${index}` }))),
-  stock: fc.array(fc.record({ item: fc.constantFrom(...items), qty: fc.integer({ min: 0, max: 25 }) }), { maxLength: 6 }),
+  stock: fc.array(fc.record({ item: fc.constantFrom(...items), qty: fc.integer({ min: 0, max: 25 }) }), {
+    maxLength: 6,
+  }),
 });
 
 test('swaps cover as many needs, with as good a fit, as trying everything does', () => {
@@ -94,14 +99,44 @@ test('what swaps picks is there, is old enough and adds up to what it says', () 
 });
 
 test('a need takes one thing for its whole quantity', () => {
-  const needs = [{ id: 'n', segment: 's', qty: 10, use: 'lasting' as const, options: [{ item: 'lids', fit: 1 }, { item: 'beans', fit: 0.5 }] }];
-  const answer = chooseSwaps({ youngestMonths: 40, needs, stock: [{ item: 'lids', qty: 6 }, { item: 'beans', qty: 6 }] });
+  const needs = [
+    {
+      id: 'n',
+      segment: 's',
+      qty: 10,
+      use: 'lasting' as const,
+      options: [
+        { item: 'lids', fit: 1 },
+        { item: 'beans', fit: 0.5 },
+      ],
+    },
+  ];
+  const answer = chooseSwaps({
+    youngestMonths: 40,
+    needs,
+    stock: [
+      { item: 'lids', qty: 6 },
+      { item: 'beans', qty: 6 },
+    ],
+  });
   assert.deepEqual(answer, { picks: [{ need: 'n', item: null }], covered: 0, fit: 0 });
 });
 
 test('lasting things are laid out again in the next segment, used-up ones are not', () => {
-  const need = (id: string, segment: string, use: 'lasting' | 'used-up') => ({ id, segment, qty: 6, use, options: [{ item: 'lids', fit: 1 }] });
+  const need = (id: string, segment: string, use: 'lasting' | 'used-up') => ({
+    id,
+    segment,
+    qty: 6,
+    use,
+    options: [{ item: 'lids', fit: 1 }],
+  });
   const stock = [{ item: 'lids', qty: 6 }];
-  assert.equal(chooseSwaps({ youngestMonths: 40, stock, needs: [need('a', 's1', 'lasting'), need('b', 's2', 'lasting')] }).covered, 2);
-  assert.equal(chooseSwaps({ youngestMonths: 40, stock, needs: [need('a', 's1', 'used-up'), need('b', 's2', 'used-up')] }).covered, 1);
+  assert.equal(
+    chooseSwaps({ youngestMonths: 40, stock, needs: [need('a', 's1', 'lasting'), need('b', 's2', 'lasting')] }).covered,
+    2,
+  );
+  assert.equal(
+    chooseSwaps({ youngestMonths: 40, stock, needs: [need('a', 's1', 'used-up'), need('b', 's2', 'used-up')] }).covered,
+    1,
+  );
 });

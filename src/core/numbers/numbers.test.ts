@@ -8,7 +8,11 @@ import { pairCards } from './pairs.ts';
 import { patternRow } from './pattern.ts';
 import { markedStrips, numberPots } from './pots.ts';
 
-const purses: fc.Arbitrary<Coins> = fc.dictionary(fc.integer({ min: 1, max: 12 }).map(String), fc.integer({ min: 0, max: 4 }), { maxKeys: 4 });
+const purses: fc.Arbitrary<Coins> = fc.dictionary(
+  fc.integer({ min: 1, max: 12 }).map(String),
+  fc.integer({ min: 0, max: 4 }),
+  { maxKeys: 4 },
+);
 
 /** Every handful of a purse, largest coins first. */
 function handfuls(purse: Coins): number[][] {
@@ -16,7 +20,10 @@ function handfuls(purse: Coins): number[][] {
     .map(([worth, count]) => [Number(worth), count] as const)
     .sort(([left], [right]) => right - left)
     .reduce<number[][]>(
-      (sofar, [worth, count]) => sofar.flatMap((handful) => Array.from({ length: count + 1 }, (_, used) => [...handful, ...new Array<number>(used).fill(worth)])),
+      (sofar, [worth, count]) =>
+        sofar.flatMap((handful) =>
+          Array.from({ length: count + 1 }, (_, used) => [...handful, ...new Array<number>(used).fill(worth)]),
+        ),
       [[]],
     );
 }
@@ -28,10 +35,16 @@ test('ways to pay, the fewest coins and the list agree with trying every handful
       const exact = handfuls(purse).filter((handful) => worthOf(handful) === pay);
       const answer = payingWays(purse, pay, 1000);
       assert.equal(answer.ways, exact.length);
-      assert.equal(answer.fewest?.length ?? null, exact.length === 0 ? null : Math.min(...exact.map(({ length }) => length)));
+      assert.equal(
+        answer.fewest?.length ?? null,
+        exact.length === 0 ? null : Math.min(...exact.map(({ length }) => length)),
+      );
       const written = (list: readonly (readonly number[])[]) => list.map((handful) => handful.join(' ')).sort();
       assert.deepEqual(written(answer.list), written(exact));
-      assert.deepEqual(answer.list.map(({ length }) => length), answer.list.map(({ length }) => length).sort((left, right) => left - right));
+      assert.deepEqual(
+        answer.list.map(({ length }) => length),
+        answer.list.map(({ length }) => length).sort((left, right) => left - right),
+      );
       if (answer.fewest) assert.deepEqual(answer.list[0], answer.fewest);
     }),
     { numRuns: 600 },
@@ -54,18 +67,25 @@ test('ways beyond what a double can hold are counted exactly', () => {
 
 test('prices are sorted by trying every handful and every way to give change', () => {
   fc.assert(
-    fc.property(purses, purses, fc.uniqueArray(fc.integer({ min: 0, max: 40 }), { maxLength: 6 }), (purse, till, prices) => {
-      const paid = handfuls(purse);
-      const changes = new Set(handfuls(till).map(worthOf));
-      const expected = { exact: [] as number[], withChange: [] as number[], stuck: [] as number[] };
-      for (const price of [...prices].sort((left, right) => left - right)) {
-        const isExact = paid.some((handful) => worthOf(handful) === price);
-        const needsAll = (handful: number[]) => handful.every((coin) => worthOf(handful) - coin < price);
-        const isChanged = paid.some((handful) => worthOf(handful) > price && needsAll(handful) && changes.has(worthOf(handful) - price));
-        expected[isExact ? 'exact' : isChanged ? 'withChange' : 'stuck'].push(price);
-      }
-      assert.deepEqual(sortPrices(prices, purse, till), expected);
-    }),
+    fc.property(
+      purses,
+      purses,
+      fc.uniqueArray(fc.integer({ min: 0, max: 40 }), { maxLength: 6 }),
+      (purse, till, prices) => {
+        const paid = handfuls(purse);
+        const changes = new Set(handfuls(till).map(worthOf));
+        const expected = { exact: [] as number[], withChange: [] as number[], stuck: [] as number[] };
+        for (const price of [...prices].sort((left, right) => left - right)) {
+          const isExact = paid.some((handful) => worthOf(handful) === price);
+          const needsAll = (handful: number[]) => handful.every((coin) => worthOf(handful) - coin < price);
+          const isChanged = paid.some(
+            (handful) => worthOf(handful) > price && needsAll(handful) && changes.has(worthOf(handful) - price),
+          );
+          expected[isExact ? 'exact' : isChanged ? 'withChange' : 'stuck'].push(price);
+        }
+        assert.deepEqual(sortPrices(prices, purse, till), expected);
+      },
+    ),
     { numRuns: 600 },
   );
 });
@@ -75,7 +95,10 @@ test('hops count up from price to tender by way of tens', () => {
     fc.property(fc.integer({ min: 0, max: 300 }), fc.integer({ min: 0, max: 300 }), (left, right) => {
       const [price, tender] = left <= right ? [left, right] : [right, left];
       const { hops, change } = giveChange(price, tender, {});
-      assert.equal(hops.reduce((sum, [from, to]) => sum + to - from, 0), change);
+      assert.equal(
+        hops.reduce((sum, [from, to]) => sum + to - from, 0),
+        change,
+      );
       hops.forEach(([from, to], index) => {
         assert.ok(from < to);
         assert.equal(from, hops[index - 1]?.[1] ?? price);
@@ -111,6 +134,12 @@ test('a pattern row says what comes next and what is lacking', () => {
 test('volumes are shared to five millilitres and named as a kitchen measures', () => {
   const shared = shareVolumes({ container: 750, parts: [1, 2], headroom: 0.1, spoons: [5, 15], cup: 240 });
   assert.deepEqual(shared.ml, [225, 450]);
-  assert.deepEqual(shareVolumes({ container: 480, parts: [1, 1], headroom: 0, spoons: [5, 15], cup: 240 }).say, ['1 cup', '1 cup']);
-  assert.deepEqual(shareVolumes({ container: 30, parts: [1, 1], headroom: 0, spoons: [5, 15], cup: 240 }).say, ['1 tablespoon', '1 tablespoon']);
+  assert.deepEqual(shareVolumes({ container: 480, parts: [1, 1], headroom: 0, spoons: [5, 15], cup: 240 }).say, [
+    '1 cup',
+    '1 cup',
+  ]);
+  assert.deepEqual(shareVolumes({ container: 30, parts: [1, 1], headroom: 0, spoons: [5, 15], cup: 240 }).say, [
+    '1 tablespoon',
+    '1 tablespoon',
+  ]);
 });

@@ -45,7 +45,13 @@ test('rounding up forgives the last bits of binary fractions', () => {
 test('random sums of dials agree with the language itself', () => {
   const tree: fc.Arbitrary<string> = fc.letrec<{ sum: string; leaf: string }>((tie) => ({
     leaf: fc.oneof(fc.integer({ min: 0, max: 9 }).map(String), fc.constantFrom('n', 'k')),
-    sum: fc.oneof({ depthSize: 'small' }, tie('leaf'), fc.tuple(tie('sum'), fc.constantFrom('+', '-', '*'), tie('sum')).map(([left, sign, right]) => `(${left} ${sign} ${right})`)),
+    sum: fc.oneof(
+      { depthSize: 'small' },
+      tie('leaf'),
+      fc
+        .tuple(tie('sum'), fc.constantFrom('+', '-', '*'), tie('sum'))
+        .map(([left, sign, right]) => `(${left} ${sign} ${right})`),
+    ),
   })).sum;
   fc.assert(
     fc.property(tree, fc.integer({ min: 0, max: 9 }), fc.integer({ min: 0, max: 9 }), (source, n, k) => {
@@ -67,7 +73,22 @@ test('what cannot be evaluated names the piece at fault', () => {
 });
 
 test('nothing but arithmetic is allowed', () => {
-  for (const source of ['n.constructor', 'this', 'n[0]', '"a"', 'n ? 1 : 2', 'n && 2', '[1]', 'a = 2', 'constructor', 'toString()', '1; 2', 'n ** 2', '`x`', '2 % 3']) {
+  for (const source of [
+    'n.constructor',
+    'this',
+    'n[0]',
+    '"a"',
+    'n ? 1 : 2',
+    'n && 2',
+    '[1]',
+    'a = 2',
+    'constructor',
+    'toString()',
+    '1; 2',
+    'n ** 2',
+    '`x`',
+    '2 % 3',
+  ]) {
     assert.equal(evaluateExpression(source, { n: 1, a: 1 }).ok, false, source);
   }
 });

@@ -9,24 +9,42 @@ import { composeGuide } from './guide.ts';
 import { CARTS, homeWith, SESSION, THINGS } from './session.fixture.ts';
 import type { Session } from './session.ts';
 
-const guideFor = (home: Home, session: Session = SESSION) => composeGuide({ session, home, things: THINGS, programme: 'Quillbrook' });
+const guideFor = (home: Home, session: Session = SESSION) =>
+  composeGuide({ session, home, things: THINGS, programme: 'Quillbrook' });
 const cartsIn = (guide: ReturnType<typeof guideFor>) => guide.segments.find(({ id }) => id === 'carts')!;
 const asidesFor = (homes: readonly Home[], session: Session = SESSION) => {
-  const composed = composeSession(session, THINGS, { seatedMinutesPerYear: 3, youngestMonths: session.ages.fromMonths });
+  const composed = composeSession(session, THINGS, {
+    seatedMinutesPerYear: 3,
+    youngestMonths: session.ages.fromMonths,
+  });
   return findAsides(session, composed, fitHomes(session, homes, THINGS).fits, THINGS);
 };
 
-const everything = [{ item: 'small-box', qty: 6 }, { item: 'bottle-lid', qty: 30 }];
+const everything = [
+  { item: 'small-box', qty: 6 },
+  { item: 'bottle-lid', qty: 30 },
+];
 
 test('a home that has everything gets the script as written', () => {
   const guide = guideFor(homeWith(everything));
-  assert.deepEqual(guide.fetch.map(({ qty, name, source, insteadOf }) => [qty, name, source, insteadOf]), [[16, 'bottle lids', 'home', undefined], [4, 'boxs', 'home', undefined]]);
+  assert.deepEqual(
+    guide.fetch.map(({ qty, name, source, insteadOf }) => [qty, name, source, insteadOf]),
+    [
+      [16, 'bottle lids', 'home', undefined],
+      [4, 'boxs', 'home', undefined],
+    ],
+  );
   assert.equal(cartsIn(guide).lines[0]!.text, 'Put 4 boxs in a row. Tip the bottle lids into a bowl.');
-  assert.deepEqual(cartsIn(guide).cautions.map(({ rule, level }) => `${level} ${rule}`), ['watch small-parts']);
+  assert.deepEqual(
+    cartsIn(guide).cautions.map(({ rule, level }) => `${level} ${rule}`),
+    ['watch small-parts'],
+  );
 });
 
 test('for a child under three small things are swapped, in the list and in the words', () => {
-  const guide = guideFor(homeWith([...everything, { item: 'jar-lid', qty: 20 }], { children: [{ nickname: 'Pip', birthMonth: '2025-01' }] }));
+  const guide = guideFor(
+    homeWith([...everything, { item: 'jar-lid', qty: 20 }], { children: [{ nickname: 'Pip', birthMonth: '2025-01' }] }),
+  );
   const lids = guide.fetch.find(({ item }) => item === 'jar-lid');
   assert.equal(lids?.insteadOf, 'bottle lids');
   assert.match(cartsIn(guide).lines[0]!.text, /Tip the jar lids/);
@@ -34,27 +52,43 @@ test('for a child under three small things are swapped, in the list and in the w
 });
 
 test('an allergy withholds a thing even when it is there, and the kit brings another', () => {
-  const stock = [{ item: 'egg-carton', qty: 9 }, { item: 'bottle-lid', qty: 30 }];
+  const stock = [
+    { item: 'egg-carton', qty: 9 },
+    { item: 'bottle-lid', qty: 30 },
+  ];
   assert.match(cartsIn(guideFor(homeWith(stock))).lines[0]!.text, /egg cartons/);
   const guide = guideFor(homeWith(stock, { allergens: ['egg'] }));
   assert.equal(guide.fetch.find(({ item }) => item === 'small-box')?.source, 'kit');
 });
 
 test('a swap brings its own numbers into the lines', () => {
-  const guide = guideFor(homeWith([{ item: 'egg-carton', qty: 9 }, { item: 'bottle-lid', qty: 30 }]));
+  const guide = guideFor(
+    homeWith([
+      { item: 'egg-carton', qty: 9 },
+      { item: 'bottle-lid', qty: 30 },
+    ]),
+  );
   assert.equal(cartsIn(guide).lines[1]!.answer, '24');
 });
 
 test('what nothing may replace is named as withheld', () => {
   const onlyLids = { ...CARTS, needs: [{ ...CARTS.needs[1]!, swaps: [] }], lines: [] };
-  const guide = guideFor(homeWith(everything, { children: [{ nickname: 'Pip', birthMonth: '2025-01' }] }), { ...SESSION, segments: [onlyLids] });
+  const guide = guideFor(homeWith(everything, { children: [{ nickname: 'Pip', birthMonth: '2025-01' }] }), {
+    ...SESSION,
+    segments: [onlyLids],
+  });
   assert.deepEqual(cartsIn(guide).withheld, ['bottle lids']);
   assert.deepEqual(guide.fetch, []);
 });
 
 test('quantities are for the children of the home', () => {
   const each = { ...CARTS, needs: [{ ...CARTS.needs[0]!, per: 'child' as const }], lines: [] };
-  const two = homeWith(everything, { children: [{ nickname: 'Pip', birthMonth: '2023-01' }, { nickname: 'Ada', birthMonth: '2022-01' }] });
+  const two = homeWith(everything, {
+    children: [
+      { nickname: 'Pip', birthMonth: '2023-01' },
+      { nickname: 'Ada', birthMonth: '2022-01' },
+    ],
+  });
   assert.equal(guideFor(two, { ...SESSION, segments: [each] }).fetch[0]?.qty, 8);
 });
 
@@ -68,14 +102,25 @@ test('a sit that is too long offers the move that breaks it, and pressing it wor
   assert.deepEqual(sit?.remedy, { do: 'move-segment', segment: 'hunt', to: 1 });
   const mended = applyEdit(SESSION, sit!.remedy!);
   assert.ok(mended.ok);
-  assert.equal(asidesFor([homeWith(everything)], mended.value).some(({ finding }) => finding.code === 'seated-too-long'), false);
+  assert.equal(
+    asidesFor([homeWith(everything)], mended.value).some(({ finding }) => finding.code === 'seated-too-long'),
+    false,
+  );
 });
 
 test('what was done on purpose is not said again, but what stops a session is', () => {
   const sit = asidesFor([homeWith(everything)]).find(({ finding }) => finding.code === 'seated-too-long')!;
   const group = { ...SESSION, segments: [{ ...CARTS, size: 'group' as const }], accepted: [sit.id, 'group:carts'] };
-  assert.deepEqual(asidesFor([homeWith(everything)], group).filter(({ weight }) => weight === 'stop').map(({ finding }) => finding.code), ['group-only']);
-  assert.equal(asidesFor([homeWith(everything)], { ...SESSION, accepted: [sit.id] }).some(({ id }) => id === sit.id), false);
+  assert.deepEqual(
+    asidesFor([homeWith(everything)], group)
+      .filter(({ weight }) => weight === 'stop')
+      .map(({ finding }) => finding.code),
+    ['group-only'],
+  );
+  assert.equal(
+    asidesFor([homeWith(everything)], { ...SESSION, accepted: [sit.id] }).some(({ id }) => id === sit.id),
+    false,
+  );
 });
 
 test('homes under three are counted beside what they must not have, with the swap to write instead', () => {

@@ -13,7 +13,10 @@ const written = (source: string, within: TemplateScope = scope) => {
 };
 
 test('a line follows its dials, its sums and what a home uses', () => {
-  assert.equal(written('Put {n} {n:box|boxes} out, {=n*4} {@lids} in all, not {@lids|one}.'), 'Put 4 boxes out, 16 jar lids in all, not jar lid.');
+  assert.equal(
+    written('Put {n} {n:box|boxes} out, {=n*4} {@lids} in all, not {@lids|one}.'),
+    'Put 4 boxes out, 16 jar lids in all, not jar lid.',
+  );
   assert.equal(written('{=n-3} {=n-3:box|boxes}'), '1 box');
   assert.equal(written('Say {colour}.'), 'Say red, blue.');
 });
@@ -26,7 +29,10 @@ test('an interest slot takes what the child loves, or the words behind the bar',
 test('pieces tell dials from sums, so that only dials can be turned', () => {
   const rendered = renderTemplate('{n} and {=n*2}', scope);
   assert.ok(rendered.ok);
-  assert.deepEqual(rendered.value.map(({ kind }) => kind), ['dial', 'text', 'computed']);
+  assert.deepEqual(
+    rendered.value.map(({ kind }) => kind),
+    ['dial', 'text', 'computed'],
+  );
 });
 
 test('a brace that is meant is written twice, and other text is left alone', () => {
@@ -36,7 +42,13 @@ test('a brace that is meant is written twice, and other text is left alone', () 
 
 test('a line that cannot be written names the column', () => {
   assert.deepEqual(renderTemplate('Put {n out', scope), { ok: false, problem: { code: 'unclosed-brace', column: 5 } });
-  assert.deepEqual(renderTemplate('Put {@cups} out', scope), { ok: false, problem: { code: 'unknown-need', need: 'cups', column: 5 } });
+  assert.deepEqual(renderTemplate('Put {@cups} out', scope), {
+    ok: false,
+    problem: { code: 'unknown-need', need: 'cups', column: 5 },
+  });
   const divided = renderTemplate('Share {=n/(n-4)} out', scope);
-  assert.deepEqual(divided, { ok: false, problem: { code: 'expression', column: 7, problem: { code: 'division-by-zero', at: 'n/(n-4)' } } });
+  assert.deepEqual(divided, {
+    ok: false,
+    problem: { code: 'expression', column: 7, problem: { code: 'division-by-zero', at: 'n/(n-4)' } },
+  });
 });

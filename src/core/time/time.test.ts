@@ -12,7 +12,10 @@ const triple: fc.Arbitrary<Triple> = fc
   .tuple(fc.integer({ min: 0, max: 30 }), fc.integer({ min: 0, max: 30 }), fc.integer({ min: 0, max: 30 }))
   .map((numbers) => [...numbers].sort((left, right) => left - right) as unknown as Triple);
 const segments: fc.Arbitrary<TimedSegment[]> = fc
-  .array(fc.record({ posture: fc.constantFrom('seated' as const, 'moving' as const, 'free' as const), minutes: triple }), { maxLength: 8 })
+  .array(
+    fc.record({ posture: fc.constantFrom('seated' as const, 'moving' as const, 'free' as const), minutes: triple }),
+    { maxLength: 8 },
+  )
   .map((list) => list.map((segment, index) => ({ ...segment, id: `s${index}`, who: 'together' })));
 
 test('halves go up, however they are stored', () => {
@@ -34,23 +37,34 @@ test('means add, and flags name exactly the seated runs that are too long', () =
         if (list[from]!.posture !== 'seated' || list[from - 1]?.posture === 'seated') continue;
         let to = from;
         while (list[to + 1]?.posture === 'seated') to++;
-        const sat = list.slice(from, to + 1).reduce((sum, { minutes: [least, likely, most] }) => sum + (least + 4 * likely + most) / 6, 0);
+        const sat = list
+          .slice(from, to + 1)
+          .reduce((sum, { minutes: [least, likely, most] }) => sum + (least + 4 * likely + most) / 6, 0);
         if (sat > (ageMonths / 12) * 3 + 1e-9) expected.push(`${list[from]!.id}-${list[to]!.id}`);
       }
-      assert.deepEqual(sheet.flags.map((flag) => `${flag.from}-${flag.to}`), expected);
+      assert.deepEqual(
+        sheet.flags.map((flag) => `${flag.from}-${flag.to}`),
+        expected,
+      );
     }),
   );
 });
 
 test('exactly as long as the youngest sits is not too long', () => {
   const segment = { id: 'a', posture: 'seated', who: 'together', minutes: [9, 9, 9] } as const;
-  assert.deepEqual(runSheet({ children: [{ ageMonths: 36 }, { ageMonths: 60 }], seatedMinutesPerYear: 3, segments: [segment] }).flags, []);
+  assert.deepEqual(
+    runSheet({ children: [{ ageMonths: 36 }, { ageMonths: 60 }], seatedMinutesPerYear: 3, segments: [segment] }).flags,
+    [],
+  );
 });
 
 test('the tape lays segments end to end and never ends before the longest likely session', () => {
   fc.assert(
     fc.property(segments, (list) => {
-      const tape = layOutTape(list.map(({ id, posture, minutes }) => ({ id, posture, parts: [minutes] })), 9);
+      const tape = layOutTape(
+        list.map(({ id, posture, minutes }) => ({ id, posture, parts: [minutes] })),
+        9,
+      );
       let at = 0;
       for (const segment of tape.segments) {
         assert.ok(Math.abs(segment.start - at) < 1e-9);
@@ -75,7 +89,14 @@ test('a corrected expression still follows its dials', () => {
 });
 
 test('reading aloud takes longer with a slower pace and more pauses', () => {
-  const book = { words: 300, pages: 12, pauses: 0, wordsPerMinute: [140, 120, 95], pageSeconds: [2, 3, 5], pauseSeconds: [6, 12, 25] } as const;
+  const book = {
+    words: 300,
+    pages: 12,
+    pauses: 0,
+    wordsPerMinute: [140, 120, 95],
+    pageSeconds: [2, 3, 5],
+    pauseSeconds: [6, 12, 25],
+  } as const;
   const [least, likely, most] = readAloudMinutes(book);
   assert.ok(least < likely && likely < most);
   assert.ok(readAloudMinutes({ ...book, pauses: 5 })[1] > likely);

@@ -93,7 +93,7 @@ function HomeSteps({ states }: { states: readonly HomeState[] }) {
 
 function HomesPanel({ fits, things, session }: { fits: readonly HomeFit[]; things: ThingsByKey; session: Session }) {
   return (
-    <section className="homes-panel" aria-label="Homes">
+    <section className="homes-panel" aria-label="Homes" tabIndex={0}>
       <table className="ruled small">
         <thead>
           <tr>

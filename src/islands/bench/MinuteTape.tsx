@@ -14,6 +14,7 @@ import {
   useSortable,
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
+import { movingWords } from './movingWords.ts';
 import type { Segment } from '../../core/script/session.ts';
 import type { Tape, TapeSegment } from '../../core/time/tape.ts';
 
@@ -48,7 +49,13 @@ export function MinuteTape({ tape, segments, mayWrite, onMove }: MinuteTapeProps
           <Sit key={sit.from} sit={sit} length={tape.length} isLabelled={sit.isTooLong || sit === longest} />
         ))}
       </div>
-      <DndContext id="tape" sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+      <DndContext
+        id="tape"
+        accessibility={movingWords(Object.fromEntries(segments.map(({ id, title }) => [id, title])))}
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={onDragEnd}
+      >
         <SortableContext items={segments.map(({ id }) => id)} strategy={horizontalListSortingStrategy}>
           <ol className="tape-band">
             {tape.segments.map((segment, index) => (

@@ -16,6 +16,7 @@ import { LEVELS, type LevelName, type ThingsByKey } from '../../core/script/sess
 import { reportSpread, spreadOf } from '../../core/time/minutes.ts';
 import { AsideNote } from './AsideNote.tsx';
 import { LineRow } from './LineRow.tsx';
+import { movingWords } from './movingWords.ts';
 import { MinutesEditor } from './MinutesEditor.tsx';
 import { newId } from './newId.ts';
 
@@ -98,7 +99,13 @@ export function SegmentSheet({ part, position, count, asides, things, mayWrite, 
           </span>
         )}
       </header>
-      <DndContext id={`lines-${segment.id}`} sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+      <DndContext
+        id={`lines-${segment.id}`}
+        accessibility={movingWords(Object.fromEntries(lines.map(({ line }, index) => [line.id, `line ${index + 1}`])))}
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={onDragEnd}
+      >
         <SortableContext items={lines.map(({ line }) => line.id)} strategy={verticalListSortingStrategy}>
           <ol className="lines">
             {lines.map((composed, index) => (

@@ -8,7 +8,14 @@ import type { Segment, Session, Triple } from '../../core/script/session.ts';
 import { describeEditProblem } from '../../messages/edits.ts';
 import { CLOSING_LINES, FRAMING, OPENING_LINES } from '../../messages/framing.ts';
 import { readShelf, type Shelf } from '../db/repositories/shelf.ts';
-import { addSession, lastKeptBy, readSession, readSessions, replaceSession, type KeptSession } from '../db/repositories/sessions.ts';
+import {
+  addSession,
+  lastKeptBy,
+  readSession,
+  readSessions,
+  replaceSession,
+  type KeptSession,
+} from '../db/repositories/sessions.ts';
 import { EdgeError } from '../http/errors.ts';
 import { requireAuthor, type Person } from './person.ts';
 

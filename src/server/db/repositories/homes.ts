@@ -1,5 +1,6 @@
 import type { Transaction } from 'sequelize';
 import type { Home } from '../../../core/homes/home.ts';
+import { byCodeUnit } from '../../../core/ordering.ts';
 import { ChildRow, HomeRow, HomeThingRow, ShelfItemRow, tables } from '../models.ts';
 
 /** A home with what only the server needs to know of it. */
@@ -40,6 +41,8 @@ function toHome(row: HomeRow): KeptHome {
       birthMonth,
       loves: loves || undefined,
     })),
-    stock: (row.things ?? []).map(({ thing, qty }) => ({ item: thing!.key, qty })),
+    stock: (row.things ?? [])
+      .map(({ thing, qty }) => ({ item: thing!.key, qty }))
+      .sort((left, right) => byCodeUnit(left.item, right.item)),
   };
 }

@@ -1,0 +1,150 @@
+import { createHmac } from 'node:crypto';
+import { createServer } from 'node:http';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import autocannon from 'autocannon';
+import pg from 'pg';
+import { composeSession } from '../../src/core/script/composition.ts';
+import { applyEdit } from '../../src/core/script/edit.ts';
+import { findAsides } from '../../src/core/checks/asides.ts';
+import { fitHomes } from '../../src/core/homes/sessionReadiness.ts';
+import { chooseSwaps, type SwapsInput } from '../../src/core/materials/swaps.ts';
+import { SECRET, startServer, startTestDatabase } from '../support/app.ts';
+import { readBenchFixture } from './fixture.ts';
+
+/** Speed as ratios in one run: each figure stands beside the baseline it is measured against. */
+const report = (name: string, text: string) => console.log(`${name.padEnd(34)} ${text}`);
+
+if (!process.argv.includes('--core')) await guidesAgainstBareHttp();
+swapsAgainstBruteForce();
+benchRecomputation();
+
+async function guidesAgainstBareHttp(): Promise<void> {
+  const folder = mkdtempSync(join(tmpdir(), 'footstool-bench-'));
+  const database = await startTestDatabase();
+  const server = await startServer(database.url, folder);
+  const client = new pg.Client(database.url);
+  await client.connect();
+  const { rows } = await client.query<{ id: string }>('SELECT id FROM guide_links LIMIT 1');
+  await client.end();
+  const guide = `${server.address}/g/${createHmac('sha256', SECRET).update(`guide:${rows[0]!.id}`).digest('base64url')}`;
+  const bytes = Buffer.from(await (await fetch(guide)).arrayBuffer());
+  const bare = createServer((_, answer) => answer.writeHead(200, { 'content-type': 'text/html' }).end(bytes));
+  await new Promise<void>((up) => bare.listen(0, '127.0.0.1', up));
+  const { port } = bare.address() as { port: number };
+  const perSecond = async (url: string) => (await autocannon({ url, connections: 10, duration: 5 })).requests.average;
+  await perSecond(guide);
+  const [ours, baseline] = [await perSecond(guide), await perSecond(`http://127.0.0.1:${port}`)];
+  report(
+    'guides served',
+    `${Math.round(ours)}/s; bare node:http with the same ${bytes.length} bytes ${Math.round(baseline)}/s; ratio ${(ours / baseline).toFixed(3)}`,
+  );
+  bare.close();
+  await server.stop();
+  database.remove();
+  rmSync(folder, { recursive: true, force: true });
+}
+
+function swapsAgainstBruteForce(): void {
+  const sizes = [3, 4, 5, 6, 7, 8, 9];
+  let largest = 0;
+  let ratio = 0;
+  for (const needs of sizes) {
+    const input = randomSwaps(needs, 5, 4, needs);
+    const [slow, slowFit] = timed(() => bruteForce(input));
+    const [quick, answer] = timed(() => chooseSwaps(input));
+    if (slowFit.covered !== answer.covered || Math.abs(slowFit.fit - answer.fit) > 1e-3)
+      throw new Error('the solver and brute force disagree');
+    [largest, ratio] = [needs, slow / quick];
+    if (slow > 1500) break;
+  }
+  report(
+    'swaps against brute force',
+    `at ${largest} needs of 4 options the solver is ${Math.round(ratio)} times as quick, with the same answer`,
+  );
+  const times = Array.from(
+    { length: 50 },
+    (_, seed) => timed(() => chooseSwaps(randomSwaps(12, 200, 200, seed + 100)))[0],
+  ).sort((left, right) => left - right);
+  report(
+    'swaps, 12 needs and 200 things',
+    `median ${times[25]!.toFixed(1)} ms, slowest of 50 ${times[49]!.toFixed(1)} ms`,
+  );
+}
+
+function benchRecomputation(): void {
+  const { session, things, homes } = readBenchFixture(12);
+  const dial = session.segments.find(({ dials }) => dials.length > 0)!;
+  const turn = (value: number) => {
+    const edited = applyEdit(session, { do: 'turn-dial', segment: dial.id, dial: dial.dials[0]!.name, value });
+    if (!edited.ok) throw new Error('the dial was refused');
+    const composed = composeSession(edited.value, things, { seatedMinutesPerYear: 3, youngestMonths: 36 });
+    const { fits } = fitHomes(edited.value, homes, things);
+    return findAsides(edited.value, composed, fits, things).length;
+  };
+  for (let round = 0; round < 20; round++) turn(2 + (round % 4));
+  const times = Array.from({ length: 200 }, (_, round) => timed(() => turn(2 + (round % 4)))[0]).sort(
+    (left, right) => left - right,
+  );
+  report(
+    'bench, a dial of 12 segments',
+    `median ${times[100]!.toFixed(2)} ms = ${(times[100]! / 16).toFixed(3)} frames of 16 ms; 99th of 100 ${(times[198]! / 16).toFixed(3)} frames (${homes.length} homes)`,
+  );
+}
+
+function timed<Value>(work: () => Value): [number, Value] {
+  const began = performance.now();
+  const value = work();
+  return [performance.now() - began, value];
+}
+
+function randomSwaps(needs: number, items: number, options: number, seed: number): SwapsInput {
+  let state = seed * 7919 + 17;
+  const next = (below: number) => (state = (state * 1103515245 + 12345) % 2147483648) % below;
+  return {
+    youngestMonths: 30,
+    needs: Array.from({ length: needs }, (_, index) => ({
+      id: `n${index}`,
+      segment: `s${next(3)}`,
+      qty: 1 + next(15),
+      use: next(2) ? 'lasting' : 'used-up',
+      options: [...new Set(Array.from({ length: options }, () => next(items)))].map((item) => ({
+        item: `i${item}`,
+        fit: next(100) / 100,
+      })),
+    })),
+    stock: Array.from({ length: items }, (_, item) => ({ item: `i${item}`, qty: next(30) })),
+  };
+}
+
+function bruteForce({ needs, stock }: SwapsInput): { covered: number; fit: number } {
+  const available = new Map(stock.map(({ item, qty }) => [item, qty]));
+  let best = { covered: 0, fit: 0 };
+  const picked: (string | null)[] = [];
+  const visit = (index: number, covered: number, fit: number): void => {
+    if (index < needs.length) {
+      picked[index] = null;
+      visit(index + 1, covered, fit);
+      for (const option of needs[index]!.options) {
+        picked[index] = option.item;
+        visit(index + 1, covered + 1, fit + option.fit);
+      }
+      return;
+    }
+    if (covered < best.covered || (covered === best.covered && fit <= best.fit)) return;
+    for (const [item, qty] of available) {
+      let usedUp = 0;
+      const lasting: Record<string, number> = {};
+      needs.forEach((need, at) => {
+        if (picked[at] !== item) return;
+        if (need.use === 'used-up') usedUp += need.qty;
+        else lasting[need.segment] = (lasting[need.segment] ?? 0) + need.qty;
+      });
+      if (usedUp + Math.max(0, ...Object.values(lasting)) > qty) return;
+    }
+    best = { covered, fit };
+  };
+  visit(0, 0, 0);
+  return best;
+}

@@ -1,0 +1,32 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Home } from '../../src/core/homes/home.ts';
+import { segmentFromActivity, type ShelfActivity } from '../../src/core/script/fromShelf.ts';
+import type { Session, Thing, ThingsByKey } from '../../src/core/script/session.ts';
+
+/** A session of so many demo activities, with the demo's things and homes. */
+export function readBenchFixture(segments: number): { session: Session; things: ThingsByKey; homes: Home[] } {
+  const read = <Entry>(file: string) =>
+    (
+      JSON.parse(readFileSync(join(import.meta.dirname, '../../demo', `${file}.json`), 'utf8')) as Record<
+        string,
+        Entry[]
+      >
+    )[file]!;
+  const activities = read<ShelfActivity>('activities');
+  const homes = read<Omit<Home, 'id' | 'stock'> & { things: Home['stock'] }>('homes');
+  return {
+    session: {
+      title: 'Twelve parts',
+      on: '2027-03-18',
+      ages: { fromMonths: 36, toMonths: 71 },
+      aim: '',
+      accepted: [],
+      segments: Array.from({ length: segments }, (_, index) =>
+        segmentFromActivity(activities[index % activities.length]!, `part-${index}`),
+      ),
+    },
+    things: Object.fromEntries(read<Thing>('things').map((thing) => [thing.key, thing])),
+    homes: homes.map(({ things, ...home }, index) => ({ ...home, id: `home-${index}`, stock: things })),
+  };
+}

@@ -1,0 +1,187 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { expect, test, type Browser, type Page } from '@playwright/test';
+import {
+  address,
+  expectAccessible,
+  guideOf,
+  isKept,
+  benchIsReady,
+  part,
+  sendAndOpenLetter,
+  signIn,
+  startSession,
+} from './steps.ts';
+
+const phone = { viewport: { width: 390, height: 844 } };
+
+async function openWithoutScript(browser: Browser): Promise<Page> {
+  return (await browser.newContext({ ...phone, javaScriptEnabled: false })).newPage();
+}
+
+/** The demo's first session has been sent to every home; this is one home's guide of it. */
+async function demoGuide(page: Page, home: string): Promise<string> {
+  await signIn(page);
+  await page.getByRole('link', { name: 'Post' }).click();
+  await page.getByRole('link', { name: 'The cart with no wheels' }).click();
+  return guideOf(page, home);
+}
+
+test('without script: steps one at a time, a reply, the same reply sent twice, a changed mind', async ({
+  page,
+  browser,
+}) => {
+  const guide = await demoGuide(page, 'Weir cottage');
+  const home = await openWithoutScript(browser);
+  await home.goto(guide);
+  await home.getByRole('link', { name: 'One step at a time' }).click();
+  await expect(home.getByRole('heading', { name: 'Hello' })).toBeVisible();
+  await expect(home.getByRole('heading', { name: 'Wheel hunt' })).toBeHidden();
+  for (let step = 0; step < 5; step++) await home.getByRole('link', { name: 'Next' }).click();
+  await home.getByLabel('Partly').check();
+  await home.getByLabel('Minutes for Wheel hunt').fill('7.5');
+  await home.getByLabel('What did your child do or say?').fill('<b>Rolled</b> 🐸 away');
+  const sent = await home
+    .locator('form')
+    .evaluate((form: HTMLFormElement) =>
+      [...new FormData(form)].map(([name, value]) => [name, String(value)] as [string, string]),
+    );
+  await home.getByRole('button', { name: 'Send' }).click();
+  await expect(home.getByRole('heading', { name: 'Thank you. It is kept.' })).toBeVisible();
+
+  const again = await home.request.post(`${guide}/reply`, {
+    form: Object.fromEntries(sent),
+    headers: { origin: new URL(guide).origin },
+  });
+  expect(again.url()).toContain('again=1');
+  await page.reload();
+  const row = page.getByRole('row').filter({ hasText: 'Weir cottage' });
+  await expect(row).toHaveCount(1);
+  await expect(row).toContainText('<b>Rolled</b> 🐸 away');
+  await expect(row).toContainText('Wheel hunt: 7.5 min');
+
+  await home.goto(`${guide}#reply`);
+  await home.getByLabel('Done').check();
+  await home.getByLabel('What did your child do or say?').fill('We went on after supper.');
+  await home.getByRole('button', { name: 'Send' }).click();
+  await page.reload();
+  await expect(row).toContainText('We went on after supper.');
+  await expect(row).not.toContainText('Rolled');
+});
+
+test('a reply that does not fit keeps what was written and says so', async ({ page, browser }) => {
+  const guide = await demoGuide(page, 'Green steps');
+  const home = await openWithoutScript(browser);
+  const answer = await home.request.post(`${guide}/reply`, {
+    form: { replyKey: '7a561a4b-172c-4ef4-a14b-234ebf4a5305', note: 'Almost lost words' },
+    headers: { origin: new URL(guide).origin },
+  });
+  expect(answer.status()).toBe(422);
+  expect(await answer.text()).toContain('Almost lost words');
+  const elsewhere = await home.request.post(`${guide}/reply`, {
+    form: { outcome: 'done' },
+    headers: { origin: 'https://elsewhere.example' },
+  });
+  expect(elsewhere.status()).toBe(403);
+});
+
+test('what was sent stays as it was until it is sent again, and then the guide says that it changed', async ({
+  page,
+  browser,
+}) => {
+  await signIn(page);
+  const bench = await startSession(page, 'Fixed copy', ['Owl steps']);
+  const guide = await sendAndOpenLetter(page, 'Corner house');
+  const home = await openWithoutScript(browser);
+
+  await page.goto(bench);
+  await benchIsReady(page);
+  await part(page, 'Owl steps').getByRole('spinbutton', { name: 'steps' }).first().press('End');
+  await isKept(page);
+  await home.goto(guide);
+  await expect(home.getByText('one number, 12 steps')).toBeVisible();
+  await expect(home.getByText('This guide changed')).toHaveCount(0);
+
+  const later = await sendAndOpenLetter(page, 'Corner house');
+  expect(later).toBe(guide);
+  await home.goto(guide);
+  await expect(home.getByText('one number, 20 steps')).toBeVisible();
+  await expect(home.getByText('This guide changed on Monday 8 March.')).toBeVisible();
+});
+
+test('a link that was taken back and one that never was show the same kind page', async ({ page, browser }) => {
+  const guide = await demoGuide(page, 'Lamp post');
+  const home = await openWithoutScript(browser);
+  expect((await home.goto(guide))!.status()).toBe(200);
+  await page.getByRole('button', { name: 'Take back the link of Lamp post' }).click();
+  await expect(page.getByText('The link was taken back.')).toBeVisible();
+
+  const revoked = (await home.goto(guide))!;
+  const revokedPage = await home.content();
+  const never = (await home.goto(address(`/g/${'A'.repeat(43)}`)))!;
+  expect([revoked.status(), never.status()]).toEqual([404, 404]);
+  expect(await home.content()).toBe(revokedPage);
+  await expect(home.getByRole('heading', { name: 'There is no guide here' })).toBeVisible();
+  await expectAccessible(
+    await (await browser.newContext(phone)).newPage().then(async (other) => (await other.goto(guide), other)),
+  );
+});
+
+test('a guide weighs less than 90 kB, asks no other host and brings a strict policy', async ({ page, browser }) => {
+  const guide = await demoGuide(page, 'Blue door');
+  const home = await (await browser.newContext(phone)).newPage();
+  let weight = 0;
+  const hosts = new Set<string>();
+  home.on('response', async (response) => {
+    hosts.add(new URL(response.url()).host);
+    if (/html|css|javascript/.test(response.headers()['content-type'] ?? ''))
+      weight += gzipSync(await response.body()).length;
+  });
+  const response = (await home.goto(guide, { waitUntil: 'networkidle' }))!;
+  expect([...hosts]).toEqual([new URL(guide).host]);
+  expect(weight).toBeLessThan(90_000);
+  expect(weight).toBeGreaterThan(1_000);
+  console.log(`a guide's HTML, CSS and script: ${(weight / 1000).toFixed(1)} kB gzipped`);
+  const policy = response.headers()['content-security-policy']!;
+  expect(policy).toContain("default-src 'self'");
+  expect(policy).not.toContain('unsafe-inline');
+  expect(policy).not.toContain('unsafe-eval');
+  expect(response.headers()['x-robots-tag']).toContain('noindex');
+});
+
+test('a guide prints on at most two pages, with everything that is folded up on the screen', async ({
+  page,
+  browser,
+}) => {
+  const guide = await demoGuide(page, 'Red gate');
+  const home = await (await browser.newContext(phone)).newPage();
+  await home.goto(`${guide}#step-2`);
+  const file = join(mkdtempSync(join(tmpdir(), 'footstool-print-')), 'guide.pdf');
+  writeFileSync(file, await home.pdf({ format: 'A4' }));
+  expect(Number(/Pages:\s+(\d+)/.exec(execFileSync('pdfinfo', [file], { encoding: 'utf8' }))![1])).toBeLessThanOrEqual(
+    2,
+  );
+  const text = execFileSync('pdftotext', [file, '-'], { encoding: 'utf8' }).replace(/\s+/g, ' ');
+  for (const words of ['Fetch', 'Count them into your palm', 'Use 2 boxes', 'The adult in the room decides'])
+    expect(text).toContain(words);
+});
+
+test('a guide in Arabic reads from right to left, with the author’s lines in their own direction', async ({
+  page,
+  browser,
+}) => {
+  const guide = await demoGuide(page, 'Quay side');
+  const home = await (await browser.newContext(phone)).newPage();
+  await home.goto(guide);
+  await expect(home.locator('html')).toHaveAttribute('dir', 'rtl');
+  await expect(home.getByRole('heading', { name: 'أحضروا' })).toBeVisible();
+  expect(
+    await home
+      .getByRole('heading', { name: 'Carts and lids' })
+      .evaluate((heading) => getComputedStyle(heading).direction),
+  ).toBe('ltr');
+  await expectAccessible(home);
+});

@@ -1,0 +1,67 @@
+import { expect, test } from '@playwright/test';
+import { startServer, startTestDatabase } from '../support/app.ts';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { benchIsReady, isKept, part, signIn, startSession } from './steps.ts';
+
+test('two windows on one session do not overwrite each other silently', async ({ page, context }) => {
+  await signIn(page);
+  const bench = await startSession(page, 'Two windows', ['Owl steps']);
+  const other = await context.newPage();
+  await other.goto(bench);
+  await benchIsReady(other);
+
+  await part(page, 'Owl steps').getByRole('spinbutton', { name: 'steps' }).first().press('End');
+  await isKept(page);
+  await other.getByLabel('Aim').fill('Says the row past ten.');
+  await other.getByLabel('Aim').press('Enter');
+  await expect(other.getByRole('alert')).toContainText('Somebody kept a newer version');
+  await expect(other.getByRole('alert')).toContainText('Odile Marrow');
+  await expect(other.getByLabel('Aim')).toHaveValue('Says the row past ten.');
+
+  await other.getByRole('button', { name: 'Go on from theirs' }).click();
+  await expect(part(other, 'Owl steps').getByRole('spinbutton', { name: 'steps' }).first()).toHaveText('20');
+  await other.getByRole('button', { name: 'undo' }).click();
+  await expect(other.getByLabel('Aim')).toHaveValue('Says the row past ten.');
+  await isKept(other);
+
+  await page.getByLabel('Aim').fill('Mine all the same.');
+  await page.getByLabel('Aim').press('Enter');
+  await page.getByRole('button', { name: 'Keep mine over it' }).click();
+  await isKept(page);
+  await page.reload();
+  await expect(page.getByLabel('Aim')).toHaveValue('Mine all the same.');
+});
+
+test('when the database goes away the text stays, a banner says so, and it is kept when it is back', async ({
+  page,
+}) => {
+  const folder = mkdtempSync(join(tmpdir(), 'footstool-away-'));
+  const database = await startTestDatabase();
+  const server = await startServer(database.url, folder);
+  try {
+    await page.goto(`${server.address}/sign-in`);
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await page.getByRole('link', { name: 'Bench', exact: true }).click();
+    await page.getByRole('link', { name: 'A parcel for Nim' }).click();
+    await benchIsReady(page);
+    database.stop();
+    await page.getByLabel('Aim').fill('Written while the records were away.');
+    await page.getByLabel('Aim').press('Enter');
+    await expect(page.getByRole('alert')).toContainText('cannot reach its records');
+    await expect(page.getByLabel('Aim')).toHaveValue('Written while the records were away.');
+    const health = await page.request.get(`${server.address}/`);
+    expect(health.status()).toBe(503);
+    expect(await health.text()).not.toMatch(/Sequelize|ECONN|at .*\.ts/);
+    await database.start();
+    await isKept(page);
+    await expect(page.getByRole('alert')).toHaveCount(0);
+    await page.reload();
+    await expect(page.getByLabel('Aim')).toHaveValue('Written while the records were away.');
+  } finally {
+    await server.stop();
+    database.remove();
+    rmSync(folder, { recursive: true, force: true });
+  }
+});

@@ -1,0 +1,139 @@
+import { expect, test } from '@playwright/test';
+import { address, expectAccessible, signIn, signInAs } from './steps.ts';
+
+const ROOMS = [
+  { path: '/', heading: 'Monday 8 March' },
+  { path: '/shelf', heading: 'Shelf' },
+  { path: '/shelf?kind=thing', heading: 'Shelf' },
+  { path: '/shelf/activity/carts-and-lids', heading: 'Carts and lids' },
+  { path: '/bench', heading: 'Bench' },
+  { path: '/bench/new', heading: 'Start a session' },
+  { path: '/homes', heading: 'Homes' },
+  { path: '/post', heading: 'Post' },
+  { path: '/shelf/import', heading: 'Take in a file' },
+];
+
+for (const scheme of ['light', 'dark'] as const) {
+  test(`axe finds nothing in any room, ${scheme}`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' });
+    await page.goto(address('/sign-in'));
+    await expectAccessible(page);
+    await signIn(page);
+    for (const { path, heading } of ROOMS) {
+      await page.goto(address(path));
+      await expect(page.getByRole('heading', { level: 1 })).toHaveText(heading);
+      await expectAccessible(page);
+    }
+    await page.goto(address('/post'));
+    await page.getByRole('link', { name: 'The cart with no wheels' }).click();
+    await expect(page.locator('.apexcharts-bar-series')).toBeVisible();
+    await expectAccessible(page);
+  });
+}
+
+test('rooms fit at 200 % zoom without scrolling sideways', async ({ page }) => {
+  await page.setViewportSize({ width: 640, height: 400 });
+  await signIn(page);
+  await page.goto(address('/bench'));
+  const bench = await page.getByRole('link', { name: 'The cart with no wheels' }).getAttribute('href');
+  for (const path of [...ROOMS.map((room) => room.path), bench!]) {
+    await page.goto(address(path));
+    const overflow = await page.evaluate(
+      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+    );
+    expect(overflow, path).toBeLessThanOrEqual(1);
+  }
+});
+
+test('a row of words at the top leads everywhere by keyboard', async ({ page }) => {
+  await signIn(page);
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('link', { name: 'To the content' })).toBeFocused();
+  for (let step = 0; step < 3; step++) await page.keyboard.press('Tab');
+  await expect(page.getByRole('link', { name: 'Shelf', exact: true })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Shelf');
+});
+
+test('five wrong sign-ins slow the sixth down, and never say which part was wrong', async ({ page }) => {
+  const answers: string[] = [];
+  for (let attempt = 0; attempt < 5; attempt++) {
+    await signInAs(page, attempt % 2 ? 'nobody@quillbrook.example' : 'tamsin@quillbrook.example', 'not-the-password');
+    answers.push(await page.getByRole('alert').innerText());
+  }
+  expect(new Set(answers)).toEqual(
+    new Set(['That address and password do not go together. Check both and try again.']),
+  );
+  for (let attempt = 0; attempt < 2; attempt++) await signInAs(page, 'tamsin@quillbrook.example', 'still-not');
+  const slowed = page.waitForResponse((response) => response.request().method() === 'POST');
+  await signInAs(page, 'tamsin@quillbrook.example', 'paper-and-string');
+  expect((await slowed).status()).toBe(429);
+  expect(Number((await slowed).headers()['retry-after'])).toBeGreaterThan(0);
+  await expect(page.getByRole('alert')).toContainText('Too many tries');
+});
+
+test('odd titles are shown as text', async ({ page }) => {
+  await signIn(page);
+  const odd = '<script>document.title="taken"</script> 🐸 שלום עולם';
+  await page.goto(address('/bench/new'));
+  await page.getByLabel('What is it called?').fill(odd);
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await expect(page.getByRole('textbox', { name: 'Title of the session' })).toHaveValue(odd);
+  expect(await page.title()).toContain('🐸');
+  await page.goto(address('/bench'));
+  await expect(page.getByRole('link', { name: odd })).toBeVisible();
+
+  await page.goto(address('/bench/new'));
+  await page.getByLabel('What is it called?').fill('x'.repeat(10_000));
+  await page.getByLabel('Aim').fill('Kept while the title is mended.');
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await expect(page.getByRole('alert')).toContainText('The title must be at most 300 characters');
+  await expect(page.getByLabel('Aim')).toHaveValue('Kept while the title is mended.');
+});
+
+test('a file is taken in whole, or not at all with each place named', async ({ page }) => {
+  await signIn(page);
+  const thing = {
+    key: 'odd-lid',
+    one: 'odd lid',
+    many: 'odd lids',
+    traits: ['flat'],
+    allergens: [],
+    usualQty: 2,
+    common: 0.5,
+  };
+  const file = (things: object[]) => ({
+    name: 'shelf.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify({ format: 'footstool', version: 1, things })),
+  });
+  await page.goto(address('/shelf/import'));
+  await page.getByLabel('File').setInputFiles(file([thing, { ...thing, key: 'odder-lid', colour: 'red' }]));
+  await page.getByRole('button', { name: 'Take it in' }).click();
+  await expect(page.getByRole('alert')).toContainText('things[1] has fields that are not known: colour');
+  await page.goto(address('/shelf?kind=thing&q=odd'));
+  await expect(page.getByText('odd lids')).toHaveCount(0);
+
+  await page.goto(address('/shelf/import'));
+  await page.getByLabel('File').setInputFiles(file([thing]));
+  await page.getByRole('button', { name: 'Take it in' }).click();
+  await expect(page.getByText('Taken in: 1 added, 0 replaced.')).toBeVisible();
+  await page.goto(address('/shelf?kind=thing&q=odd'));
+  await expect(page.getByText('odd lids')).toBeVisible();
+});
+
+test('somebody who reads sees the bench and cannot change it', async ({ page }) => {
+  await signInAs(page, 'bo@quillbrook.example', 'only-looking-on');
+  await page.goto(address('/bench'));
+  await expect(page.getByRole('link', { name: 'Start a session' })).toHaveCount(0);
+  await page.getByRole('link', { name: 'The cart with no wheels' }).click();
+  await expect(page.getByRole('heading', { name: 'Carts and lids' })).toBeVisible();
+  await expect(page.getByRole('spinbutton')).toHaveCount(0);
+  await expect(page.getByRole('link', { name: /^Send to/ })).toHaveCount(0);
+  const id = page.url().split('/').at(-1);
+  const answer = await page.request.put(address(`/api/sessions/${id}`), {
+    data: { revision: 1 },
+    headers: { origin: address('') },
+  });
+  expect(answer.status()).toBe(403);
+});

@@ -1,0 +1,83 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, type Locator, type Page } from '@playwright/test';
+
+export const address = (path: string): string => `${process.env.TEST_ADDRESS}${path}`;
+
+/** Signs the demo's owner in with what stands ready in the form. */
+export async function signIn(page: Page): Promise<void> {
+  await page.goto(address('/sign-in'));
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('navigation', { name: 'Rooms' })).toBeVisible();
+}
+
+/** Signs somebody else in. */
+export async function signInAs(page: Page, email: string, password: string): Promise<void> {
+  await page.goto(address('/sign-in'));
+  await page.getByLabel('Address').fill(email);
+  await page.getByLabel('Password').fill(password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+}
+
+/** Starts a session with two activities and gives the bench's address. */
+export async function startSession(page: Page, title: string, activities: readonly string[]): Promise<string> {
+  await page.goto(address('/bench/new'));
+  await page.getByLabel('What is it called?').fill(title);
+  await page.getByLabel('Book').selectOption({ label: 'The cart with no wheels' });
+  await page.getByLabel('Aim').fill('Counts out as many as are needed.');
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await benchIsReady(page);
+  for (const activity of activities) {
+    await page.getByRole('button', { name: 'Add from the shelf' }).click();
+    await page.getByRole('searchbox', { name: 'Search the shelf' }).fill(activity);
+    await page.getByRole('button', { name: new RegExp(`^${activity} activity`) }).click();
+    await expect(page.getByRole('heading', { name: activity })).toBeVisible();
+  }
+  await isKept(page);
+  return page.url();
+}
+
+/** The bench answers to keys only once it is hydrated. */
+export async function benchIsReady(page: Page): Promise<void> {
+  await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
+}
+
+export async function isKept(page: Page): Promise<void> {
+  await expect(page.getByRole('status').filter({ hasText: 'kept at' })).toBeVisible();
+  await expect(page.getByRole('link', { name: /^Send to/ })).toBeVisible();
+}
+
+export function part(page: Page, title: string): Locator {
+  return page.locator('section.segment').filter({ has: page.getByRole('heading', { name: title, exact: true }) });
+}
+
+export async function partTitles(page: Page): Promise<string[]> {
+  return page.locator('section.segment h2').allTextContents();
+}
+
+/** Nothing that axe finds, by the rules of WCAG 2.2 A and AA. */
+export async function expectAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  expect(
+    violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`),
+  ).toEqual([]);
+}
+
+/** Sends the session on the bench to all homes and opens the letter of one; gives that home's guide address. */
+export async function sendAndOpenLetter(page: Page, home: string): Promise<string> {
+  await page.getByRole('link', { name: /^Send to/ }).click();
+  await page.getByRole('button', { name: 'Send it' }).click();
+  await expect(page.getByText('It went out.')).toBeVisible();
+  return guideOf(page, home);
+}
+
+/** From a session's post: the guide address of a home, as its letter carries it. */
+export async function guideOf(page: Page, home: string): Promise<string> {
+  const postAddress = page.url();
+  await page.getByRole('row').filter({ hasText: home }).getByRole('link', { name: 'letter and code' }).click();
+  const letter = await page.locator('article').innerText();
+  const link = /http:\/\/\S+\/g\/\S+/.exec(letter)![0];
+  await page.goto(postAddress);
+  return link;
+}

@@ -1,0 +1,62 @@
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { addProgramme } from '../../src/cli/seed.ts';
+import { closeDatabase } from '../../src/server/db/connection.ts';
+import { migrate } from '../../src/server/db/migrations/migrate.ts';
+import { importFile } from '../../src/server/services/importShelf.ts';
+import type { Person } from '../../src/server/services/person.ts';
+import { SECRET, startTestDatabase } from '../support/app.ts';
+
+/** A database of its own with two programmes: Quillbrook with the demo's shelf, homes and sessions, and a stranger's. */
+export interface TestProgrammes {
+  readonly owner: Person;
+  readonly reader: Person;
+  readonly stranger: Person;
+  readonly mailFolder: string;
+  remove(): Promise<void>;
+}
+
+let count = 0;
+
+export async function startProgrammes(): Promise<TestProgrammes> {
+  const database = await startTestDatabase();
+  const folder = mkdtempSync(join(tmpdir(), 'footstool-mail-'));
+  Object.assign(process.env, {
+    DATABASE_URL: database.url,
+    FOOTSTOOL_SECRET: SECRET,
+    FOOTSTOOL_DATA: folder,
+    FOOTSTOOL_NOW: '2027-03-08T09:00:00Z',
+    FOOTSTOOL_TIME_ZONE: 'Europe/London',
+    LOG_LEVEL: 'silent',
+  });
+  await migrate();
+  const owner = await addPeople('quillbrook', 'owner');
+  for (const file of ['things', 'books', 'songs', 'activities', 'homes', 'sessions'])
+    await importFile(owner, readDemo(file));
+  return {
+    owner,
+    reader: { ...owner, role: 'reader' },
+    stranger: await addPeople('millrace', 'owner'),
+    mailFolder: join(folder, 'mail'),
+    remove: async () => {
+      await closeDatabase();
+      database.remove();
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}
+
+export function readDemo(file: string): Record<string, unknown[]> {
+  return JSON.parse(readFileSync(join(import.meta.dirname, '../../demo', `${file}.json`), 'utf8')) as Record<
+    string,
+    unknown[]
+  >;
+}
+
+function addPeople(slug: string, role: Person['role']): Promise<Person> {
+  count += 1;
+  return addProgramme({ slug, name: slug }, [
+    { name: slug, email: `${slug}-${count}@test.example`, password: 'test-password', role },
+  ]);
+}

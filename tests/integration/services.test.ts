@@ -1,0 +1,329 @@
+import assert from 'node:assert/strict';
+import { randomUUID } from 'node:crypto';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { after, before, test } from 'node:test';
+import { QueryTypes } from 'sequelize';
+import { replyForm } from '../../src/contracts/reply.ts';
+import type { Session } from '../../src/core/script/session.ts';
+import { countingQueries, database } from '../../src/server/db/connection.ts';
+import { EdgeError } from '../../src/server/http/errors.ts';
+import { guideToken } from '../../src/server/http/secrets.ts';
+import { readBench } from '../../src/server/services/benchPage.ts';
+import { exportFile } from '../../src/server/services/exportShelf.ts';
+import { keepReply, openGuide } from '../../src/server/services/guides.ts';
+import { listHomes } from '../../src/server/services/homes.ts';
+import { importFile } from '../../src/server/services/importShelf.ts';
+import {
+  adoptCorrection,
+  listLinks,
+  listPost,
+  readLink,
+  readPost,
+  revokeLink,
+} from '../../src/server/services/post.ts';
+import { sendSession } from '../../src/server/services/sending.ts';
+import { findSession, keepSession, listSessions } from '../../src/server/services/sessions.ts';
+import { putIntoSession, readShelfItemPage } from '../../src/server/services/shelfItem.ts';
+import { readShelfRows } from '../../src/server/services/shelfPage.ts';
+import { readToday } from '../../src/server/services/today.ts';
+import { readDemo, startProgrammes, type TestProgrammes } from './programme.ts';
+
+let at: TestProgrammes;
+before(async () => void (at = await startProgrammes()));
+after(() => at.remove());
+
+const sessionNamed = async (title: string) =>
+  (await listSessions(at.owner)).find(({ session }) => session.title === title)!;
+const sendToAll = async (title: string) => {
+  const kept = await sessionNamed(title);
+  const homeIds = (await listHomes(at.owner)).homes.map(({ id }) => id);
+  await sendSession(at.owner, {
+    sessionId: kept.id,
+    homeIds,
+    revision: kept.revision,
+    address: 'https://homes.example',
+  });
+  return kept.id;
+};
+const reply = (change: object = {}) =>
+  replyForm.validateSync({ replyKey: randomUUID(), outcome: 'done', note: '', parts: [], ...change });
+const refuses = (work: Promise<unknown>, code: string) =>
+  assert.rejects(work, (error: unknown) => error instanceof EdgeError && error.code === code);
+const rows = <Row extends object>(sql: string) => database().query<Row>(sql, { type: QueryTypes.SELECT });
+
+test('each home gets a link of its own, stored only as a hash, in a letter in its language', async () => {
+  const id = await sendToAll('The cart with no wheels');
+  const links = await listLinks(at.owner, id);
+  assert.equal(new Set(links.map(({ token }) => token)).size, 12);
+  const stored = JSON.stringify(await rows('SELECT * FROM guide_links, guide_copies, messages'));
+  const letters = readdirSync(at.mailFolder).map((file) => readFileSync(join(at.mailFolder, file), 'utf8'));
+  for (const { token } of links) {
+    assert.equal(token.length, 43);
+    assert.ok(!stored.includes(token));
+    assert.ok((await openGuide(token))!.guide.segments.length > 3);
+    assert.equal(letters.filter((letter) => letter.includes(`https://homes.example/g/${token}`)).length, 1);
+  }
+  assert.equal(letters.filter((letter) => letter.includes('Para ustedes')).length, 2);
+});
+
+test('the same reply is kept once, even when it arrives twice at the same time', async () => {
+  const id = await sendToAll('A parcel for Nim');
+  const [first, second] = await listLinks(at.owner, id);
+  const form = reply({ note: 'Once.' });
+  const kept = await Promise.all([
+    keepReply(first!.token, form),
+    keepReply(first!.token, form),
+    keepReply(first!.token, form),
+  ]);
+  assert.deepEqual([...kept].sort(), ['kept', 'same', 'same']);
+  assert.equal(await keepReply(first!.token, reply({ note: 'Again, otherwise.' })), 'changed');
+  const notes = (await readPost(at.owner, id)).homes.flatMap((home) => (home.reply ? [home.reply.note] : []));
+  assert.deepEqual(notes, ['Again, otherwise.']);
+  await refuses(keepReply(second!.token.replace(/.$/, 'x').replace(/^./, 'x'), reply()), 'not-found');
+});
+
+test('a revoked link opens nothing and takes no reply; sending again makes another', async () => {
+  const id = await sendToAll('Who is on the wall?');
+  const { homes } = await readPost(at.owner, id);
+  const token = guideToken(homes[0]!.linkId);
+  await revokeLink(at.owner, homes[0]!.linkId);
+  assert.equal(await openGuide(token), null);
+  await refuses(keepReply(token, reply()), 'not-found');
+  await sendToAll('Who is on the wall?');
+  const renewed = (await listLinks(at.owner, id)).find(({ home }) => home === homes[0]!.home)!;
+  assert.notEqual(renewed.token, token);
+  assert.equal((await openGuide(renewed.token))!.hasChanged, false);
+  assert.equal((await openGuide(guideToken(homes[1]!.linkId)))!.hasChanged, true);
+});
+
+test('what homes saw stays as it was when the session changes afterwards', async () => {
+  const kept = await sessionNamed('The cart with no wheels');
+  const [link] = await listLinks(at.owner, kept.id);
+  const before = JSON.stringify((await openGuide(link!.token))!.guide);
+  await keepSession(at.owner, kept.id, {
+    revision: kept.revision,
+    session: { ...kept.session, title: 'Another title' },
+  });
+  assert.equal(JSON.stringify((await openGuide(link!.token))!.guide), before);
+  const now = await findSession(at.owner, kept.id);
+  await keepSession(at.owner, kept.id, {
+    revision: now.revision,
+    session: { ...now.session, title: kept.session.title },
+  });
+});
+
+test('an older revision never overwrites a newer one', async () => {
+  const kept = await sessionNamed('A parcel for Nim');
+  const keep = (aim: string) =>
+    keepSession(at.owner, kept.id, { revision: kept.revision, session: { ...kept.session, aim } });
+  const results = await Promise.allSettled([keep('one'), keep('two'), keep('three')]);
+  assert.equal(results.filter(({ status }) => status === 'fulfilled').length, 1);
+  await refuses(keep('four'), 'conflict');
+  assert.equal((await findSession(at.owner, kept.id)).revision, kept.revision + 1);
+});
+
+test('a session that does not come out is neither kept with a wrong dial nor sent with a broken line', async () => {
+  const kept = await sessionNamed('A parcel for Nim');
+  const change = (index: number, part: object): Session => ({
+    ...kept.session,
+    segments: kept.session.segments.map((segment, at) => (at === index ? { ...segment, ...part } : segment)),
+  });
+  const tea = kept.session.segments.findIndex(({ title }) => title === 'Tea for the letter carrier');
+  const dial = kept.session.segments[tea]!.dials[0]!;
+  await assert.rejects(
+    keepSession(at.owner, kept.id, {
+      revision: kept.revision,
+      session: change(tea, { dials: [{ ...dial, value: 40 }] }),
+    }),
+    (error: EdgeError) =>
+      error.details.problems?.[0]?.message ===
+      'Tea for the letter carrier: “places at the table” goes from 2 to 8, so 40 was not taken.',
+  );
+  const broken = change(tea, { lines: [{ id: 'x', kind: 'do', text: 'Share {=12/(places-4)} out.' }] });
+  const { revision } = await keepSession(at.owner, kept.id, { revision: kept.revision, session: broken });
+  const [home] = (await listHomes(at.owner)).homes;
+  await assert.rejects(
+    sendSession(at.owner, { sessionId: kept.id, homeIds: [home!.id], revision, address: 'https://homes.example' }),
+    (error: EdgeError) => error.code === 'wrong-input' && /divides by zero/.test(error.details.problems![0]!.message),
+  );
+  await keepSession(at.owner, kept.id, { revision, session: kept.session });
+});
+
+test('a group activity is not sent to homes', async () => {
+  const kept = await sessionNamed('A parcel for Nim');
+  await putIntoSession(at.owner, { kind: 'activity', key: 'weather-blanket', sessionId: kept.id });
+  await refuses(sendToAll('A parcel for Nim'), 'wrong-input');
+  const now = await findSession(at.owner, kept.id);
+  await keepSession(at.owner, kept.id, {
+    revision: now.revision,
+    session: { ...now.session, segments: now.session.segments.filter(({ size }) => size === 'home') },
+  });
+});
+
+test('answers correct the minutes once, and are not offered twice', async () => {
+  const id = await sendToAll('The cart with no wheels');
+  for (const { token } of await listLinks(at.owner, id)) {
+    const { guide } = (await openGuide(token))!;
+    const segment = guide.segments.find(({ from }) => from === 'carts-and-lids')!;
+    await keepReply(token, reply({ parts: [{ segment: segment.id, minutes: '16', ease: 'right' }] }));
+  }
+  const [correction] = (await readPost(at.owner, id)).corrections;
+  assert.equal(correction?.homes, 12);
+  assert.ok(correction.likely > correction.planned && correction.likely < 16);
+  await refuses(adoptCorrection(at.reader, 'carts-and-lids'), 'not-allowed');
+  await adoptCorrection(at.owner, 'carts-and-lids');
+  assert.deepEqual((await readPost(at.owner, id)).corrections, []);
+});
+
+test('a stranger sees and changes nothing of another programme', async () => {
+  const kept = await sessionNamed('The cart with no wheels');
+  const [home] = (await listHomes(at.owner)).homes;
+  const linkId = (await readPost(at.owner, kept.id)).homes[0]!.linkId;
+  await refuses(findSession(at.stranger, kept.id), 'not-found');
+  await refuses(readBench(at.stranger, kept.id), 'not-found');
+  await refuses(keepSession(at.stranger, kept.id, { revision: kept.revision, session: kept.session }), 'not-found');
+  await refuses(
+    sendSession(at.stranger, { sessionId: kept.id, homeIds: [home!.id], revision: 1, address: 'https://x.example' }),
+    'wrong-input',
+  );
+  await refuses(readPost(at.stranger, kept.id), 'not-found');
+  await refuses(readLink(at.stranger, linkId), 'not-found');
+  await refuses(revokeLink(at.stranger, linkId), 'not-found');
+  await refuses(adoptCorrection(at.stranger, 'carts-and-lids'), 'not-found');
+  await refuses(readShelfItemPage(at.stranger, 'activity', 'carts-and-lids'), 'not-found');
+  await refuses(putIntoSession(at.stranger, { kind: 'activity', key: 'owl-steps', sessionId: kept.id }), 'not-found');
+  assert.deepEqual(
+    [
+      (await listPost(at.stranger.programmeId)).length,
+      (await listHomes(at.stranger)).homes.length,
+      (await readShelfRows(at.stranger, 'activity', '')).total,
+    ],
+    [0, 0, 0],
+  );
+});
+
+test('somebody who reads changes nothing', async () => {
+  const kept = await sessionNamed('The cart with no wheels');
+  const linkId = (await readPost(at.reader, kept.id)).homes[0]!.linkId;
+  await refuses(keepSession(at.reader, kept.id, { revision: kept.revision, session: kept.session }), 'not-allowed');
+  await refuses(
+    sendSession(at.reader, { sessionId: kept.id, homeIds: [], revision: kept.revision, address: '' }),
+    'not-allowed',
+  );
+  await refuses(revokeLink(at.reader, linkId), 'not-allowed');
+  await refuses(importFile(at.reader, readDemo('things')), 'not-allowed');
+});
+
+test('nothing of a file is taken in while any of it is wrong', async () => {
+  const { things } = readDemo('things');
+  const [first] = things as { key: string }[];
+  const activities = readDemo('activities').activities as { key: string; needs: { item: string }[] }[];
+  const file = (change: object) => ({
+    format: 'footstool',
+    version: 1,
+    things: [{ ...first!, key: 'half-way-in' }],
+    ...change,
+  });
+  const dividing = {
+    ...activities[0]!,
+    key: 'divides',
+    minutes: { ...(activities[0] as unknown as { minutes: object }).minutes, setup: [1, '4/(boxes-2)', 5] },
+  };
+  const problemOf = async (content: object) => {
+    try {
+      await importFile(at.owner, content);
+    } catch (error) {
+      return (error as EdgeError).details.problems!.map(({ path, message }) => `${path}: ${message}`)[0]!;
+    }
+    return 'taken in';
+  };
+  assert.match(
+    await problemOf(file({ activities: [dividing] })),
+    /^activities\[0\]\.minutes\.setup\[1\]: “4\/\(boxes-2\)” divides by zero \(at boxes in a row 2\)$/,
+  );
+  assert.match(
+    await problemOf(
+      file({ activities: [{ ...activities[0]!, needs: [{ ...activities[0]!.needs[0]!, item: 'unheard-of' }] }] }),
+    ),
+    /^activities\[0\]/,
+  );
+  assert.match(await problemOf(file({ things: [first!, first!] })), /^things\[1\]\.key: .* already at things\[0\]/);
+  assert.match(
+    await problemOf(
+      file({ sessions: [{ title: 'x', on: '2027-02-30', ages: { fromMonths: 1, toMonths: 2 }, aim: '', parts: [] }] }),
+    ),
+    /^sessions\[0\]\.on: .*not a day that exists/,
+  );
+  assert.match(
+    await problemOf(
+      file({
+        sessions: [
+          {
+            title: 'x',
+            on: '2027-02-03',
+            ages: { fromMonths: 1, toMonths: 2 },
+            aim: '',
+            parts: [{ kind: 'book', key: 'unheard-of' }],
+          },
+        ],
+      }),
+    ),
+    /^sessions\[0\]\.parts\[0\]\.key/,
+  );
+  assert.equal(
+    (await readShelfRows(at.owner, 'thing', '')).rows.some(({ key }) => key === 'half-way-in'),
+    false,
+  );
+});
+
+test('what is saved as a file is taken in again without a change, and homes keep their replies', async () => {
+  const saved = await exportFile(at.owner, { homes: true });
+  const repliesBefore = (await rows<{ id: string }>('SELECT id FROM replies ORDER BY id')).length;
+  const report = await importFile(at.owner, JSON.parse(JSON.stringify(saved)));
+  assert.equal(report.bySection.homes, 12);
+  assert.deepEqual(await exportFile(at.owner, { homes: true }), saved);
+  assert.equal((await rows('SELECT id FROM replies')).length, repliesBefore);
+  assert.ok(repliesBefore > 0);
+});
+
+test('the number of queries of each page is fixed, however many rows there are', async () => {
+  const kept = await sessionNamed('The cart with no wheels');
+  const [link] = await listLinks(at.owner, kept.id);
+  const pages = {
+    today: () => readToday(at.owner),
+    shelf: () => readShelfRows(at.owner, 'activity', 'wheels'),
+    item: () => readShelfItemPage(at.owner, 'activity', 'carts-and-lids'),
+    bench: () => readBench(at.owner, kept.id),
+    homes: () => listHomes(at.owner),
+    postList: () => listPost(at.owner.programmeId),
+    post: () => readPost(at.owner, kept.id),
+    guide: () => openGuide(link!.token),
+  };
+  const count = async () =>
+    Object.fromEntries(
+      await Promise.all(
+        Object.entries(pages).map(async ([page, read]) => [page, (await countingQueries<unknown>(read)).queries]),
+      ),
+    );
+  const few = await count();
+  assert.deepEqual(few, { today: 2, shelf: 1, item: 2, bench: 5, homes: 4, postList: 1, post: 7, guide: 1 });
+  const homes = readDemo('homes').homes as { nickname: string }[];
+  await importFile(at.owner, {
+    format: 'footstool',
+    version: 1,
+    homes: homes.map((home) => ({ ...home, nickname: `${home.nickname} two` })),
+  });
+  await sendToAll('The cart with no wheels');
+  assert.deepEqual(await count(), few);
+});
+
+test('the database itself refuses what must not be', async () => {
+  const refusesSql = (sql: string) => assert.rejects(database().query(sql), sql);
+  await refusesSql(`UPDATE sessions SET age_from_months = 90, age_to_months = 10`);
+  await refusesSql(`UPDATE replies SET outcome = 'perhaps'`);
+  await refusesSql(`UPDATE reply_parts SET minutes = -3`);
+  await refusesSql(`UPDATE shelf_items SET key = 'Not A Key' WHERE kind = 'thing'`);
+  await refusesSql(`UPDATE home_things SET programme_id = '${at.stranger.programmeId}'`);
+  await refusesSql(`UPDATE children SET birth_month = '2024-13'`);
+});

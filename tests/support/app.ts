@@ -1,0 +1,90 @@
+import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync, chmodSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { freePort, startPostgres, type LocalPostgres } from '../../src/cli/postgres.ts';
+
+const ROOT = resolve(import.meta.dirname, '../..');
+
+export const SECRET = 'a-secret-for-tests-only-0123456789abcdef';
+
+export interface TestDatabase {
+  readonly url: string;
+  readonly port: number;
+  stop(): void;
+  start(): Promise<void>;
+  /** Stops it and removes its data. */
+  remove(): void;
+}
+
+/** A throw-away database of its own, outside the project so that its user can reach it. */
+export async function startTestDatabase(): Promise<TestDatabase> {
+  const folder = mkdtempSync(join(tmpdir(), 'footstool-test-'));
+  chmodSync(folder, 0o755);
+  let running: LocalPostgres = await startPostgres({ folder, isThrowAway: true });
+  const port = Number(new URL(running.url).port);
+  return {
+    url: running.url,
+    port,
+    stop: () => running.stop(),
+    start: async () => void (running = await startPostgres({ folder, isThrowAway: true, port })),
+    remove: () => {
+      running.stop();
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}
+
+/** The environment of a server or command that works on a test database. */
+export function testEnvironment(databaseUrl: string, folder: string, port: number): NodeJS.ProcessEnv {
+  return {
+    ...process.env,
+    DATABASE_URL: databaseUrl,
+    FOOTSTOOL_SECRET: SECRET,
+    FOOTSTOOL_DATA: folder,
+    FOOTSTOOL_DEMO: '1',
+    FOOTSTOOL_COUNT_QUERIES: '1',
+    FOOTSTOOL_ADDRESS: `http://127.0.0.1:${port}`,
+    FOOTSTOOL_NOW: '2027-03-08T09:00:00Z',
+    FOOTSTOOL_TIME_ZONE: 'Europe/London',
+    HOST: '127.0.0.1',
+    PORT: String(port),
+    NODE_ENV: 'production',
+    LOG_LEVEL: 'warn',
+  };
+}
+
+export interface TestServer {
+  readonly address: string;
+  stop(): Promise<void>;
+}
+
+/** Loads the demo and serves the built application on a free port; answers once it is up. */
+export async function startServer(databaseUrl: string, folder: string): Promise<TestServer> {
+  const port = await freePort();
+  execFileSync(join(ROOT, 'bin/footstool'), ['seed'], {
+    env: testEnvironment(databaseUrl, folder, port),
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
+  const server = spawn(process.execPath, [join(ROOT, 'dist/server/entry.mjs')], {
+    env: testEnvironment(databaseUrl, folder, port),
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
+  const address = `http://127.0.0.1:${port}`;
+  await untilUp(address, server);
+  return { address, stop: () => new Promise((ended) => server.once('exit', () => ended()) && server.kill('SIGTERM')) };
+}
+
+async function untilUp(address: string, server: ChildProcess): Promise<void> {
+  while (server.exitCode === null) {
+    if (
+      await fetch(`${address}/health`).then(
+        ({ ok }) => ok,
+        () => false,
+      )
+    )
+      return;
+    await new Promise((next) => setTimeout(next, 50));
+  }
+  throw new Error('the server ended before it answered');
+}
