@@ -23,7 +23,7 @@ export async function runCalc(words: readonly string[]): Promise<number> {
 async function answerOne(calculate: Calculation): Promise<number> {
   const chunks: Buffer[] = [];
   for await (const chunk of process.stdin) chunks.push(chunk as Buffer);
-  const answer = answerText(calculate, Buffer.concat(chunks).toString('utf8'));
+  const answer = await answerText(calculate, Buffer.concat(chunks).toString('utf8'));
   if ('error' in answer) {
     process.stderr.write(`${answer.error}\n`);
     return 2;
@@ -35,14 +35,14 @@ async function answerOne(calculate: Calculation): Promise<number> {
 async function answerLines(calculate: Calculation): Promise<number> {
   for await (const line of createInterface({ input: process.stdin, crlfDelay: Infinity })) {
     if (line.trim() === '') continue;
-    const answer = answerText(calculate, line);
+    const answer = await answerText(calculate, line);
     const text = 'error' in answer ? JSON.stringify(answer) : answer.json;
     if (!process.stdout.write(`${text}\n`)) await new Promise((resolve) => process.stdout.once('drain', resolve));
   }
   return 0;
 }
 
-function answerText(calculate: Calculation, text: string): { json: string } | { error: string } {
+async function answerText(calculate: Calculation, text: string): Promise<{ json: string } | { error: string }> {
   let input: unknown;
   try {
     input = JSON.parse(text);
@@ -50,7 +50,7 @@ function answerText(calculate: Calculation, text: string): { json: string } | { 
     return { error: `$: not JSON (${(error as Error).message.replace(/\s+/g, ' ')})` };
   }
   try {
-    return { json: writeJson(calculate(input)) };
+    return { json: writeJson(await calculate(input)) };
   } catch (error) {
     if (error instanceof CalcInputError) return { error: error.message.replace(/\s+/g, ' ') };
     throw error;

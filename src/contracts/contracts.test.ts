@@ -2,6 +2,8 @@ import assert from 'node:assert/strict';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { test } from 'node:test';
+import addFormatsModule from 'ajv-formats';
+import { Ajv2020 } from 'ajv/dist/2020.js';
 import { checkScript } from '../core/script/checkScript.ts';
 import { CALCULATIONS } from './calc/calculations.ts';
 import { CalcInputError } from './calc/calculation.ts';
@@ -9,6 +11,7 @@ import { checkForm, checkShape } from './problems.ts';
 import { replyForm } from './reply.ts';
 import { shelfFile } from './shelfFile.ts';
 
+const addFormats = addFormatsModule as unknown as (ajv: Ajv2020) => void;
 const ROOT = join(import.meta.dirname, '../..');
 const CASES = join(ROOT, 'tests/contract/cases');
 const DEMO = join(ROOT, 'demo');
@@ -141,4 +144,35 @@ test('a reply may leave everything out but whether it was done', () => {
     checkForm(replyForm, { replyKey: key, outcome: 'done', parts: [{ segment: 'a', minutes: '900', ease: '' }] }).ok,
     false,
   );
+});
+
+test('the published JSON Schema takes the demo and refuses what the import refuses', () => {
+  const schema = JSON.parse(readFileSync(join(ROOT, 'docs/schema/footstool.schema.json'), 'utf8')) as object;
+  const ajv = new Ajv2020({ allErrors: true });
+  addFormats(ajv);
+  const validate = ajv.compile(schema);
+  for (const file of readdirSync(DEMO).filter((name) => name !== 'replies.json')) {
+    assert.ok(
+      validate(JSON.parse(readFileSync(join(DEMO, file), 'utf8'))),
+      `${file}: ${JSON.stringify(validate.errors?.slice(0, 3))}`,
+    );
+  }
+  const { activities } = JSON.parse(readFileSync(join(DEMO, 'activities.json'), 'utf8')) as {
+    activities: Record<string, unknown>[];
+  };
+  const thing = { key: 'lid', one: 'lid', many: 'lids', traits: [], allergens: [], usualQty: 3, common: 1 };
+  const wrong: object[] = [
+    { things: [{ ...thing, colour: 'red' }] },
+    { things: [{ ...thing, key: 'Not A Key' }] },
+    { things: [{ ...thing, common: 2 }] },
+    { activities: [{ ...activities[0], posture: 'lying' }] },
+    { activities: [{ ...activities[0], levels: { easier: { text: '' } } }] },
+    { sessions: [{ title: 'x', on: '2027-02-30', ages: { fromMonths: 1, toMonths: 2 }, aim: '', parts: [] }] },
+    { version: 2 },
+  ];
+  for (const change of wrong) {
+    const file = { format: 'footstool', version: 1, ...change };
+    assert.equal(validate(file), false, JSON.stringify(change).slice(0, 80));
+    assert.equal(checkShape(shelfFile, file).ok, false, JSON.stringify(change).slice(0, 80));
+  }
 });

@@ -11,7 +11,7 @@ export class CalcInputError extends Error {
   }
 }
 
-/** One entry of the core contract: checks its input and answers. */
+/** One entry of the core contract: checks its input and answers, at once or by promise. */
 export type Calculation = (input: unknown) => unknown;
 
 /** Joins a schema to the core function that answers; the schema's type is what the function takes. */

@@ -34,4 +34,5 @@ export const CALCULATIONS: ReadonlyMap<string, Calculation> = new Map([
   ['tiles', calcTiles],
   ['word-sets', calcWordSets],
   ['coverage', calcCoverage],
+  ['term-plan', async (input) => (await import('./terms.ts')).calcTermPlan(input)],
 ]);

@@ -1,0 +1,87 @@
+import { planTerm, type TermPlanInput, type TermRule } from '../../core/terms/termPlan.ts';
+import { linearSolver } from '../../solver/highs.ts';
+import { amount, array, boolean, mixed, name, names, object, string, whole } from './fields.ts';
+import { calculation, CalcInputError } from './calculation.ts';
+
+const LIMITS = { seconds: 20, gap: 0 };
+
+const LOOSEN_PATHS: Readonly<Record<TermRule, string>> = {
+  rest: 'rest',
+  repeat: 'repeat',
+  after: 'activities',
+  light: 'slots',
+  minutes: 'slots',
+  perSlot: 'perSlot[0]',
+};
+const LOOSEN_WORDS: Readonly<Record<TermRule, string>> = {
+  rest: 'no plan fits; fewer slots of rest between two uses would do',
+  repeat: 'no plan fits; letting activities come back more often would do',
+  after: 'no plan fits; dropping what has to come earlier (after) would do',
+  light: 'no plan fits; fewer light slots would do',
+  minutes: 'no plan fits; more minutes in the slots would do',
+  perSlot: 'no plan fits; ask for fewer activities in each slot',
+};
+
+const targets = mixed<Record<string, number>>()
+  .required()
+  .test('targets', 'must be an object of skills and whole numbers', (value, context) => {
+    if (typeof value !== 'object' || value === null || Array.isArray(value)) return false;
+    const wrong = Object.entries(value).find(([, times]) => !Number.isInteger(times) || times < 0 || times > 1000);
+    return wrong
+      ? context.createError({ path: `${context.path}.${wrong[0]}`, message: 'must be a whole number from 0 to 1000' })
+      : true;
+  });
+
+export const calcTermPlan = calculation(
+  object({
+    slots: array()
+      .of(object({ id: name(), minutes: amount(0, 10_000), theme: string().nullable(), light: boolean() }))
+      .required()
+      .max(200),
+    activities: array()
+      .of(
+        object({
+          id: name(),
+          skills: names(),
+          minutes: amount(0, 10_000),
+          effort: whole(1, 3),
+          themes: names(),
+          after: array().of(string().required()),
+        }),
+      )
+      .required()
+      .max(500),
+    targets,
+    perSlot: array().of(whole(0, 100)).required().length(2, 'must hold two numbers: least and most'),
+    repeat: whole(0, 200),
+    rest: whole(0, 200),
+  }),
+  async (input) => {
+    const term = input as unknown as TermPlanInput;
+    refuseOddities(term);
+    const plan = planTerm(term, await linearSolver(LIMITS));
+    if (plan.ok) return plan.value;
+    throw new CalcInputError(LOOSEN_PATHS[plan.problem.loosen], LOOSEN_WORDS[plan.problem.loosen]);
+  },
+);
+
+function refuseOddities({ slots, activities, perSlot }: TermPlanInput): void {
+  for (const [path, list] of [
+    ['slots', slots],
+    ['activities', activities],
+  ] as const) {
+    list.forEach(({ id }, index) => {
+      if (list.findIndex((other) => other.id === id) < index)
+        throw new CalcInputError(`${path}[${index}].id`, `"${id}" is there twice`);
+    });
+  }
+  const ids = new Set(activities.map(({ id }) => id));
+  activities.forEach(({ id, after = [] }, index) =>
+    after.forEach((earlier, at) => {
+      const path = `activities[${index}].after[${at}]`;
+      if (!ids.has(earlier)) throw new CalcInputError(path, `"${earlier}" is not among the activities`);
+      if (earlier === id) throw new CalcInputError(path, 'an activity cannot come after itself');
+    }),
+  );
+  if (perSlot[0] > perSlot[1]) throw new CalcInputError('perSlot', 'the least must not be above the most');
+}
