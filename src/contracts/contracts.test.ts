@@ -5,6 +5,7 @@ import { test } from 'node:test';
 import addFormatsModule from 'ajv-formats';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import { checkScript } from '../core/script/checkScript.ts';
+import { SKILL_WORDS } from '../messages/skills.ts';
 import { CALCULATIONS } from './calc/calculations.ts';
 import { CalcInputError } from './calc/calculation.ts';
 import { checkForm, checkShape } from './problems.ts';
@@ -175,4 +176,31 @@ test('the published JSON Schema takes the demo and refuses what the import refus
     assert.equal(validate(file), false, JSON.stringify(change).slice(0, 80));
     assert.equal(checkShape(shelfFile, file).ok, false, JSON.stringify(change).slice(0, 80));
   }
+});
+
+test('the demo’s shelf has things enough, and at least three activities of their own idea for every skill', () => {
+  const read = <Entry>(file: string) =>
+    (JSON.parse(readFileSync(join(DEMO, `${file}.json`), 'utf8')) as Record<string, Entry[]>)[file]!;
+  const activities = read<{
+    skills: string[];
+    idea: string;
+    title: string;
+    size: string;
+    access: string;
+    lines: { kind: string }[];
+  }>('activities');
+  for (const skill of Object.keys(SKILL_WORDS)) {
+    assert.ok(activities.filter(({ skills }) => skills.includes(skill)).length >= 3, skill);
+  }
+  assert.ok(activities.length >= 80 && read('things').length >= 120 && read('homes').length === 12);
+  assert.equal(new Set(activities.map(({ idea }) => idea)).size, activities.length);
+  for (const { title, size, access, lines } of activities.filter((activity) => activity.size === 'home')) {
+    assert.ok(access.length > 10, `${title}: another way`);
+    assert.ok(
+      lines.some(({ kind }) => kind === 'if') && lines.some(({ kind }) => kind === 'notice'),
+      `${title}: if and notice (${size})`,
+    );
+  }
+  const unknown = activities.flatMap(({ skills }) => skills).filter((skill) => !(skill in SKILL_WORDS));
+  assert.deepEqual(unknown, []);
 });

@@ -1,5 +1,5 @@
 /** The skills of both ladders and beyond them, in the order of the ladders, as authors read them. */
-const SKILL_WORDS: Readonly<Record<string, string>> = {
+export const SKILL_WORDS: Readonly<Record<string, string>> = {
   handle: 'free handling',
   'same-different': 'same and different',
   match: 'one to one',

@@ -97,9 +97,9 @@ export function composeGuide({ session, home, things, programme }: GuideInput): 
     minutes: { likely: child.mean, low: child.low, high: child.high },
     setupMinutes: setup.mean,
     fetch: thingsToFetch(session, served, home, things),
-    before: session.segments.flatMap(({ ahead }) =>
-      ahead.filter(({ who }) => who === 'home').map(({ days, text }) => ({ days, text })),
-    ),
+    before: session.segments
+      .flatMap(({ ahead }) => ahead.filter(({ who }) => who === 'home').map(({ days, text }) => ({ days, text })))
+      .sort((left, right) => right.days - left.days),
     segments: composed.map((part) => {
       const needs = served.get(part.segment.id)!;
       return guideSegment(part, homeScope(part.segment, needs, things, loves), needs, {
