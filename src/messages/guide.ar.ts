@@ -72,7 +72,6 @@ export const ar: GuideWords = {
   outcome: 'هل قمتم به؟',
   outcomes: { done: 'نعم', partly: 'جزئيًا', not: 'ليس هذه المرة' },
   minutesTaken: (title) => `دقائق ${title}`,
-  minutesUnit: 'دقيقة',
   howWasIt: (title) => `كيف كان ${title}؟`,
   eases: { 'too-easy': 'سهل جدًا', right: 'مناسب', 'too-hard': 'صعب جدًا' },
   note: 'ماذا فعل طفلكم أو قال؟',

@@ -72,7 +72,6 @@ export const en: GuideWords = {
   outcome: 'Did you do it?',
   outcomes: { done: 'Done', partly: 'Partly', not: 'Not this time' },
   minutesTaken: (title) => `Minutes for ${title}`,
-  minutesUnit: 'minutes',
   howWasIt: (title) => `How was ${title}?`,
   eases: { 'too-easy': 'Too easy', right: 'Right', 'too-hard': 'Too hard' },
   note: 'What did your child do or say?',

@@ -87,7 +87,6 @@ export const es: GuideWords = {
   outcome: '¿Lo hicieron?',
   outcomes: { done: 'Hecho', partly: 'En parte', not: 'Esta vez no' },
   minutesTaken: (title) => `Minutos de ${title}`,
-  minutesUnit: 'minutos',
   howWasIt: (title) => `¿Qué tal ${title}?`,
   eases: { 'too-easy': 'Muy fácil', right: 'Bien', 'too-hard': 'Muy difícil' },
   note: '¿Qué hizo o dijo su niña o niño?',

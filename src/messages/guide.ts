@@ -49,7 +49,6 @@ export interface GuideWords {
   readonly outcome: string;
   readonly outcomes: { readonly done: string; readonly partly: string; readonly not: string };
   readonly minutesTaken: (title: string) => string;
-  readonly minutesUnit: string;
   readonly howWasIt: (title: string) => string;
   readonly eases: { readonly 'too-easy': string; readonly right: string; readonly 'too-hard': string };
   readonly note: string;
