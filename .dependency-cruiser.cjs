@@ -25,7 +25,7 @@ module.exports = {
       to: { path: 'node_modules/(sequelize|umzug|pg)/' },
     },
     forbid('repositories-know-no-services', 'src/server/db', 'src/server/(services|http|post)'),
-    forbid('pages-ask-services', 'src/pages', 'src/server/db/(models|migrations)'),
+    forbid('pages-ask-services', 'src/pages', 'src/server/db/(models|tables|migrations)'),
     forbid('services-know-no-pages', 'src/server', 'src/(pages|islands/[^/]+/[A-Z]|components|layouts|cli)'),
   ],
   options: {

@@ -39,6 +39,5 @@ export default tseslint.config(
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
   },
   { files: ['tests/**/*.ts', 'src/cli/**/*.ts'], rules: { 'no-console': 'off' } },
-  { files: ['src/server/db/models.ts'], rules: { 'max-lines': 'off' } },
   { files: ['src/env.d.ts'], rules: { '@typescript-eslint/triple-slash-reference': 'off' } },
 );

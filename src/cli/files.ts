@@ -1,7 +1,8 @@
 import { readFile } from 'node:fs/promises';
 import { programmeSettings } from '../contracts/programme.ts';
 import { closeDatabase } from '../server/db/connection.ts';
-import { MembershipRow, ProgrammeRow, tables, UserRow } from '../server/db/models.ts';
+import { MembershipRow, ProgrammeRow, UserRow } from '../server/db/models.ts';
+import { tables } from '../server/db/tables.ts';
 import { EdgeError } from '../server/http/errors.ts';
 import { exportFile } from '../server/services/exportShelf.ts';
 import { importFile } from '../server/services/importShelf.ts';

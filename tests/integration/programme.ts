@@ -1,8 +1,16 @@
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { randomUUID } from 'node:crypto';
+import assert from 'node:assert/strict';
+import { QueryTypes } from 'sequelize';
+import { replyForm } from '../../src/contracts/reply.ts';
+import { EdgeError } from '../../src/server/http/errors.ts';
+import { listHomes } from '../../src/server/services/homes.ts';
+import { sendSession } from '../../src/server/services/sending.ts';
+import { listSessions } from '../../src/server/services/sessions.ts';
 import { addProgramme } from '../../src/cli/seed.ts';
-import { closeDatabase } from '../../src/server/db/connection.ts';
+import { closeDatabase, database } from '../../src/server/db/connection.ts';
 import { migrate } from '../../src/server/db/migrations/migrate.ts';
 import { importFile } from '../../src/server/services/importShelf.ts';
 import type { Person } from '../../src/server/services/person.ts';
@@ -59,4 +67,30 @@ function addPeople(slug: string, role: Person['role']): Promise<Person> {
   return addProgramme({ slug, name: slug }, [
     { name: slug, email: `${slug}-${count}@test.example`, password: 'test-password', role },
   ]);
+}
+
+/** What tests do with a programme again and again. */
+export function helpersFor(programmes: () => TestProgrammes) {
+  const sessionNamed = async (title: string) =>
+    (await listSessions(programmes().owner)).find(({ session }) => session.title === title)!;
+  return {
+    sessionNamed,
+    /** Sends the newest state of a session to every home; gives its id. */
+    sendToAll: async (title: string) => {
+      const kept = await sessionNamed(title);
+      const homeIds = (await listHomes(programmes().owner)).homes.map(({ id }) => id);
+      await sendSession(programmes().owner, {
+        sessionId: kept.id,
+        homeIds,
+        revision: kept.revision,
+        address: 'https://homes.example',
+      });
+      return kept.id;
+    },
+    reply: (change: object = {}) =>
+      replyForm.validateSync({ replyKey: randomUUID(), outcome: 'done', note: '', parts: [], ...change }),
+    refuses: (work: Promise<unknown>, code: string) =>
+      assert.rejects(work, (error: unknown) => error instanceof EdgeError && error.code === code),
+    rows: <Row extends object>(sql: string) => database().query<Row>(sql, { type: QueryTypes.SELECT }),
+  };
 }

@@ -1,12 +1,8 @@
 import assert from 'node:assert/strict';
-import { randomUUID } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { after, before, test } from 'node:test';
-import { QueryTypes } from 'sequelize';
-import { replyForm } from '../../src/contracts/reply.ts';
 import type { Session } from '../../src/core/script/session.ts';
-import { database } from '../../src/server/db/connection.ts';
 import { EdgeError } from '../../src/server/http/errors.ts';
 import { guideToken } from '../../src/server/http/secrets.ts';
 import { readBench } from '../../src/server/services/benchPage.ts';
@@ -22,33 +18,16 @@ import {
   revokeLink,
 } from '../../src/server/services/post.ts';
 import { sendSession } from '../../src/server/services/sending.ts';
-import { findSession, keepSession, listSessions } from '../../src/server/services/sessions.ts';
+import { findSession, keepSession } from '../../src/server/services/sessions.ts';
 import { putIntoSession, readShelfItemPage } from '../../src/server/services/shelfItem.ts';
 import { readShelfRows } from '../../src/server/services/shelfPage.ts';
-import { readDemo, startProgrammes, type TestProgrammes } from './programme.ts';
+import { helpersFor, readDemo, startProgrammes, type TestProgrammes } from './programme.ts';
 
 let at: TestProgrammes;
 before(async () => void (at = await startProgrammes()));
 after(() => at.remove());
 
-const sessionNamed = async (title: string) =>
-  (await listSessions(at.owner)).find(({ session }) => session.title === title)!;
-const sendToAll = async (title: string) => {
-  const kept = await sessionNamed(title);
-  const homeIds = (await listHomes(at.owner)).homes.map(({ id }) => id);
-  await sendSession(at.owner, {
-    sessionId: kept.id,
-    homeIds,
-    revision: kept.revision,
-    address: 'https://homes.example',
-  });
-  return kept.id;
-};
-const reply = (change: object = {}) =>
-  replyForm.validateSync({ replyKey: randomUUID(), outcome: 'done', note: '', parts: [], ...change });
-const refuses = (work: Promise<unknown>, code: string) =>
-  assert.rejects(work, (error: unknown) => error instanceof EdgeError && error.code === code);
-const rows = <Row extends object>(sql: string) => database().query<Row>(sql, { type: QueryTypes.SELECT });
+const { sessionNamed, sendToAll, reply, refuses, rows } = helpersFor(() => at);
 
 test('each home gets a link of its own, stored only as a hash, in a letter in its language', async () => {
   const id = await sendToAll('The cart with no wheels');

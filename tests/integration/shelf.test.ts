@@ -1,8 +1,5 @@
 import assert from 'node:assert/strict';
-import { randomUUID } from 'node:crypto';
 import { after, before, test } from 'node:test';
-import { QueryTypes } from 'sequelize';
-import { replyForm } from '../../src/contracts/reply.ts';
 import { countingQueries, database } from '../../src/server/db/connection.ts';
 import { EdgeError } from '../../src/server/http/errors.ts';
 import { readBench } from '../../src/server/services/benchPage.ts';
@@ -11,33 +8,16 @@ import { keepReply, openGuide } from '../../src/server/services/guides.ts';
 import { listHomes } from '../../src/server/services/homes.ts';
 import { importFile } from '../../src/server/services/importShelf.ts';
 import { listLinks, listPost, readPost } from '../../src/server/services/post.ts';
-import { sendSession } from '../../src/server/services/sending.ts';
-import { listSessions } from '../../src/server/services/sessions.ts';
 import { readShelfItemPage } from '../../src/server/services/shelfItem.ts';
 import { readShelfRows } from '../../src/server/services/shelfPage.ts';
 import { readToday } from '../../src/server/services/today.ts';
-import { readDemo, startProgrammes, type TestProgrammes } from './programme.ts';
+import { helpersFor, readDemo, startProgrammes, type TestProgrammes } from './programme.ts';
 
 let at: TestProgrammes;
 before(async () => void (at = await startProgrammes()));
 after(() => at.remove());
 
-const sessionNamed = async (title: string) =>
-  (await listSessions(at.owner)).find(({ session }) => session.title === title)!;
-const sendToAll = async (title: string) => {
-  const kept = await sessionNamed(title);
-  const homeIds = (await listHomes(at.owner)).homes.map(({ id }) => id);
-  await sendSession(at.owner, {
-    sessionId: kept.id,
-    homeIds,
-    revision: kept.revision,
-    address: 'https://homes.example',
-  });
-  return kept.id;
-};
-const reply = (change: object = {}) =>
-  replyForm.validateSync({ replyKey: randomUUID(), outcome: 'done', note: '', parts: [], ...change });
-const rows = <Row extends object>(sql: string) => database().query<Row>(sql, { type: QueryTypes.SELECT });
+const { sessionNamed, sendToAll, reply, rows } = helpersFor(() => at);
 
 test('nothing of a file is taken in while any of it is wrong', async () => {
   const { things } = readDemo('things');

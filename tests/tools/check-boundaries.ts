@@ -27,7 +27,9 @@ function pagesThatReachPastServices(): string[] {
     path.endsWith('.astro'),
   );
   return pages.filter((path) =>
-    /from '[^']*server\/db\/(models|migrations|repositories)/.test(readFileSync(resolve(ROOT, 'src', path), 'utf8')),
+    /from '[^']*server\/db\/(models|tables|migrations|repositories)/.test(
+      readFileSync(resolve(ROOT, 'src', path), 'utf8'),
+    ),
   );
 }
 

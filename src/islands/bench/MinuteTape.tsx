@@ -1,20 +1,8 @@
-import {
-  DndContext,
-  KeyboardSensor,
-  PointerSensor,
-  closestCenter,
-  useSensor,
-  useSensors,
-  type DragEndEvent,
-} from '@dnd-kit/core';
-import {
-  SortableContext,
-  horizontalListSortingStrategy,
-  sortableKeyboardCoordinates,
-  useSortable,
-} from '@dnd-kit/sortable';
+import { DndContext, closestCenter, type DragEndEvent } from '@dnd-kit/core';
+import { SortableContext, horizontalListSortingStrategy, useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { movingWords } from './movingWords.ts';
+import { useMoveSensors } from './useMoveSensors.ts';
 import type { Segment } from '../../core/script/session.ts';
 import type { Tape, TapeSegment } from '../../core/time/tape.ts';
 
@@ -27,10 +15,7 @@ interface MinuteTapeProps {
 
 /** The session to scale: likely minutes in ink, the spread as a fading edge, the sitting span as a notch. Parts are moved on it. */
 export function MinuteTape({ tape, segments, mayWrite, onMove }: MinuteTapeProps) {
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
+  const sensors = useMoveSensors();
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     if (!over || active.id === over.id) return;
     onMove(

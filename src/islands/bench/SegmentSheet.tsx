@@ -1,13 +1,5 @@
-import {
-  DndContext,
-  KeyboardSensor,
-  PointerSensor,
-  closestCenter,
-  useSensor,
-  useSensors,
-  type DragEndEvent,
-} from '@dnd-kit/core';
-import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { DndContext, closestCenter, type DragEndEvent } from '@dnd-kit/core';
+import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { useState } from 'react';
 import type { Aside } from '../../core/checks/asides.ts';
 import type { ComposedSegment } from '../../core/script/composition.ts';
@@ -17,6 +9,7 @@ import { reportSpread, spreadOf } from '../../core/time/minutes.ts';
 import { AsideNote } from './AsideNote.tsx';
 import { LineRow } from './LineRow.tsx';
 import { movingWords } from './movingWords.ts';
+import { useMoveSensors } from './useMoveSensors.ts';
 import { MinutesEditor } from './MinutesEditor.tsx';
 import { newId } from './newId.ts';
 
@@ -36,10 +29,7 @@ const LEVEL_WORDS: Readonly<Record<LevelName, string>> = { easier: 'easier', rig
 export function SegmentSheet({ part, position, count, asides, things, mayWrite, onEdit }: SegmentSheetProps) {
   const { segment, lines } = part;
   const [writing, setWriting] = useState<string | null>(null);
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
+  const sensors = useMoveSensors();
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     const to = lines.findIndex(({ line }) => line.id === over?.id);
     if (over && active.id !== over.id) onEdit({ do: 'move-line', segment: segment.id, line: String(active.id), to });

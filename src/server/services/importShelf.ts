@@ -13,7 +13,8 @@ import {
 import { checkScript } from '../../core/script/checkScript.ts';
 import type { Segment } from '../../core/script/session.ts';
 import { describeScriptFault } from '../../messages/edits.ts';
-import { ChildRow, HomeRow, HomeThingRow, ShelfItemRow, tables } from '../db/models.ts';
+import { ChildRow, HomeRow, HomeThingRow, ShelfItemRow } from '../db/models.ts';
+import { tables } from '../db/tables.ts';
 import { addSession } from '../db/repositories/sessions.ts';
 import { readShelf, writeShelfItems, type ActivityEntry, type ShelfWrite } from '../db/repositories/shelf.ts';
 import { EdgeError } from '../http/errors.ts';

@@ -12,8 +12,8 @@ import {
   ReplyPartRow,
   ReplyRow,
   ShelfItemRow,
-  tables,
 } from '../db/models.ts';
+import { tables } from '../db/tables.ts';
 import { readSession, isUuid, type KeptSession } from '../db/repositories/sessions.ts';
 import { evaluateMinutes } from '../../core/script/composition.ts';
 import { EdgeError } from '../http/errors.ts';

@@ -1,7 +1,7 @@
 import { QueryTypes } from 'sequelize';
 import { dueItems, type DueItem } from '../../core/calendar/dueItems.ts';
 import { today } from '../clock.ts';
-import { tables } from '../db/models.ts';
+import { tables } from '../db/tables.ts';
 import { readSessions } from '../db/repositories/sessions.ts';
 import type { Person } from './person.ts';
 

@@ -1,7 +1,8 @@
 import type { Transaction } from 'sequelize';
 import type { Home } from '../../../core/homes/home.ts';
 import { byCodeUnit } from '../../../core/ordering.ts';
-import { ChildRow, HomeRow, HomeThingRow, ShelfItemRow, tables } from '../models.ts';
+import { ChildRow, HomeRow, HomeThingRow, ShelfItemRow } from '../models.ts';
+import { tables } from '../tables.ts';
 
 /** A home with what only the server needs to know of it. */
 export interface KeptHome extends Home {

@@ -2,7 +2,8 @@ import { randomUUID } from 'node:crypto';
 import { Op, type Transaction } from 'sequelize';
 import type { Session } from '../../../core/script/session.ts';
 import { now } from '../../clock.ts';
-import { SessionRow, tables, UserRow } from '../models.ts';
+import { SessionRow, UserRow } from '../models.ts';
+import { tables } from '../tables.ts';
 
 /** A session with the revision it is at and when it was kept. */
 export interface KeptSession {

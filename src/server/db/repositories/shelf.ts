@@ -2,7 +2,8 @@ import { randomUUID } from 'node:crypto';
 import { Op, type Transaction } from 'sequelize';
 import type { BookEntry, SongEntry, ThingEntry } from '../../../contracts/shelfFile.ts';
 import type { ActivityBody, Thing, ThingsByKey } from '../../../core/script/session.ts';
-import { ShelfItemRow, tables } from '../models.ts';
+import { ShelfItemRow } from '../models.ts';
+import { tables } from '../tables.ts';
 
 export type ShelfKind = 'book' | 'song' | 'activity' | 'thing';
 
