@@ -19,7 +19,7 @@ export function describeAside({ finding }: Aside, things: ThingsByKey): AsideWor
     case 'computed':
       return {
         title: `${finding.qty} ${finding.qty === 1 ? namesOf(finding.need.item, things).one : many(finding.need.item)}`,
-        text: `${finding.need.qty}. A sum, not typed.`,
+        text: `${writeSum(String(finding.need.qty))}. A sum, not typed.`,
       };
     case 'quantity-problem':
       return {
@@ -48,7 +48,7 @@ export function describeAside({ finding }: Aside, things: ThingsByKey): AsideWor
       };
     case 'homes-lack':
       return {
-        title: `${finding.homes === 1 ? '1 home lacks' : `${finding.homes} homes lack`} ${many(finding.need.item)}`,
+        title: `${finding.nicknames.length === 1 ? '1 home lacks' : `${finding.nicknames.length} homes lack`} ${listAll(finding.needs.map(({ item }) => many(item)))}`,
         text: `Nothing else there will do: ${listNames(finding.nicknames)}. A kit, or another thing here.`,
       };
     case 'group-only':
@@ -72,6 +72,20 @@ function describeLongSit({ flag, titles, moved }: Extract<Aside['finding'], { co
     text: `${flag.minutes} minutes; the youngest sits for about ${flag.allowed}.${moved ? '' : ' Put something that moves in between, or make it shorter.'}`,
     remedy: moved && `Put ${moved} in between`,
   };
+}
+
+/** A sum as it is written by hand: × for times, ÷ for divided by. */
+function writeSum(source: string): string {
+  return source
+    .replace(
+      /\s*([*/+-])\s*/g,
+      (_, sign: string) => ` ${({ '*': '×', '/': '÷', '-': '−' } as Record<string, string>)[sign] ?? sign} `,
+    )
+    .replaceAll('( ', '(');
+}
+
+function listAll(words: readonly string[]): string {
+  return new Intl.ListFormat('en').format(words);
 }
 
 function listNames(names: readonly string[]): string {

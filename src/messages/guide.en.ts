@@ -70,7 +70,7 @@ export const en: GuideWords = {
   tellUs: 'How did it go?',
   tellUsHint: 'Answer what you like; it makes the next one fit better.',
   outcome: 'Did you do it?',
-  outcomes: { done: 'Done', partly: 'Partly', not: 'Not this time' },
+  outcomes: { done: 'Done', partly: 'Partly', not: 'Not yet' },
   minutesTaken: (title) => `Minutes for ${title}`,
   howWasIt: (title) => `How was ${title}?`,
   eases: { 'too-easy': 'Too easy', right: 'Right', 'too-hard': 'Too hard' },

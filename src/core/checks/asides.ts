@@ -33,7 +33,7 @@ export type AsideFinding =
       readonly homes: number;
       readonly swapTo?: string;
     }
-  | { readonly code: 'homes-lack'; readonly need: Need; readonly homes: number; readonly nicknames: readonly string[] }
+  | { readonly code: 'homes-lack'; readonly needs: readonly Need[]; readonly nicknames: readonly string[] }
   | { readonly code: 'group-only' }
   | { readonly code: 'costly-setup'; readonly setup: number; readonly play: number };
 
@@ -56,7 +56,8 @@ export function findAsides(
 ): Aside[] {
   const asides = composed.segments.flatMap((part, index) => [
     ...lineAsides(part.segment, composed, index),
-    ...needAsides(part.segment, fits),
+    ...needAsides(part.segment),
+    ...lackAsides(part.segment, fits),
     ...cautionAsides(part.segment, session, fits, things),
     ...segmentAsides(part, session, composed),
   ]);
@@ -72,7 +73,7 @@ function lineAsides(segment: Segment, composed: ComposedSession, index: number):
   });
 }
 
-function needAsides(segment: Segment, fits: readonly HomeFit[]): Aside[] {
+function needAsides(segment: Segment): Aside[] {
   return segment.needs.flatMap((need): Aside[] => {
     const at = { segment: segment.id, line: firstMention(segment, need) };
     const quantity = needQuantity(need, 1, dialValues(segment.dials));
@@ -85,14 +86,28 @@ function needAsides(segment: Segment, fits: readonly HomeFit[]): Aside[] {
       const finding = { code: 'computed', need, qty: quantity.value } as const;
       asides.push({ id: `sum:${segment.id}/${need.id}`, weight: 'note', ...at, finding });
     }
-    const lacking = fits.filter(({ answer }) => answer.missing.includes(needIdIn(segment, need)));
-    if (lacking.length > 0) {
-      const nicknames = lacking.map(({ home }) => home.nickname);
-      const finding = { code: 'homes-lack', need, homes: lacking.length, nicknames } as const;
-      asides.push({ id: `lack:${segment.id}/${need.id}`, weight: 'heed', ...at, finding });
-    }
     return asides;
   });
+}
+
+/** What homes lack, said once for all things that the same homes lack. */
+function lackAsides(segment: Segment, fits: readonly HomeFit[]): Aside[] {
+  const byHomes = new Map<string, { nicknames: string[]; needs: Need[] }>();
+  for (const need of segment.needs) {
+    const lacking = fits.filter(({ answer }) => answer.missing.includes(needIdIn(segment, need)));
+    if (lacking.length === 0) continue;
+    const homes = lacking.map(({ home }) => home.id).join(' ');
+    const group = byHomes.get(homes) ?? { nicknames: lacking.map(({ home }) => home.nickname), needs: [] };
+    group.needs.push(need);
+    byHomes.set(homes, group);
+  }
+  return [...byHomes.values()].map(({ nicknames, needs }) => ({
+    id: `lack:${segment.id}/${needs.map(({ id }) => id).join('+')}`,
+    weight: 'heed',
+    segment: segment.id,
+    line: firstMention(segment, needs[0]!),
+    finding: { code: 'homes-lack', needs, nicknames },
+  }));
 }
 
 /** Cautions that withhold something from at least one of the homes; milder ones stand in the guide. */

@@ -130,3 +130,14 @@ test('homes under three are counted beside what they must not have, with the swa
   assert.equal(caution.finding.homes, 1);
   assert.deepEqual(caution.remedy, { do: 'write-with', segment: 'carts', need: 'lids', item: 'jar-lid' });
 });
+
+test('what the same homes lack is said once', () => {
+  const bare = homeWith([], { id: 'bare', nickname: 'Top floor' });
+  const lacks = asidesFor([bare, homeWith(everything)]).filter(({ finding }) => finding.code === 'homes-lack');
+  assert.deepEqual(
+    lacks.map(
+      ({ finding }) => finding.code === 'homes-lack' && [finding.needs.map(({ item }) => item), finding.nicknames],
+    ),
+    [[['small-box', 'bottle-lid'], ['Top floor']]],
+  );
+});

@@ -1,0 +1,101 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import { findAsides } from '../core/checks/asides.ts';
+import { fitHomes } from '../core/homes/sessionReadiness.ts';
+import { composeSession } from '../core/script/composition.ts';
+import { CARTS, homeWith, SESSION, THINGS } from '../core/script/session.fixture.ts';
+import type { Session } from '../core/script/session.ts';
+import { describeAside } from './asides.ts';
+import { ageInWords } from './dates.ts';
+import { describeEditProblem, describeScriptFault } from './edits.ts';
+import { describeError } from './errors.ts';
+
+const wordsFor = (session: Session, homes = [homeWith([])]) => {
+  const composed = composeSession(session, THINGS, {
+    seatedMinutesPerYear: 3,
+    youngestMonths: session.ages.fromMonths,
+  });
+  return findAsides(session, composed, fitHomes(session, homes, THINGS).fits, THINGS).map((aside) => {
+    const { title, text, remedy } = describeAside(aside, THINGS);
+    return `${title} | ${text}${remedy ? ` | ${remedy}` : ''}`;
+  });
+};
+
+test('asides are sentences with numbers, and remedies are verbs', () => {
+  const small = homeWith([], { children: [{ nickname: 'Pip', birthMonth: '2025-01' }], nickname: 'Blue door' });
+  assert.deepEqual(wordsFor(SESSION, [small]), [
+    '16 bottle lids | boxes × wheels. A sum, not typed.',
+    '1 home lacks boxs and bottle lids | Nothing else there will do: Blue door. A kit, or another thing here.',
+    'Bottle lids: not for 1 home | Small enough to swallow. Use something larger. Those homes get another thing, or a kit. | Write it with jar lids',
+    'The book to Carts and lids is one long sit | 13.3 minutes; the youngest sits for about 9. | Put Wheel hunt in between',
+  ]);
+});
+
+test('what stops a session says where and why', () => {
+  const broken = {
+    ...CARTS,
+    size: 'group' as const,
+    lines: [{ id: 'x', kind: 'do' as const, text: 'Put {n out' }],
+    needs: [{ ...CARTS.needs[0]!, qty: '4/(boxes-4)' }],
+    minutes: { ...CARTS.minutes, together: [1, 'boxs', 3] as const },
+  };
+  const words = wordsFor({ ...SESSION, segments: [broken] }, []).join('\n');
+  assert.match(words, /This line cannot be written out \| The brace at character 5 is never closed/);
+  assert.match(words, /How many boxs\? \| “4\/\(boxes-4\)” divides by zero/);
+  assert.match(words, /Made for a circle/);
+  assert.match(words, /together: “boxs” is not a dial here \(there are: boxes, wheels\)/);
+});
+
+test('more setting up than play is said with both', () => {
+  const costly = {
+    ...CARTS,
+    minutes: {
+      setup: [10, 12, 20] as const,
+      together: [2, 3, 4] as const,
+      alone: [0, 0, 0] as const,
+      tidy: [0, 0, 0] as const,
+    },
+  };
+  assert.ok(
+    wordsFor({ ...SESSION, segments: [costly] }, []).includes(
+      'More work than play | About 13 min of setting up for 3 min of play.',
+    ),
+  );
+});
+
+test('refusals name the part, the range and what was not taken', () => {
+  assert.equal(
+    describeEditProblem({ code: 'dial-out-of-range', segment: 'Carts', dial: 'boxes', value: 9, min: 2, max: 6 }),
+    'Carts: “boxes” goes from 2 to 6, so 9 was not taken.',
+  );
+  assert.match(
+    describeEditProblem({ code: 'no-such-choice', segment: 'Rows', dial: 'unit', value: 'x', choices: ['a', 'b'] }),
+    /offers a, b/,
+  );
+  assert.match(
+    describeScriptFault({ code: 'expression', problem: { code: 'negative', at: 'n-5', value: -2 }, when: 'boxes 3' }),
+    /comes to -2.*at boxes 3/,
+  );
+});
+
+test('every failure says what happened and what is kept', () => {
+  assert.match(describeError('too-many-tries', { retryAfterSeconds: 60 }), /Wait 60 seconds/);
+  assert.match(describeError('too-many-tries', { retryAfterSeconds: 300 }), /Wait 5 minutes/);
+  assert.match(
+    describeError('wrong-input', { problems: [{ path: 'title', message: 'must not be empty' }] }),
+    /title must not be empty\. Nothing was changed/,
+  );
+  for (const code of ['conflict', 'database-away', 'not-signed-in'] as const)
+    assert.match(describeError(code, {}), /still/);
+});
+
+test('ages are said in years and months', () => {
+  assert.deepEqual([0, 1, 8, 12, 13, 30].map(ageInWords), [
+    '0 months',
+    '1 month',
+    '8 months',
+    '1 year',
+    '1 year 1 month',
+    '2 years 6 months',
+  ]);
+});
