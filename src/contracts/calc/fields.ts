@@ -53,8 +53,8 @@ export const coins = () =>
     .required()
     .test('coins', 'must be an object of coins and how many', (value, context) => {
       if (typeof value !== 'object' || value === null || Array.isArray(value)) return false;
-      if (Object.keys(value).length > 200)
-        return context.createError({ message: 'must hold at most 200 kinds of coin' });
+      if (Object.keys(value).length > 100)
+        return context.createError({ message: 'must hold at most 100 kinds of coin' });
       for (const [worth, count] of Object.entries(value)) {
         const path = `${context.path}["${worth}"]`;
         if (!/^[1-9]\d{0,6}$/.test(worth)) {

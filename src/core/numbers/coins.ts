@@ -68,53 +68,44 @@ export function reachableSums(kinds: readonly CoinKind[], most: number): Uint8Ar
   return reachable;
 }
 
-/** Counts handfuls with a running window over each kind; repeats with whole numbers of any size once doubles could lie. */
+/** Counts handfuls with doubles, and again with whole numbers of any size where doubles could lie. */
 function countHandfuls(kinds: readonly CoinKind[], pay: number): number | bigint {
-  const counted = countWith<number>(
-    kinds,
-    pay,
-    0,
-    1,
-    (left, right) => left + right,
-    (left, right) => left - right,
-  );
-  const isExact = counted.largest <= Number.MAX_SAFE_INTEGER;
-  if (isExact) return counted.ways;
-  const exact = countWith<bigint>(
-    kinds,
-    pay,
-    0n,
-    1n,
-    (left, right) => left + right,
-    (left, right) => left - right,
-  ).ways;
+  const counted = countWithDoubles(kinds, pay);
+  if (counted !== null) return counted;
+  const exact = countExactly(kinds, pay);
   return exact <= BigInt(Number.MAX_SAFE_INTEGER) ? Number(exact) : exact;
 }
 
-function countWith<Count extends number | bigint>(
-  kinds: readonly CoinKind[],
-  pay: number,
-  none: Count,
-  single: Count,
-  add: (left: Count, right: Count) => Count,
-  subtract: (left: Count, right: Count) => Count,
-): { ways: Count; largest: Count } {
-  let ways = new Array<Count>(pay + 1).fill(none);
-  ways[0] = single;
-  let largest = single;
+/** A running window over each kind: adding one coin more, taking off what would be one too many. Null once a sum is too large. */
+function countWithDoubles(kinds: readonly CoinKind[], pay: number): number | null {
+  let ways = new Float64Array(pay + 1);
+  ways[0] = 1;
   for (const { worth, count } of kinds) {
-    const next = new Array<Count>(pay + 1);
+    const next = new Float64Array(pay + 1);
     for (let sum = 0; sum <= pay; sum++) {
-      let total = ways[sum]!;
-      if (sum >= worth) total = add(total, next[sum - worth]!);
-      if (total > largest) largest = total;
+      const total = ways[sum]! + (sum >= worth ? next[sum - worth]! : 0);
+      if (total > Number.MAX_SAFE_INTEGER) return null;
       const beyond = sum - worth * (count + 1);
-      if (beyond >= 0) total = subtract(total, ways[beyond]!);
-      next[sum] = total;
+      next[sum] = beyond >= 0 ? total - ways[beyond]! : total;
     }
     ways = next;
   }
-  return { ways: ways[pay]!, largest };
+  return ways[pay]!;
+}
+
+function countExactly(kinds: readonly CoinKind[], pay: number): bigint {
+  let ways = new Array<bigint>(pay + 1).fill(0n);
+  ways[0] = 1n;
+  for (const { worth, count } of kinds) {
+    const next = new Array<bigint>(pay + 1);
+    for (let sum = 0; sum <= pay; sum++) {
+      const total = sum >= worth ? ways[sum]! + next[sum - worth]! : ways[sum]!;
+      const beyond = sum - worth * (count + 1);
+      next[sum] = beyond >= 0 ? total - ways[beyond]! : total;
+    }
+    ways = next;
+  }
+  return ways[pay]!;
 }
 
 /** least[k][sum]: the fewest coins of kinds k, k+1, … that make a sum; Infinity when they cannot. */
@@ -149,20 +140,21 @@ function listHandfuls(kinds: readonly CoinKind[], pay: number, listLength: numbe
   const list: number[][] = [];
   const barren = new Set<string>();
   const handful: number[] = [];
-  const coinTotal = kinds.reduce((sum, kind) => sum + kind.count, 0);
+  const smallest = kinds.at(-1)?.worth ?? 1;
 
   /** Adds every handful of exactly `coins` coins from this kind on; tells whether there was any. */
   const extend = (index: number, left: number, coins: number): boolean => {
-    if (left === 0 && coins === 0) {
-      list.push([...handful]);
-      return true;
+    if (coins === 0) {
+      if (left === 0) list.push([...handful]);
+      return left === 0;
     }
     if (index === kinds.length || least[index]![left]! > coins) return false;
     const place = `${index}/${left}/${coins}`;
     if (barren.has(place)) return false;
-    const { worth, count } = kinds[index]!;
+    const { worth } = kinds[index]!;
+    const { fewestUsed, mostUsed } = usableCoins(kinds, index, { left, coins, smallest });
     let found = false;
-    for (let used = Math.min(count, coins, Math.floor(left / worth)); used >= 0 && list.length < listLength; used--) {
+    for (let used = mostUsed; used >= fewestUsed && list.length < listLength; used--) {
       for (let coin = 0; coin < used; coin++) handful.push(worth);
       if (extend(index + 1, left - used * worth, coins - used)) found = true;
       handful.length -= used;
@@ -171,8 +163,23 @@ function listHandfuls(kinds: readonly CoinKind[], pay: number, listLength: numbe
     return found;
   };
 
-  const smallest = kinds.at(-1)?.worth ?? 1;
+  const coinTotal = kinds.reduce((sum, kind) => sum + kind.count, 0);
   const most = Math.min(coinTotal, Math.floor(pay / smallest));
   for (let coins = least[0]![pay]!; coins <= most && list.length < listLength; coins++) extend(0, pay, coins);
   return list;
+}
+
+/** How many coins of a kind a handful of so many coins can hold: the others lie between the next kind and the smallest. */
+function usableCoins(
+  kinds: readonly CoinKind[],
+  index: number,
+  { left, coins, smallest }: { left: number; coins: number; smallest: number },
+): { fewestUsed: number; mostUsed: number } {
+  const { worth, count } = kinds[index]!;
+  const next = kinds[index + 1]?.worth;
+  if (next === undefined) return { fewestUsed: coins, mostUsed: Math.min(count, coins) };
+  return {
+    fewestUsed: Math.max(0, Math.ceil((left - coins * next) / (worth - next))),
+    mostUsed: Math.min(count, coins, Math.floor((left - coins * smallest) / (worth - smallest))),
+  };
 }
