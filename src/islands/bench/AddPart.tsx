@@ -1,12 +1,12 @@
 import MiniSearch from 'minisearch';
-import { useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import type { ErrorAnswer } from '../../contracts/errors.ts';
 import type { Edit } from '../../core/script/edit.ts';
 import type { Session } from '../../core/script/session.ts';
 import type { Addable } from './benchTypes.ts';
 import { newId } from './newId.ts';
 
 interface AddPartProps {
-  readonly addables: readonly Addable[];
   readonly session: Session;
   readonly onEdit: (edit: Edit) => void;
 }
@@ -14,9 +14,10 @@ interface AddPartProps {
 const KIND_WORDS = { book: 'book', song: 'song', activity: 'activity' } as const;
 
 /** Puts something from the shelf into the session, before the goodbye. */
-export function AddPart({ addables, session, onEdit }: AddPartProps) {
+export function AddPart({ session, onEdit }: AddPartProps) {
   const [isOpen, setIsOpen] = useState(false);
   const [words, setWords] = useState('');
+  const { addables, problem } = useAddables(isOpen);
   const opener = useRef<HTMLButtonElement>(null);
   const search = useMemo(() => {
     const index = new MiniSearch<{ id: number; title: string; about: string }>({
@@ -27,6 +28,7 @@ export function AddPart({ addables, session, onEdit }: AddPartProps) {
     return index;
   }, [addables]);
   const found = words.trim() === '' ? addables : search.search(words).map(({ id }) => addables[id as number]!);
+  const isOnTheWay = addables.length === 0;
   const close = () => {
     setIsOpen(false);
     setWords('');
@@ -73,9 +75,35 @@ export function AddPart({ addables, session, onEdit }: AddPartProps) {
               </li>
             ))}
           </ul>
-          {found.length === 0 && <p className="quiet">Nothing on the shelf by these words.</p>}
+          {problem && <p role="alert">{problem}</p>}
+          {!problem && found.length === 0 && (
+            <p className="quiet">{isOnTheWay ? 'Looking on the shelf …' : 'Nothing on the shelf by these words.'}</p>
+          )}
         </div>
       )}
     </div>
   );
+}
+
+/** The shelf, asked for once it is first looked into; again after it could not be reached. */
+function useAddables(isWanted: boolean): { addables: readonly Addable[]; problem: string } {
+  const [addables, setAddables] = useState<readonly Addable[]>([]);
+  const [problem, setProblem] = useState('');
+  const isMissing = isWanted && addables.length === 0;
+  useEffect(() => {
+    if (!isMissing) return undefined;
+    const asking = new AbortController();
+    fetch('/api/shelf/addables', { signal: asking.signal })
+      .then(async (answer) => {
+        if (!answer.ok) throw new Error(((await answer.json()) as ErrorAnswer).message);
+        setAddables((await answer.json()) as Addable[]);
+        setProblem('');
+      })
+      .catch((error: Error) => {
+        if (!asking.signal.aborted)
+          setProblem(`The shelf cannot be reached: ${error.message} Close this and open it again.`);
+      });
+    return () => asking.abort();
+  }, [isMissing]);
+  return { addables, problem };
 }

@@ -79,7 +79,7 @@ export function Bench(props: BenchProps) {
         {session.segments.length === 0 && (
           <p className="quiet px-6 py-8">The sheet is empty. Put a book, a song or an activity on it.</p>
         )}
-        {mayWrite && <AddPart addables={props.addables} session={session} onEdit={bench.edit} />}
+        {mayWrite && <AddPart session={session} onEdit={bench.edit} />}
       </div>
       <HomesFoot {...{ id, session, composed, fits, readiness, things, mayWrite, canSend }} />
       <KeysHelp isOpen={showsKeys} onClose={() => setShowsKeys(false)} />

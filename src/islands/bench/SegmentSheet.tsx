@@ -53,13 +53,13 @@ export function SegmentSheet({ part, position, count, asides, things, mayWrite, 
     >
       <header className="segment-head">
         <h2 id={`title-${segment.id}`}>{segment.title}</h2>
-        <span className="segment-facts">{factsOf(part)}</span>
         {segment.kind === 'activity' && mayWrite && (
           <LevelChoice
             segment={segment}
             onChoose={(level) => onEdit({ do: 'choose-level', segment: segment.id, level })}
           />
         )}
+        <span className="segment-facts">{factsOf(part)}</span>
         {mayWrite && (
           <span className="segment-tools">
             <MinutesEditor segment={segment} onEdit={onEdit} />

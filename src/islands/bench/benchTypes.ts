@@ -16,7 +16,6 @@ export interface BenchProps {
   readonly session: Session;
   readonly things: ThingsByKey;
   readonly homes: readonly Home[];
-  readonly addables: readonly Addable[];
   readonly seatedMinutesPerYear: number;
   readonly mayWrite: boolean;
   readonly today: string;

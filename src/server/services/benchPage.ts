@@ -5,19 +5,13 @@ import { readShelf, thingsByKey } from '../db/repositories/shelf.ts';
 import type { Person } from './person.ts';
 import { findSession, segmentFor } from './sessions.ts';
 
-/** Everything the bench works with: the session, the shelf, the homes. Five queries, however much there is. */
+/** Everything the bench works with: the session, the things, the homes. Five queries, however much there is. */
 export async function readBench(person: Person, id: string): Promise<BenchProps> {
   const [kept, shelf, homes] = await Promise.all([
     findSession(person, id),
-    readShelf(person.programmeId),
+    readShelf(person.programmeId, ['thing']),
     readHomes(person.programmeId),
   ]);
-  const addable = (kind: Addable['kind'], key: string, title: string, about: string): Addable => ({
-    kind,
-    title,
-    about,
-    segment: { ...segmentFor(kind, key, shelf, person)!, id: `shelf-${kind}-${key}` },
-  });
   return {
     id: kept.id,
     revision: kept.revision,
@@ -25,13 +19,24 @@ export async function readBench(person: Person, id: string): Promise<BenchProps>
     session: kept.session,
     things: thingsByKey(shelf.things),
     homes: homes.map(({ contact: _contact, language: _language, ...home }) => home),
-    addables: [
-      ...shelf.activities.map(({ key, title, idea }) => addable('activity', key, title, idea)),
-      ...shelf.songs.map(({ key, title, tune }) => addable('song', key, title, `to the tune of “${tune}”`)),
-      ...shelf.books.map(({ key, title, summary }) => addable('book', key, title, summary)),
-    ],
     seatedMinutesPerYear: person.settings.seatedMinutesPerYear,
     mayWrite: person.role !== 'reader',
     today: today(),
   };
+}
+
+/** What can be put into a session from the shelf, each ready as a segment. One query. */
+export async function listAddables(person: Person): Promise<Addable[]> {
+  const shelf = await readShelf(person.programmeId, ['activity', 'song', 'book']);
+  const addable = (kind: Addable['kind'], key: string, title: string, about: string): Addable => ({
+    kind,
+    title,
+    about,
+    segment: { ...segmentFor(kind, key, shelf, person)!, id: `shelf-${kind}-${key}` },
+  });
+  return [
+    ...shelf.activities.map(({ key, title, idea }) => addable('activity', key, title, idea)),
+    ...shelf.songs.map(({ key, title, tune }) => addable('song', key, title, `to the tune of “${tune}”`)),
+    ...shelf.books.map(({ key, title, summary }) => addable('book', key, title, summary)),
+  ];
 }
