@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import type { HomeFit } from '../../core/homes/sessionReadiness.ts';
 import type { Readiness, HomeState } from '../../core/homes/readiness.ts';
-import { materialsOrNone, namesOf, type ComposedSession } from '../../core/script/composition.ts';
+import { materialsOrNone, type ComposedSession } from '../../core/script/composition.ts';
 import type { Session, ThingsByKey } from '../../core/script/session.ts';
+import { countThing, describeFit, STATE_WORDS } from '../../messages/fits.ts';
 
 interface HomesFootProps {
   readonly id: string;
@@ -15,11 +16,6 @@ interface HomesFootProps {
   readonly canSend: boolean;
 }
 
-const STATE_WORDS: Readonly<Record<HomeState, string>> = {
-  ready: 'as written',
-  swaps: 'with a swap',
-  short: 'needs a kit',
-};
 const STATE_ORDER: readonly HomeState[] = ['ready', 'swaps', 'short'];
 
 /** Always in sight: how many homes can do it, what is fetched, what comes before, and sending it. */
@@ -29,10 +25,7 @@ export function HomesFoot({ id, session, composed, fits, readiness, things, mayW
     (left, right) => STATE_ORDER.indexOf(left.answer.state) - STATE_ORDER.indexOf(right.answer.state),
   );
   const before = session.segments.flatMap(({ ahead }) => ahead).sort((left, right) => right.days - left.days);
-  const fetch = materialsOrNone(composed.materials).map(({ item, qty }) => {
-    const names = namesOf(item, things);
-    return `${qty} ${qty === 1 ? names.one : names.many}`;
-  });
+  const fetch = materialsOrNone(composed.materials).map(({ item, qty }) => countThing(item, qty, things));
   return (
     <footer className="bench-foot">
       {isOpen && <HomesPanel fits={ordered} things={things} session={session} />}
@@ -109,28 +102,11 @@ function HomesPanel({ fits, things, session }: { fits: readonly HomeFit[]; thing
               <td>{fit.home.nickname}</td>
               <td>{fit.home.children.map(({ nickname }) => nickname).join(', ')}</td>
               <td>{STATE_WORDS[fit.answer.state]}</td>
-              <td>{reasonsOf(fit, things, session).join('; ') || 'has everything'}</td>
+              <td>{describeFit(fit, session, things).join('; ') || 'has everything'}</td>
             </tr>
           ))}
         </tbody>
       </table>
     </section>
   );
-}
-
-function reasonsOf({ answer, kit }: HomeFit, things: ThingsByKey, session: Session): string[] {
-  const needs = session.segments.flatMap((segment) =>
-    segment.needs.map((need) => ({ id: `${segment.id}/${need.id}`, need })),
-  );
-  return needs.flatMap(({ id, need }) => {
-    const written = namesOf(need.item, things).many;
-    const pick = answer.picks.find((candidate) => candidate.need === id);
-    if (answer.missing.includes(id)) {
-      const kitItem = kit.find((entry) => entry.need === id)?.item;
-      return [kitItem ? `a kit with ${namesOf(kitItem, things).many}` : `nothing safe for ${written}`];
-    }
-    if (!pick?.item || pick.item === need.item) return [];
-    const why = need.swaps.find(({ item }) => item === pick.item)?.why;
-    return [`${namesOf(pick.item, things).many} for ${written}${why ? ` (${why})` : ''}`];
-  });
 }

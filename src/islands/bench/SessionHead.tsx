@@ -1,3 +1,4 @@
+import { agesFromYears, agesInYears } from '../../core/script/ages.ts';
 import type { Edit } from '../../core/script/edit.ts';
 import type { Session } from '../../core/script/session.ts';
 import type { Tape } from '../../core/time/tape.ts';
@@ -52,8 +53,8 @@ export function SessionHead({
         <details className="session-when">
           <summary>
             {dayInWords(session.on, 'en-GB')}
-            {session.at && `, ${session.at}`} · ages {Math.floor(session.ages.fromMonths / 12)} to{' '}
-            {Math.floor(session.ages.toMonths / 12)}
+            {session.at && `, ${session.at}`} · ages {agesInYears(session.ages).fromYears} to{' '}
+            {agesInYears(session.ages).toYears}
           </summary>
           {mayWrite && <WhenAndWho session={session} onDescribe={describe} />}
         </details>
@@ -104,7 +105,7 @@ function WhenAndWho({
   session: Session;
   onDescribe: (change: { on?: string; at?: string | undefined; ages?: Session['ages'] }) => void;
 }) {
-  const { fromMonths, toMonths } = session.ages;
+  const years = agesInYears(session.ages);
   const setAges = (fromYears: number, toYears: number) => {
     if (
       Number.isInteger(fromYears) &&
@@ -113,7 +114,7 @@ function WhenAndWho({
       fromYears <= toYears &&
       toYears <= 10
     ) {
-      onDescribe({ ages: { fromMonths: fromYears * 12, toMonths: toYears * 12 + 11 } });
+      onDescribe({ ages: agesFromYears(fromYears, toYears) });
     }
   };
   return (
@@ -140,8 +141,8 @@ function WhenAndWho({
           type="number"
           min={0}
           max={10}
-          value={Math.floor(fromMonths / 12)}
-          onChange={({ target }) => setAges(target.valueAsNumber, Math.floor(toMonths / 12))}
+          value={years.fromYears}
+          onChange={({ target }) => setAges(target.valueAsNumber, years.toYears)}
         />
       </label>
       <label>
@@ -150,8 +151,8 @@ function WhenAndWho({
           type="number"
           min={0}
           max={10}
-          value={Math.floor(toMonths / 12)}
-          onChange={({ target }) => setAges(Math.floor(fromMonths / 12), target.valueAsNumber)}
+          value={years.toYears}
+          onChange={({ target }) => setAges(years.fromYears, target.valueAsNumber)}
         />
       </label>
     </div>

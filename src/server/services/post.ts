@@ -1,6 +1,6 @@
 import { Op, QueryTypes } from 'sequelize';
 import { calibrate, scaleQuantities } from '../../core/time/calibrate.ts';
-import { spreadOf } from '../../core/time/minutes.ts';
+import { roundTo, spreadOf } from '../../core/time/minutes.ts';
 import type { ActivityEntry } from '../db/repositories/shelf.ts';
 import { now } from '../clock.ts';
 import {
@@ -191,7 +191,7 @@ async function findCorrections(person: Person, keys: readonly string[]): Promise
 /** What an activity on the shelf plans for a child, with its dials as they stand: minutes, one decimal. */
 function plannedMinutes(activity: ActivityEntry): number {
   const { together, alone } = evaluateMinutes(activity);
-  return Math.round((spreadOf(together).mean + spreadOf(alone).mean) * 10) / 10;
+  return roundTo(spreadOf(together).mean + spreadOf(alone).mean, 1);
 }
 
 /** Takes a correction into the shelf: the activity's minutes, together and alone, for every session it is put into from now on. */

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { StartForm } from '../../contracts/forms.ts';
 import { checkShape } from '../../contracts/problems.ts';
 import { keptSession } from '../../contracts/script.ts';
+import { agesFromYears } from '../../core/script/ages.ts';
 import { checkDial } from '../../core/script/edit.ts';
 import { plainSegment, segmentFromActivity, segmentFromBook, segmentFromSong } from '../../core/script/fromShelf.ts';
 import type { Segment, Session, Triple } from '../../core/script/session.ts';
@@ -62,7 +63,7 @@ export async function startSession(person: Person, form: StartForm): Promise<str
       title: form.title,
       on: form.on,
       at: form.at,
-      ages: { fromMonths: form.fromYears * 12, toMonths: form.toYears * 12 + 11 },
+      ages: agesFromYears(form.fromYears, form.toYears),
       aim: form.aim,
       segments: frameSegments(middle.filter((segment): segment is Segment => Boolean(segment))),
       accepted: [],

@@ -1,4 +1,5 @@
 import MiniSearch from 'minisearch';
+import { agesInYears } from '../../core/script/ages.ts';
 import { skillWords } from '../../messages/skills.ts';
 import { readShelf, type Shelf, type ShelfKind } from '../db/repositories/shelf.ts';
 import type { Person } from './person.ts';
@@ -33,8 +34,10 @@ export async function readShelfRows(
 
 function rowsOf(shelf: Shelf, kind: ShelfKind): ShelfRow[] {
   const list = (keys: readonly string[]) => keys.map(skillWords).join(', ');
-  const years = ({ fromMonths, toMonths }: { fromMonths: number; toMonths: number }) =>
-    `${Math.floor(fromMonths / 12)} to ${Math.floor(toMonths / 12)} years`;
+  const years = (ages: { fromMonths: number; toMonths: number }) => {
+    const { fromYears, toYears } = agesInYears(ages);
+    return `${fromYears} to ${toYears} years`;
+  };
   switch (kind) {
     case 'activity':
       return shelf.activities.map(({ key, title, idea, skills, themes, ages, where, size }) => ({

@@ -1,0 +1,46 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import { fitHome } from '../core/homes/sessionReadiness.ts';
+import { agesFromYears, agesInYears } from '../core/script/ages.ts';
+import { CARTS, homeWith, SESSION, THINGS } from '../core/script/session.fixture.ts';
+import { countThing, describeFit } from './fits.ts';
+
+const reasonsFor = (home: ReturnType<typeof homeWith>, session = SESSION) =>
+  describeFit(fitHome(session, home, THINGS), session, THINGS);
+
+test('a home’s state is explained by its swaps, its kit and what nothing may replace', () => {
+  assert.deepEqual(
+    reasonsFor(
+      homeWith([
+        { item: 'small-box', qty: 4 },
+        { item: 'bottle-lid', qty: 16 },
+      ]),
+    ),
+    [],
+  );
+  assert.deepEqual(
+    reasonsFor(
+      homeWith([
+        { item: 'small-box', qty: 4 },
+        { item: 'jar-lid', qty: 16 },
+      ]),
+    ),
+    ['jar lids for bottle lids (larger)'],
+  );
+  assert.deepEqual(reasonsFor(homeWith([{ item: 'small-box', qty: 4 }])), ['a kit with 16 bottle lids']);
+  const onlyLids = { ...SESSION, segments: [{ ...CARTS, needs: [{ ...CARTS.needs[1]!, swaps: [] }] }] };
+  const small = homeWith([], { children: [{ nickname: 'Pip', birthMonth: '2025-01' }] });
+  assert.deepEqual(reasonsFor(small, onlyLids), ['nothing safe for bottle lids']);
+});
+
+test('one thing is named as one, more as many', () => {
+  assert.deepEqual(
+    [countThing('jar-lid', 1, THINGS), countThing('jar-lid', 0, THINGS), countThing('unheard-of', 2, THINGS)],
+    ['1 jar lid', '0 jar lids', '2 unheard-of'],
+  );
+});
+
+test('ages in years hold every month of their last year', () => {
+  assert.deepEqual(agesFromYears(3, 5), { fromMonths: 36, toMonths: 71 });
+  assert.deepEqual(agesInYears(agesFromYears(0, 0)), { fromYears: 0, toYears: 0 });
+});
