@@ -127,6 +127,16 @@ test('a session that does not come out is neither kept with a wrong dial nor sen
   await keepSession(at.owner, kept.id, { revision, session: kept.session });
 });
 
+test('an empty session is not sent', async () => {
+  const kept = await sessionNamed('A parcel for Nim');
+  const emptied = await keepSession(at.owner, kept.id, {
+    revision: kept.revision,
+    session: { ...kept.session, segments: [] },
+  });
+  await refuses(sendToAll('A parcel for Nim'), 'wrong-input');
+  await keepSession(at.owner, kept.id, { revision: emptied.revision, session: kept.session });
+});
+
 test('a group activity is not sent to homes', async () => {
   const kept = await sessionNamed('A parcel for Nim');
   await putIntoSession(at.owner, { kind: 'activity', key: 'weather-blanket', sessionId: kept.id });

@@ -65,6 +65,9 @@ export async function sendSession(
 
 /** A session is not sent while something in it does not come out, or it is made for a group. */
 function refuseUnready({ segments }: Session): void {
+  if (segments.length === 0) {
+    throw new EdgeError('wrong-input', { problems: [{ path: 'The session', message: 'has nothing in it yet' }] });
+  }
   const problems = segments.flatMap((segment, index) => [
     ...(segment.size === 'group'
       ? [{ path: `segments[${index}]`, message: `“${segment.title}” is for a group and not for homes` }]
