@@ -47,7 +47,7 @@ async function guidesAgainstBareHttp(): Promise<void> {
 }
 
 function swapsAgainstBruteForce(): void {
-  const sizes = [3, 4, 5, 6, 7, 8, 9];
+  const sizes = [3, 4, 5, 6, 7, 8, 9, 10, 11];
   let largest = 0;
   let ratio = 0;
   for (const needs of sizes) {
