@@ -159,6 +159,7 @@ test('a guide prints on at most two pages, with everything that is folded up on 
   for (const words of ['Fetch', 'Count them into your palm', 'Use 2 boxes', 'The adult in the room decides']) {
     expect(text).toContain(words);
   }
+  for (const onScreenOnly of ['How did it go?', 'One step at a time']) expect(text).not.toContain(onScreenOnly);
 });
 
 test('a longer session, in Spanish, prints on at most two pages, too', async ({ page, browser }) => {
