@@ -29,6 +29,4 @@ export const sendForm = object({
   revision: number().required().integer(),
 });
 
-export const adoptForm = object({ key: someWords(80) });
-
 export type StartForm = InferType<typeof startForm>;

@@ -9,11 +9,6 @@ export function dayInWords(day: string, locale: string): string {
   }).format(date);
 }
 
-/** A clock time of a moment, such as "14:02". */
-export function clockInWords(moment: Date, timeZone: string): string {
-  return new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone }).format(moment);
-}
-
 /** An age in words from whole months: "2 years 3 months", "8 months". */
 export function ageInWords(months: number): string {
   const years = Math.floor(months / 12);

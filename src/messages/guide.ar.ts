@@ -19,7 +19,6 @@ export const ar: GuideWords = {
   fromKit: (programme) => `يأتي في كيس من ${programme}، اطلبوه`,
   before: 'قبل الموعد',
   daysBefore: (days) => (days === 0 ? 'في اليوم نفسه' : days === 1 ? 'في المساء السابق' : `قبل ${days} أيام`),
-  begin: 'ابدؤوا',
   next: 'التالي',
   back: 'السابق',
   oneAtATime: 'خطوة خطوة',

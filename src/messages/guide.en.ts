@@ -19,7 +19,6 @@ export const en: GuideWords = {
   fromKit: (programme) => `comes in a bag from ${programme}; ask for it`,
   before: 'Before the day',
   daysBefore: (days) => (days === 0 ? 'The same day' : days === 1 ? 'The evening before' : `${days} days before`),
-  begin: 'Begin',
   next: 'Next',
   back: 'Back',
   oneAtATime: 'One step at a time',

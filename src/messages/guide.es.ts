@@ -19,7 +19,6 @@ export const es: GuideWords = {
   fromKit: (programme) => `viene en una bolsa de ${programme}; pídanla`,
   before: 'Antes del día',
   daysBefore: (days) => (days === 0 ? 'El mismo día' : days === 1 ? 'La tarde anterior' : `${days} días antes`),
-  begin: 'Empezar',
   next: 'Siguiente',
   back: 'Atrás',
   oneAtATime: 'Un paso cada vez',

@@ -27,7 +27,6 @@ export interface GuideWords {
   readonly fromKit: (programme: string) => string;
   readonly before: string;
   readonly daysBefore: (days: number) => string;
-  readonly begin: string;
   readonly next: string;
   readonly back: string;
   readonly oneAtATime: string;

@@ -141,3 +141,9 @@ test('what the same homes lack is said once', () => {
     [[['small-box', 'bottle-lid'], ['Top floor']]],
   );
 });
+
+test('a line without words does not reach a home', () => {
+  const blank = { ...CARTS, lines: [{ id: 'blank', kind: 'say' as const, text: '  ' }, ...CARTS.lines] };
+  const guide = guideFor(homeWith(everything), { ...SESSION, segments: [blank] });
+  assert.equal(cartsIn(guide).lines.length, CARTS.lines.length);
+});

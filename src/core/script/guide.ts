@@ -151,7 +151,7 @@ function guideSegment(
     where: segment.where,
     seating: segment.seating,
     lines: lines.flatMap(({ line, text, answer }) =>
-      text.ok
+      text.ok && writePieces(text.value).trim() !== ''
         ? [
             {
               kind: line.kind,

@@ -17,7 +17,7 @@ export interface ReportedSpread {
 }
 
 /** The number of standard deviations that hold eight of ten cases of a bell curve (its 90th percentile). */
-const EIGHT_IN_TEN = 1.2816;
+export const EIGHT_IN_TEN = 1.2816;
 
 /** The usual three-point estimate: mean (a+4m+b)/6, standard deviation (b−a)/6. */
 export function spreadOf([least, likely, most]: Triple): Spread {

@@ -1,5 +1,5 @@
 import type { Posture, Triple } from '../script/session.ts';
-import { addSpreads, reportSpread, spreadOf, type ReportedSpread } from './minutes.ts';
+import { addSpreads, EIGHT_IN_TEN, reportSpread, spreadOf, type ReportedSpread } from './minutes.ts';
 
 export interface TapeSegment {
   readonly id: string;
@@ -36,8 +36,6 @@ interface TapeInput {
   readonly posture: Posture;
   readonly parts: readonly Triple[];
 }
-
-const EIGHT_IN_TEN = 1.2816;
 
 /** Lays segments end to end at their mean minutes and marks how long the youngest sits. No segments: a bare tape of 5 minutes. */
 export function layOutTape(inputs: readonly TapeInput[], sittingSpanMinutes: number): Tape {

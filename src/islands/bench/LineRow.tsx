@@ -155,6 +155,11 @@ function LineWriter({ composed: { line }, segment, position, onEdit, onWriting }
     const change = { text: source, answer: answer || undefined };
     if (change.text !== line.text || change.answer !== line.answer) onEdit({ do: 'change-line', ...at, change });
   };
+  /** Ends writing; a line that holds no words is taken out, so that no home sees an empty one. */
+  const leave = (words: string) => {
+    if (words.trim() === '') onEdit({ do: 'remove-line', ...at });
+    onWriting(null);
+  };
   const write = (words: string) => {
     const kind = KIND_PREFIX.exec(words)?.[1]?.toLowerCase() as LineKind | undefined;
     setSource(kind ? words.replace(KIND_PREFIX, '') : words);
@@ -163,7 +168,7 @@ function LineWriter({ composed: { line }, segment, position, onEdit, onWriting }
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key === 'Escape') {
       event.preventDefault();
-      onWriting(null);
+      leave(line.text);
     } else if (event.key === 'Enter' && !event.shiftKey) {
       event.preventDefault();
       commit();
@@ -181,8 +186,8 @@ function LineWriter({ composed: { line }, segment, position, onEdit, onWriting }
       className="line-writer"
       onBlur={(event) => {
         if (event.currentTarget.contains(event.relatedTarget)) return;
-        commit();
-        onWriting(null);
+        if (source.trim() !== '') commit();
+        leave(source);
       }}
     >
       <textarea
@@ -201,7 +206,7 @@ function LineWriter({ composed: { line }, segment, position, onEdit, onWriting }
           value={answer}
           maxLength={500}
           onChange={(event) => setAnswer(event.target.value)}
-          onKeyDown={(event) => event.key === 'Escape' && onWriting(null)}
+          onKeyDown={(event) => event.key === 'Escape' && leave(line.text)}
         />
       )}
     </div>

@@ -18,5 +18,4 @@ export interface BenchProps {
   readonly homes: readonly Home[];
   readonly seatedMinutesPerYear: number;
   readonly mayWrite: boolean;
-  readonly today: string;
 }

@@ -1,5 +1,4 @@
 import type { Addable, BenchProps } from '../../islands/bench/benchTypes.ts';
-import { today } from '../clock.ts';
 import { readHomes } from '../db/repositories/homes.ts';
 import { readShelf, thingsByKey } from '../db/repositories/shelf.ts';
 import type { Person } from './person.ts';
@@ -21,7 +20,6 @@ export async function readBench(person: Person, id: string): Promise<BenchProps>
     homes: homes.map(({ contact: _contact, language: _language, ...home }) => home),
     seatedMinutesPerYear: person.settings.seatedMinutesPerYear,
     mayWrite: person.role !== 'reader',
-    today: today(),
   };
 }
 

@@ -39,12 +39,6 @@ export async function readShelf(
   return { things: bodies('thing'), books: bodies('book'), songs: bodies('song'), activities: bodies('activity') };
 }
 
-/** One item, retired or not; null when the programme has none by that key. */
-export async function readShelfItem(programmeId: string, kind: ShelfKind, key: string): Promise<ShelfItemRow | null> {
-  tables();
-  return ShelfItemRow.findOne({ where: { programmeId, kind, key } });
-}
-
 /** Things by key, as quantities, swaps and cautions need them. */
 export function thingsByKey(things: readonly ThingEntry[]): ThingsByKey {
   return Object.fromEntries(
