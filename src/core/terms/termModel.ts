@@ -1,0 +1,176 @@
+import type { LinearModel, LinearRow } from './linearModel.ts';
+import { mayStandIn, POINTS, type TermPlan, type TermPlanInput } from './termPlan.ts';
+
+export interface TermModel {
+  readonly model: LinearModel;
+  /** The plan that values by column stand for. */
+  readonly read: (values: readonly number[]) => TermPlan['slots'];
+  /** Values by column that stand for a plan that keeps every rule. */
+  readonly write: (slots: TermPlan['slots']) => number[];
+}
+
+/** With more ways than this to fill a slot's minutes, the plain row of minutes stands in for them. */
+const MOST_FILLINGS = 400;
+/** Terms with fewer places than this (slots × activities) are solved to the end sooner with the plain row of minutes. */
+const FEWEST_PLACES_FOR_FILLINGS = 1500;
+
+/**
+ * A term as a linear programme. Beside one column for each activity in each slot where it may stand, each slot of a
+ * large term has columns for the ways its minutes can be filled (so many activities of 5 minutes, so many of 7): with them the
+ * fractional optimum lies close to the whole one (Gilmore and Gomory's cutting patterns), which plain sums of minutes
+ * do not give.
+ */
+export function buildTermModel(input: TermPlanInput): TermModel {
+  const { slots, activities, targets, perSlot, repeat, rest, pinned = {} } = input;
+  const columns: LinearModel['columns'][number][] = [];
+  const rows: LinearRow[] = [];
+  const fill: ((values: number[]) => number)[] = [];
+  const addColumn = (gain: number, upper: number, isWhole: boolean, value: (values: number[]) => number) => {
+    fill.push(value);
+    return columns.push({ gain, upper, isWhole }) - 1;
+  };
+  const addRow = (lower: number, upper: number, terms: LinearRow['terms']) => {
+    if (terms.length > 0 || lower > 0) rows.push({ lower, upper, terms });
+  };
+  const atMost = (upper: number, terms: LinearRow['terms']) => addRow(-Infinity, upper, terms);
+  const fromPlan = () => 0;
+  const isLarge = slots.length * activities.length >= FEWEST_PLACES_FOR_FILLINGS;
+  const fillingOf: ((values: number[]) => void)[] = [];
+
+  const use: (number | null)[][] = activities.map((activity) =>
+    slots.map((slot) => {
+      if (repeat < 1 || !mayStandIn(activity, slot)) return null;
+      const gain = slot.theme != null && activity.themes.includes(slot.theme) ? POINTS.theme : 0;
+      return addColumn(gain, 1, true, fromPlan);
+    }),
+  );
+  const usesOf = (activity: number, from = 0, to = slots.length): number[] =>
+    use[activity]!.slice(from, to).filter((column): column is number => column !== null);
+  const ones = (list: readonly number[], factor = 1) => list.map((column) => [column, factor] as const);
+
+  slots.forEach((slot, at) => {
+    const standing = activities.flatMap(({ minutes }, index) => {
+      const column = use[index]![at]!;
+      return column === null ? [] : [{ column, minutes }];
+    });
+    const all = standing.map(({ column }) => column);
+    addRow(perSlot[0], perSlot[1], ones(all));
+    const sizes = [...new Set(standing.map(({ minutes }) => minutes))].sort((left, right) => left - right);
+    const most = sizes.map((size) => standing.filter(({ minutes }) => minutes === size).length);
+    const fillings = isLarge ? findFillings({ sizes, most, minutes: slot.minutes, count: perSlot[1] }) : null;
+    if (fillings === null) {
+      atMost(
+        slot.minutes,
+        standing.map(({ column, minutes }) => [column, minutes] as const),
+      );
+      return;
+    }
+    const chosen = fillings.map(() => addColumn(0, 1, false, fromPlan));
+    fillingOf.push((values) => {
+      const counts = sizes.map(() => 0);
+      for (const { column, minutes } of standing) if (values[column]! > 0.5) counts[sizes.indexOf(minutes)]! += 1;
+      const covering = fillings.findIndex((filling) => counts.every((count, size) => count <= filling[size]!));
+      if (covering >= 0) values[chosen[covering]!] = 1;
+    });
+    atMost(1, ones(chosen));
+    sizes.forEach((size, index) =>
+      atMost(0, [
+        ...ones(standing.filter(({ minutes }) => minutes === size).map(({ column }) => column)),
+        ...chosen.flatMap((column, filling) =>
+          fillings[filling]![index]! > 0 ? [[column, -fillings[filling]![index]!] as const] : [],
+        ),
+      ]),
+    );
+  });
+
+  const indexOf = new Map(activities.map(({ id }, index) => [id, index]));
+  activities.forEach((activity, index) => {
+    const all = usesOf(index);
+    if (repeat < slots.length) atMost(repeat, ones(all));
+    if (repeat > 1 && rest > 0)
+      for (let from = 0; from + 1 < slots.length; from++) {
+        const near = usesOf(index, from, from + rest + 1);
+        if (near.length > 1) atMost(1, ones(near));
+      }
+    const isNew = addColumn(POINTS.distinct, 1, false, (values) =>
+      all.some((column) => values[column]! > 0.5) ? 1 : 0,
+    );
+    atMost(0, [[isNew, 1], ...ones(all, -1)]);
+    for (const earlier of activity.after ?? []) {
+      const before = indexOf.get(earlier)!;
+      slots.forEach((_, slot) => {
+        const upTo = usesOf(before, 0, slot);
+        const column = use[index]![slot]!;
+        // Of slots so near that one use at most stands in them, all together need the earlier one; that bounds more tightly.
+        const mine = usesOf(index, repeat === 1 ? 0 : Math.max(0, slot - rest), slot + 1);
+        if (column !== null) atMost(0, [...ones(mine), ...ones(upTo, -1)]);
+      });
+    }
+  });
+  for (const [skill, target] of Object.entries(targets)) {
+    const touching = activities.flatMap(({ skills }, index) => (skills.includes(skill) ? usesOf(index) : []));
+    const met = addColumn(POINTS.target, target, false, (values) =>
+      Math.min(
+        target,
+        touching.reduce((sum, column) => sum + values[column]!, 0),
+      ),
+    );
+    atMost(0, [[met, 1], ...ones(touching, -1)]);
+  }
+  slots.forEach(({ id }, at) =>
+    (pinned[id] ?? []).forEach((activity) => {
+      const column = use[indexOf.get(activity)!]![at]!;
+      addRow(1, 1, column === null ? [] : [[column, 1]]);
+    }),
+  );
+
+  const read = (values: readonly number[]) =>
+    slots.map(({ id }, at) => ({
+      id,
+      activities: activities
+        .filter((_, index) => use[index]![at] !== null && (values[use[index]![at]!] ?? 0) > 0.5)
+        .map((activity) => activity.id),
+    }));
+  const write = (plan: TermPlan['slots']) => {
+    const values = columns.map(() => 0);
+    plan.forEach((slot, at) => slot.activities.forEach((id) => (values[use[indexOf.get(id)!]![at]!] = 1)));
+    for (const fillSlot of fillingOf) fillSlot(values);
+    columns.forEach((_, column) => {
+      if (fill[column] !== fromPlan) values[column] = fill[column]!(values);
+    });
+    return values;
+  };
+  return { model: { columns, rows }, read, write };
+}
+
+/**
+ * The ways to fill a slot that leave no room for one more: how many activities of each size. Null when there are too
+ * many to list. `most` is how many of a size there are; `count` how many activities a slot may hold.
+ */
+function findFillings(input: {
+  readonly sizes: readonly number[];
+  readonly most: readonly number[];
+  readonly minutes: number;
+  readonly count: number;
+}): number[][] | null {
+  const { sizes, most } = input;
+  const found: number[][] = [];
+  const filling = sizes.map(() => 0);
+  const visit = (size: number, minutes: number, count: number): boolean => {
+    if (size < 0) {
+      const hasRoom = sizes.some(
+        (candidate, index) => count > 0 && filling[index]! < most[index]! && candidate <= minutes + 1e-9,
+      );
+      if (!hasRoom) found.push([...filling]);
+      return found.length <= MOST_FILLINGS;
+    }
+    const fits = sizes[size]! > 0 ? Math.floor((minutes + 1e-9) / sizes[size]!) : count;
+    for (let taken = Math.min(most[size]!, count, fits); taken >= 0; taken--) {
+      filling[size] = taken;
+      if (!visit(size - 1, minutes - taken * sizes[size]!, count - taken)) return false;
+    }
+    filling[size] = 0;
+    return true;
+  };
+  return visit(sizes.length - 1, input.minutes, input.count) ? found : null;
+}

@@ -1,0 +1,228 @@
+import { mayStandIn, POINTS, type TermPlan, type TermPlanInput } from './termPlan.ts';
+
+/** An empty place in a slot that must be filled weighs more than anything a plan can gain by it. */
+const POINTS_FOR_LEAST = 200;
+/** Whole millionths of a minute, so that a million additions and subtractions leave no rounding behind. */
+const toMillionths = (minutes: number) => Math.round(minutes * 1e6);
+const NONE: readonly number[] = [];
+
+/**
+ * A filled term with its sums, changed in place: slots, activities and skills by index. Plain arrays of numbers, since a
+ * search changes it some million times.
+ */
+export class TermState {
+  score: number;
+  readonly slotCount: number;
+  readonly skillCount: number;
+  /** How many activities stand in each slot. */
+  readonly counts: number[];
+  readonly anyActivity: readonly number[];
+  /** By slot: activities that fit its theme and may stand in it. */
+  readonly fittingTheme: readonly (readonly number[])[];
+  private readonly standing: number[][];
+  private readonly minutesLeft: Float64Array;
+  private readonly minutes: Float64Array;
+  private readonly mayStand: Uint8Array;
+  private readonly themeFits: Uint8Array;
+  private readonly isUsed: Uint8Array;
+  private readonly isPinned: Uint8Array;
+  private readonly uses: Int32Array;
+  private readonly touched: Int32Array;
+  private readonly targets: Int32Array;
+  private readonly skillsOf: number[][];
+  private readonly activitiesOf: number[][];
+  private readonly after: number[][];
+  private readonly neededBy: number[][];
+  private lacking: number;
+  private remembered: number[][] | null = null;
+  /** What was done since `begin`: slot, activity, and 1 for put in or 0 for taken out. */
+  private readonly done: number[] = [];
+
+  constructor(private readonly input: TermPlanInput) {
+    const { slots, activities, targets, repeat, perSlot } = input;
+    const skills = Object.keys(targets).filter((skill) => targets[skill]! > 0);
+    const skillIndex = new Map(skills.map((skill, index) => [skill, index]));
+    const indexOf = new Map(activities.map(({ id }, index) => [id, index]));
+    const size = slots.length * activities.length;
+    this.slotCount = slots.length;
+    this.skillCount = skills.length;
+    this.counts = slots.map(() => 0);
+    this.standing = slots.map(() => []);
+    this.minutesLeft = Float64Array.from(slots, ({ minutes }) => toMillionths(minutes));
+    this.minutes = Float64Array.from(activities, ({ minutes }) => toMillionths(minutes));
+    this.mayStand = new Uint8Array(size);
+    this.themeFits = new Uint8Array(size);
+    this.isUsed = new Uint8Array(size);
+    this.isPinned = new Uint8Array(size);
+    slots.forEach((slot, at) =>
+      activities.forEach((activity, index) => {
+        const cell = at * activities.length + index;
+        this.mayStand[cell] = repeat > 0 && mayStandIn(activity, slot) ? 1 : 0;
+        this.themeFits[cell] = slot.theme != null && activity.themes.includes(slot.theme) ? 1 : 0;
+      }),
+    );
+    this.uses = new Int32Array(activities.length);
+    this.touched = new Int32Array(skills.length);
+    this.targets = Int32Array.from(skills, (skill) => targets[skill]!);
+    this.skillsOf = activities.map((activity) => [
+      ...new Set(activity.skills.flatMap((skill) => skillIndex.get(skill) ?? [])),
+    ]);
+    this.activitiesOf = skills.map((_, skill) =>
+      activities.flatMap((__, index) => (this.skillsOf[index]!.includes(skill) ? [index] : [])),
+    );
+    this.after = activities.map(({ after = [] }) => after.map((id) => indexOf.get(id)!));
+    this.neededBy = activities.map((_, index) =>
+      activities.flatMap((__, other) => (this.after[other]!.includes(index) ? [other] : [])),
+    );
+    this.anyActivity = activities.map((_, index) => index);
+    this.fittingTheme = slots.map((_, at) =>
+      this.anyActivity.filter((index) => {
+        const cell = at * activities.length + index;
+        return this.mayStand[cell] === 1 && this.themeFits[cell] === 1;
+      }),
+    );
+    this.lacking = slots.length * perSlot[0];
+    this.score = -POINTS_FOR_LEAST * this.lacking;
+  }
+
+  /** Whether no activity may stand in any slot. */
+  standsNowhere(): boolean {
+    return !this.mayStand.includes(1);
+  }
+
+  /** Puts what is pinned where it is pinned; false when that breaks a rule. Earlier slots first, so that `after` holds. */
+  placePinned(): boolean {
+    const { slots, activities, pinned = {} } = this.input;
+    return slots.every(({ id }, slot) =>
+      (pinned[id] ?? []).every((name) => {
+        const activity = activities.findIndex((candidate) => candidate.id === name);
+        if (activity < 0 || !this.add(slot, activity)) return false;
+        this.isPinned[this.cell(slot, activity)] = 1;
+        return true;
+      }),
+    );
+  }
+
+  isFull(): boolean {
+    return this.lacking === 0;
+  }
+
+  /** The activity at a place of a slot. */
+  at(slot: number, place: number): number {
+    return this.standing[slot]![place]!;
+  }
+
+  /** Activities for a skill while its target is not met; none when it is. */
+  lackingActivities(skill: number): readonly number[] {
+    return this.touched[skill]! < this.targets[skill]! ? this.activitiesOf[skill]! : NONE;
+  }
+
+  /** From here on, changes are noted so that they can be undone together. */
+  begin(): void {
+    this.done.length = 0;
+  }
+
+  /** Takes back everything since `begin`. Gives true, so that `!undo()` reads as "nothing was changed". */
+  undo(): true {
+    for (let at = this.done.length - 3; at >= 0; at -= 3) {
+      const slot = this.done[at]!;
+      const activity = this.done[at + 1]!;
+      if (this.done[at + 2] === 1) this.take(slot, activity);
+      else this.put(slot, activity);
+    }
+    this.done.length = 0;
+    return true;
+  }
+
+  /** Adds if every rule allows it. */
+  add(slot: number, activity: number): boolean {
+    const cell = this.cell(slot, activity);
+    const { perSlot, repeat, rest } = this.input;
+    if (this.mayStand[cell] === 0 || this.isUsed[cell] === 1) return false;
+    if (this.counts[slot]! >= perSlot[1] || this.minutes[activity]! > this.minutesLeft[slot]!) return false;
+    if (this.uses[activity]! >= repeat) return false;
+    if (this.uses[activity]! > 0) {
+      const last = Math.min(this.slotCount - 1, slot + rest);
+      for (let near = Math.max(0, slot - rest); near <= last; near++)
+        if (this.isUsed[this.cell(near, activity)] === 1) return false;
+    }
+    for (const earlier of this.after[activity]!) if (this.firstUse(earlier) >= slot) return false;
+    this.put(slot, activity);
+    this.done.push(slot, activity, 1);
+    return true;
+  }
+
+  /** Takes out if it is not pinned and nothing later rests on it. */
+  remove(slot: number, activity: number): boolean {
+    if (this.isPinned[this.cell(slot, activity)] === 1) return false;
+    const dependants = this.neededBy[activity]!;
+    if (dependants.length > 0 && this.firstUse(activity) === slot) {
+      const next = this.firstUse(activity, slot + 1);
+      for (const other of dependants)
+        if (this.firstUse(other, slot + 1) <= next && this.firstUse(other, slot + 1) < this.slotCount) return false;
+    }
+    this.take(slot, activity);
+    this.done.push(slot, activity, 0);
+    return true;
+  }
+
+  /** Keeps the term as it stands as the best so far; `false` keeps nothing. */
+  remember(isPlan: boolean): void {
+    this.remembered = isPlan ? this.standing.map((activities) => [...activities]) : null;
+  }
+
+  readRemembered(): TermPlan['slots'] | null {
+    return this.remembered && this.read(this.remembered);
+  }
+
+  /** The plan, activities in the order they were given. */
+  read(standing: readonly (readonly number[])[] = this.standing): TermPlan['slots'] {
+    return this.input.slots.map(({ id }, slot) => ({
+      id,
+      activities: [...standing[slot]!]
+        .sort((left, right) => left - right)
+        .map((index) => this.input.activities[index]!.id),
+    }));
+  }
+
+  private put(slot: number, activity: number): void {
+    const cell = this.cell(slot, activity);
+    this.standing[slot]!.push(activity);
+    if (this.counts[slot]!++ < this.input.perSlot[0]) this.countLacking(-1);
+    this.minutesLeft[slot]! -= this.minutes[activity]!;
+    this.isUsed[cell] = 1;
+    if (this.uses[activity]!++ === 0) this.score += POINTS.distinct;
+    if (this.themeFits[cell] === 1) this.score += POINTS.theme;
+    for (const skill of this.skillsOf[activity]!)
+      if (this.touched[skill]!++ < this.targets[skill]!) this.score += POINTS.target;
+  }
+
+  private take(slot: number, activity: number): void {
+    const cell = this.cell(slot, activity);
+    const here = this.standing[slot]!;
+    here[here.indexOf(activity)] = here.at(-1)!;
+    here.pop();
+    if (--this.counts[slot]! < this.input.perSlot[0]) this.countLacking(1);
+    this.minutesLeft[slot]! += this.minutes[activity]!;
+    this.isUsed[cell] = 0;
+    if (--this.uses[activity]! === 0) this.score -= POINTS.distinct;
+    if (this.themeFits[cell] === 1) this.score -= POINTS.theme;
+    for (const skill of this.skillsOf[activity]!)
+      if (--this.touched[skill]! < this.targets[skill]!) this.score -= POINTS.target;
+  }
+
+  private countLacking(change: number): void {
+    this.lacking += change;
+    this.score -= POINTS_FOR_LEAST * change;
+  }
+
+  /** The first slot, from one on, that an activity is used in; the number of slots when there is none. */
+  private firstUse(activity: number, from = 0): number {
+    for (let slot = from; slot < this.slotCount; slot++) if (this.isUsed[this.cell(slot, activity)] === 1) return slot;
+    return this.slotCount;
+  }
+
+  private cell(slot: number, activity: number): number {
+    return slot * this.minutes.length + activity;
+  }
+}
