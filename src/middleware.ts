@@ -10,6 +10,8 @@ import { SIGN_IN_COOKIE } from './server/http/signInCookie.ts';
 import { personOf } from './server/services/signIn.ts';
 
 const OPEN_PATHS = ['/sign-in', '/health', '/problem'];
+/** What a secret address opens, and what the build made. */
+const OPEN_FOLDERS = ['/g/', '/calendar/', '/_'];
 
 /** Every request: who asks, from where, and what becomes of it when something goes wrong. */
 export const onRequest = defineMiddleware(async (context, next) => {
@@ -41,7 +43,7 @@ async function admit(context: Context): Promise<Response | null> {
   context.locals.person = null;
   const isWrite = request.method !== 'GET' && request.method !== 'HEAD';
   if (isWrite && !comesFromOurPages(request)) throw new EdgeError('wrong-origin');
-  if (OPEN_PATHS.includes(pathname) || pathname.startsWith('/g/') || pathname.startsWith('/_')) return null;
+  if (OPEN_PATHS.includes(pathname) || OPEN_FOLDERS.some((folder) => pathname.startsWith(folder))) return null;
   const token = context.cookies.get(SIGN_IN_COOKIE)?.value;
   context.locals.person = token ? await personOf(token) : null;
   if (context.locals.person) return null;

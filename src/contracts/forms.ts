@@ -30,3 +30,25 @@ export const sendForm = object({
 });
 
 export type StartForm = InferType<typeof startForm>;
+
+/** Reserving a copy; the lead time is asked for only where the catalogue does not know it. */
+export const reserveForm = object({
+  copy: string().required('choose a copy').max(40),
+  neededOn: calendarDay(),
+  leadWorkingDays: number()
+    .transform((value: number, written: unknown) => (written === '' || written === undefined ? undefined : value))
+    .typeError('must be a number of open days')
+    .integer('must be a whole number of open days')
+    .min(1, 'must be at least 1 open day')
+    .max(60, 'must be at most 60 open days'),
+});
+
+/** What an author decides about one thing in place of another. */
+export const rulingForm = object({
+  item: string().required('choose a thing').max(80),
+  verdict: string()
+    .required()
+    .oneOf(['use', 'never', 'forget'] as const),
+  fit: number().typeError('must be a number from 0 to 1').min(0).max(1).default(0.7),
+  why: words(300).default(''),
+});

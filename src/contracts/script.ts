@@ -119,9 +119,15 @@ const ahead = exactly({
   who: string()
     .required()
     .oneOf(['home', 'author'] as const),
-  days: number().required().integer().min(0).max(120),
+  days: number().integer().min(0).max(120),
+  workingDays: number().integer().min(0).max(80),
+  hours: number().min(0).max(480),
   text: someWords(400),
-});
+}).test(
+  'lead',
+  'needs one of days, workingDays, hours',
+  ({ days, workingDays, hours }) => [days, workingDays, hours].filter((lead) => lead !== undefined).length === 1,
+);
 
 /** The fields that an activity on the shelf and a part of a session share. */
 export const activityFields = {

@@ -1,4 +1,5 @@
 import { array, boolean, number, object, string, type InferType, type Schema } from 'yup';
+import { SEASONS } from '../core/shelf/filterActivities.ts';
 import { CAUTION_RULES } from '../core/cautions/cautions.ts';
 import { activityFields, calendarDay, clockTime, exactly, key, someWords, words } from './script.ts';
 
@@ -61,11 +62,19 @@ export const thingEntry = exactly({
     )
     .required(),
   sizeMm: number().min(1).max(5000),
+  /** How thick one is, where a hand is to feel how many there are. */
+  thickMm: number().min(0).max(500),
+  /** Hollows or places it has, such as the twelve of an egg carton. */
+  places: number().integer().min(1).max(100),
+  colours: array().of(someWords(30)).max(12),
   allergens: array().of(string().required().oneOf(ALLERGENS, 'is not on the list of allergens')).required(),
   /** How many a home usually has, and the part of homes that have any. */
   usualQty: number().required().min(0).max(100_000),
   common: number().required().min(0).max(1),
 });
+
+export const BOOK_FEATURES = ['rhymes', 'repeats', 'counts', 'nature', 'true-to-life', 'few-words'] as const;
+export const BOOK_PACES = ['calm', 'even', 'lively'] as const;
 
 export const bookEntry = exactly({
   key: key(),
@@ -74,19 +83,16 @@ export const bookEntry = exactly({
   summary: someWords(1000),
   words: number().required().integer().min(0).max(100_000),
   pages: number().required().integer().min(1).max(1000),
-  features: array()
-    .of(
-      string()
-        .required()
-        .oneOf(['rhymes', 'repeats', 'counts', 'true-to-life', 'few-words'] as const),
-    )
-    .required(),
+  features: array().of(string().required().oneOf(BOOK_FEATURES)).required(),
   themes: array().of(key()).required(),
   skills: array().of(key()).required(),
   pauses: array()
     .of(exactly({ page: number().required().integer().min(1), question: someWords(300), why: someWords(300) }))
     .required(),
   borrowed: boolean().required(),
+  pace: string().oneOf(BOOK_PACES),
+  /** The text page by page, where it is our own. */
+  text: array().of(words(2000)).max(1000),
 });
 
 export const songEntry = exactly({
@@ -98,6 +104,14 @@ export const songEntry = exactly({
     .required()
     .min(1),
   actions: words(600),
+  /** The tune line by line: notes by name and octave with their beats, such as "C4:1 D4:1 E4:0.5". */
+  melody: array()
+    .of(
+      string()
+        .required()
+        .matches(/^([A-G][#b]?[2-6]:\d+(\.\d+)?)( [A-G][#b]?[2-6]:\d+(\.\d+)?)*$/, 'must be notes such as C4:1 D4:0.5'),
+    )
+    .max(40),
   skills: array().of(key()).required(),
   themes: array().of(key()).required(),
   minutes: array().of(number().required().min(0)).required().length(3),
@@ -111,7 +125,24 @@ export const activityEntry = exactly({
   mess: number().required().integer().min(0).max(3),
   noise: number().required().integer().min(0).max(3),
   idea: someWords(600),
+  /** 1 to 3: what it asks of the adult; worked out from set-up and mess when absent. */
+  effort: number().integer().min(1).max(3),
+  /** Absent: any time of the year. */
+  seasons: array().of(string().required().oneOf(SEASONS)).max(4),
+  /** What is kept from it for a later activity, in words. */
+  keeps: string().max(300, 'must be at most 300 characters'),
+  /** Activities that must have been done before. */
+  after: array().of(key()).max(8),
   ...activityFields,
+}).test('after', 'an activity cannot come after itself', (activity, context) => {
+  const at = (activity.after ?? []).indexOf(activity.key);
+  return (
+    at < 0 ||
+    context.createError({
+      path: `${context.path ? `${context.path}.` : ''}after[${at}]`,
+      message: 'an activity cannot need itself',
+    })
+  );
 });
 
 export const homeEntry = exactly({

@@ -9,6 +9,7 @@ import { letterTiles } from '../words/tiles.ts';
 import { backPlan } from './backPlan.ts';
 import { addDays, ageInMonths, daysBetween, isCalendarDate, weekdayOf } from './dates.ts';
 import { dueItems } from './dueItems.ts';
+import { benchPreparations } from './preparation.ts';
 
 const days = fc.integer({ min: 0, max: 4000 }).map((days) => addDays('2024-01-01', days));
 
@@ -78,14 +79,25 @@ test('what is due stands by date, what is over does not, and a change after send
       },
     ],
   };
-  const input = { today: '2027-03-12', weekend: [6, 7], closed: [], sendWorkingDays: 2, daysAhead: 28 };
+  const input = { today: '2027-03-12', weekend: [6, 7], closed: [], daysAhead: 28 };
   const kinds = (sentAt: string | null, keptAt: string, on = '2027-03-18') =>
-    dueItems({ ...input, sessions: [{ id: 's', session: { ...session, on }, sentAt, keptAt }] }).map(
-      ({ by, what }) => `${by} ${what.kind}${what.kind === 'send' && what.isChanged ? ' again' : ''}`,
-    );
-  assert.deepEqual(kinds(null, '2027-03-01'), ['2027-03-15 prepare', '2027-03-16 send', '2027-03-18 hold']);
-  assert.deepEqual(kinds('2027-03-05', '2027-03-01'), ['2027-03-15 prepare', '2027-03-18 hold']);
+    dueItems({
+      ...input,
+      sessions: [benchPreparations({ id: 's', session: { ...session, on }, sentAt, keptAt }, { sendWorkingDays: 2 })],
+    }).map(({ by, what }) => `${by} ${what.kind}${what.kind === 'send' && what.isChanged ? ' again' : ''}`);
+  assert.deepEqual(kinds(null, '2027-03-01'), [
+    '2027-03-11 homes-prepare',
+    '2027-03-15 prepare',
+    '2027-03-16 send',
+    '2027-03-18 hold',
+  ]);
+  assert.deepEqual(kinds('2027-03-05', '2027-03-01'), [
+    '2027-03-11 homes-prepare',
+    '2027-03-15 prepare',
+    '2027-03-18 hold',
+  ]);
   assert.deepEqual(kinds('2027-03-05', '2027-03-06'), [
+    '2027-03-11 homes-prepare',
     '2027-03-15 prepare',
     '2027-03-16 send again',
     '2027-03-18 hold',

@@ -1,71 +1,56 @@
 import { byCodeUnit } from '../ordering.ts';
-import type { Session } from '../script/session.ts';
-import { backPlan, type PlannedTask } from './backPlan.ts';
+import { backPlan } from './backPlan.ts';
 import { daysBetween, type CalendarDate } from './dates.ts';
-
-export type DueWhat =
-  | { readonly kind: 'hold' }
-  | { readonly kind: 'send'; readonly isChanged: boolean }
-  | { readonly kind: 'prepare'; readonly text: string; readonly activity: string }
-  | { readonly kind: 'homes-prepare'; readonly text: string; readonly activity: string };
+import type { DueWhat, PreparedSession } from './preparation.ts';
 
 /** Something due on a day, for one session. */
 export interface DueItem {
-  readonly by: CalendarDate;
+  /** Stable: the session and the task. */
+  readonly id: string;
+  /** YYYY-MM-DD, or YYYY-MM-DDTHH:MM for what is counted in hours. */
+  readonly by: string;
   readonly isLate: boolean;
   readonly sessionId: string;
+  readonly stage: PreparedSession['stage'];
   readonly title: string;
   readonly on: CalendarDate;
+  /** HH:MM of the session, if it has a time. */
+  readonly at?: string | undefined;
+  readonly mayMove: boolean;
   readonly what: DueWhat;
 }
 
 export interface DueInput {
-  readonly sessions: readonly {
-    readonly id: string;
-    readonly session: Session;
-    /** When it last went out; null when it has not. */
-    readonly sentAt: string | null;
-    readonly keptAt: string;
-  }[];
+  readonly sessions: readonly PreparedSession[];
   readonly today: CalendarDate;
   readonly weekend: readonly number[];
   readonly closed: readonly CalendarDate[];
-  /** Open days before the session by which it is to be sent. */
-  readonly sendWorkingDays: number;
-  /** How far ahead to look. */
-  readonly daysAhead: number;
+  /** How far ahead to look, in days; absent: to the end. */
+  readonly daysAhead?: number | undefined;
 }
 
 /** What is due by date, counted back from each coming session; earliest first. Sessions that are over are left out. */
-export function dueItems({ sessions, today, weekend, closed, sendWorkingDays, daysAhead }: DueInput): DueItem[] {
+export function dueItems({ sessions, today, weekend, closed, daysAhead }: DueInput): DueItem[] {
   const items = sessions
-    .filter(({ session }) => session.on >= today)
-    .flatMap(({ id, session, sentAt, keptAt }) => {
-      const whats = new Map<string, DueWhat>();
-      const tasks: PlannedTask[] = [];
-      const plan = (task: PlannedTask, what: DueWhat) => {
-        tasks.push(task);
-        whats.set(task.id, what);
-      };
-      plan({ id: 'hold', days: 0 }, { kind: 'hold' });
-      const isChanged = sentAt !== null && keptAt > sentAt;
-      if (sentAt === null || isChanged) plan({ id: 'send', workingDays: sendWorkingDays }, { kind: 'send', isChanged });
-      for (const segment of session.segments) {
-        segment.ahead.forEach(({ who, days, text }, index) => {
-          const kind = who === 'author' ? 'prepare' : 'homes-prepare';
-          plan({ id: `${segment.id}/${index}`, days }, { kind, text, activity: segment.title });
-        });
-      }
-      return backPlan({ on: session.on, weekend, closed, today, tasks }).map(({ id: task, by, late }) => ({
+    .filter(({ on }) => on >= today)
+    .flatMap(({ id, title, on, at, stage, mayMove, preparations }) => {
+      const whats = new Map(preparations.map(({ task, what }) => [task.id, what]));
+      const tasks = preparations.map(({ task }) => task);
+      return backPlan({ on, at, weekend, closed, today, tasks }).map(({ id: task, by, late }): DueItem => ({
+        id: `${id}/${task}`,
         by,
         isLate: late,
         sessionId: id,
-        title: session.title,
-        on: session.on,
+        stage,
+        title,
+        on,
+        mayMove,
         what: whats.get(task)!,
       }));
     });
   return items
-    .filter(({ by, what, isLate }) => daysBetween(today, by) <= daysAhead && !(isLate && what.kind === 'homes-prepare'))
-    .sort((left, right) => byCodeUnit(left.by, right.by) || byCodeUnit(left.on, right.on));
+    .filter(({ by }) => daysAhead === undefined || daysBetween(today, by.slice(0, 10)) <= daysAhead)
+    .sort(
+      (left, right) => byCodeUnit(left.by, right.by) || byCodeUnit(left.on, right.on) || byCodeUnit(left.id, right.id),
+    );
 }

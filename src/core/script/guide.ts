@@ -1,3 +1,4 @@
+import { daysAhead } from '../calendar/preparation.ts';
 import { findCautions, type Caution } from '../cautions/cautions.ts';
 import { childFor, type Home } from '../homes/home.ts';
 import { fitHome, needIdIn, type HomeFit } from '../homes/sessionReadiness.ts';
@@ -98,7 +99,9 @@ export function composeGuide({ session, home, things, programme }: GuideInput): 
     setupMinutes: setup.mean,
     fetch: thingsToFetch(session, served, home, things),
     before: session.segments
-      .flatMap(({ ahead }) => ahead.filter(({ who }) => who === 'home').map(({ days, text }) => ({ days, text })))
+      .flatMap(({ ahead }) =>
+        ahead.filter(({ who }) => who === 'home').map((entry) => ({ days: daysAhead(entry), text: entry.text })),
+      )
       .sort((left, right) => right.days - left.days),
     segments: composed.map((part) => {
       const needs = served.get(part.segment.id)!;

@@ -66,10 +66,12 @@ export interface Need {
   readonly swaps: readonly Swap[];
 }
 
-/** Something to do before the day. `days` before the session, by a home or by the author. */
+/** Something to do before the day, by a home or by the author: so many days, open days or hours ahead (one of them). */
 export interface Ahead {
   readonly who: 'home' | 'author';
-  readonly days: number;
+  readonly days?: number | undefined;
+  readonly workingDays?: number | undefined;
+  readonly hours?: number | undefined;
   readonly text: string;
 }
 

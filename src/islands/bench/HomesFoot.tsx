@@ -1,3 +1,4 @@
+import { daysAhead } from '../../core/calendar/preparation.ts';
 import { useState } from 'react';
 import type { HomeFit } from '../../core/homes/sessionReadiness.ts';
 import type { Readiness, HomeState } from '../../core/homes/readiness.ts';
@@ -24,7 +25,9 @@ export function HomesFoot({ id, session, composed, fits, readiness, things, mayW
   const ordered = [...fits].sort(
     (left, right) => STATE_ORDER.indexOf(left.answer.state) - STATE_ORDER.indexOf(right.answer.state),
   );
-  const before = session.segments.flatMap(({ ahead }) => ahead).sort((left, right) => right.days - left.days);
+  const before = session.segments
+    .flatMap(({ ahead }) => ahead)
+    .sort((left, right) => daysAhead(right) - daysAhead(left));
   const fetch = materialsOrNone(composed.materials).map(({ item, qty }) => countThing(item, qty, things));
   return (
     <footer className="bench-foot">
@@ -53,7 +56,7 @@ export function HomesFoot({ id, session, composed, fits, readiness, things, mayW
           <strong>Before</strong>
           <span className="foot-detail">
             {before.length > 0
-              ? before.map(({ text, days }) => `${days} days: ${text}`).join(' ')
+              ? before.map((entry) => `${daysAhead(entry)} days: ${entry.text}`).join(' ')
               : 'nothing to prepare'}
           </span>
         </div>

@@ -1,6 +1,7 @@
 import { Model } from 'sequelize';
 import type { Guide } from '../../core/script/guide.ts';
 import type { Segment, Session } from '../../core/script/session.ts';
+import type { Term } from '../../core/terms/term.ts';
 import type { ProgrammeSettings } from '../../contracts/programme.ts';
 
 export class ProgrammeRow extends Model {
@@ -153,4 +154,48 @@ export class ReplyPartRow extends Model {
   declare plannedMinutes: number;
   declare minutes: number | null;
   declare ease: 'too-easy' | 'right' | 'too-hard' | null;
+}
+
+export class TermRow extends Model {
+  declare id: string;
+  declare programmeId: string;
+  declare title: string;
+  declare startsOn: string;
+  declare endsOn: string;
+  declare body: Omit<Term, 'title' | 'startsOn' | 'endsOn'>;
+  declare revision: number;
+  declare keptAt: Date;
+  declare keptBy: string | null;
+}
+
+export class ReservationRow extends Model {
+  declare id: string;
+  declare programmeId: string;
+  declare bookKey: string;
+  declare title: string;
+  declare copy: string;
+  declare leadWorkingDays: number;
+  declare reservedOn: string;
+  declare arrivesOn: string;
+  declare neededOn: string;
+  declare cancelledAt: Date | null;
+}
+
+export class SwapRulingRow extends Model {
+  declare programmeId: string;
+  declare wanted: string;
+  declare item: string;
+  declare verdict: 'use' | 'never';
+  declare fit: number;
+  declare why: string;
+  declare ruledBy: string | null;
+  declare ruledAt: Date;
+}
+
+export class CalendarFeedRow extends Model {
+  declare id: string;
+  declare programmeId: string;
+  declare tokenHash: string;
+  declare createdAt: Date;
+  declare revokedAt: Date | null;
 }

@@ -16,6 +16,10 @@ import {
   MessageRow,
   ReplyRow,
   ReplyPartRow,
+  TermRow,
+  ReservationRow,
+  SwapRulingRow,
+  CalendarFeedRow,
 } from './models.ts';
 
 // Sequelize writes into the objects that describe columns, so each column gets its own.
@@ -24,6 +28,7 @@ const text = () => ({ type: DataTypes.TEXT, allowNull: false }) as const;
 const uuid = () => ({ type: DataTypes.UUID, allowNull: false }) as const;
 const whole = () => ({ type: DataTypes.INTEGER, allowNull: false }) as const;
 const json = () => ({ type: DataTypes.JSONB, allowNull: false }) as const;
+const day = () => ({ type: DataTypes.DATEONLY, allowNull: false }) as const;
 const moment = () => ({ type: DataTypes.DATE, allowNull: false }) as const;
 const maybe = (type: typeof DataTypes.TEXT | typeof DataTypes.DATE | typeof DataTypes.UUID) =>
   ({ type, allowNull: true }) as const;
@@ -158,6 +163,46 @@ export function tables(): Sequelize {
     plannedMinutes: numeric('plannedMinutes'),
     minutes: numeric('minutes', true),
     ease: maybe(DataTypes.TEXT),
+  });
+  define(TermRow, 'terms', {
+    id: uuidKey(),
+    programmeId: uuid(),
+    title: text(),
+    startsOn: day(),
+    endsOn: day(),
+    body: json(),
+    revision: whole(),
+    keptAt: moment(),
+    keptBy: maybe(DataTypes.UUID),
+  });
+  define(ReservationRow, 'reservations', {
+    id: uuidKey(),
+    programmeId: uuid(),
+    bookKey: text(),
+    title: text(),
+    copy: text(),
+    leadWorkingDays: whole(),
+    reservedOn: day(),
+    arrivesOn: day(),
+    neededOn: day(),
+    cancelledAt: maybe(DataTypes.DATE),
+  });
+  define(SwapRulingRow, 'swap_rulings', {
+    programmeId: uuidKey(),
+    wanted: { ...text(), primaryKey: true },
+    item: { ...text(), primaryKey: true },
+    verdict: text(),
+    fit: numeric('fit'),
+    why: text(),
+    ruledBy: maybe(DataTypes.UUID),
+    ruledAt: moment(),
+  });
+  define(CalendarFeedRow, 'calendar_feeds', {
+    id: uuidKey(),
+    programmeId: uuid(),
+    tokenHash: text(),
+    createdAt: moment(),
+    revokedAt: maybe(DataTypes.DATE),
   });
   MembershipRow.belongsTo(ProgrammeRow, { as: 'programme', foreignKey: 'programmeId' });
   SignInRow.belongsTo(UserRow, { as: 'user', foreignKey: 'userId' });

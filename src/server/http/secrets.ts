@@ -24,3 +24,8 @@ export function hashToken(token: string): string {
 export function guideToken(linkId: string): string {
   return createHmac('sha256', installationSecret()).update(`guide:${linkId}`).digest('base64url');
 }
+
+/** The token in the secret address of a calendar feed, derived like a home's. */
+export function feedToken(feedId: string): string {
+  return createHmac('sha256', installationSecret()).update(`feed:${feedId}`).digest('base64url');
+}

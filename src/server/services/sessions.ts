@@ -8,7 +8,7 @@ import { plainSegment, segmentFromActivity, segmentFromBook, segmentFromSong } f
 import type { Segment, Session, Triple } from '../../core/script/session.ts';
 import { describeEditProblem } from '../../messages/edits.ts';
 import { CLOSING_LINES, FRAMING, OPENING_LINES } from '../../messages/framing.ts';
-import { readShelf, type Shelf } from '../db/repositories/shelf.ts';
+import { readShelf, type ActivityEntry, type Shelf } from '../db/repositories/shelf.ts';
 import {
   addSession,
   lastKeptBy,
@@ -36,8 +36,23 @@ export function segmentFor(kind: string, key: string, shelf: Shelf, person: Pick
 }
 
 function activitySegment(entry: Shelf['activities'][number], id: string): Segment {
-  const { themes: _themes, ages: _ages, mess: _mess, noise: _noise, idea: _idea, ...activity } = entry;
-  return segmentFromActivity(activity, id);
+  return segmentFromActivity(bodyOf(entry), id);
+}
+
+/** What of a shelf's activity goes into a session. */
+function bodyOf({
+  themes: _themes,
+  ages: _ages,
+  mess: _mess,
+  noise: _noise,
+  idea: _idea,
+  effort: _effort,
+  seasons: _seasons,
+  keeps: _keeps,
+  after: _after,
+  ...activity
+}: ActivityEntry) {
+  return activity;
 }
 
 function readingPace({ settings }: Pick<Person, 'settings'>) {

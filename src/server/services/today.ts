@@ -1,40 +1,28 @@
 import { QueryTypes } from 'sequelize';
-import { dueItems, type DueItem } from '../../core/calendar/dueItems.ts';
+import type { DueItem } from '../../core/calendar/dueItems.ts';
 import { today } from '../clock.ts';
 import { tables } from '../db/tables.ts';
-import { readSessions } from '../db/repositories/sessions.ts';
 import type { Person } from './person.ts';
+import { readDue } from './preparations.ts';
 
 export interface TodayPage {
   readonly today: string;
   readonly due: readonly DueItem[];
+  /** The term that runs or comes next, for what stands in it only. */
+  readonly termId: string | null;
   /** Sessions with answers, newest answer first. */
   readonly answered: readonly { sessionId: string; title: string; replies: number; homes: number; latest: Date }[];
 }
 
 const WEEKS_AHEAD = 4;
 
-/** What is due and what came back: two queries. */
+/** What is due and what came back: six queries. */
 export async function readToday(person: Person): Promise<TodayPage> {
-  const day = today();
-  const [sessions, post] = await Promise.all([readSessions(person.programmeId, day), readAnswers(person.programmeId)]);
-  const sentAt = new Map(post.map((line) => [line.sessionId, line.sentAt.toISOString()]));
-  const { weekend, closed, sendWorkingDays } = person.settings;
+  const [{ due, terms }, post] = await Promise.all([readDue(person, WEEKS_AHEAD * 7), readAnswers(person.programmeId)]);
   return {
-    today: day,
-    due: dueItems({
-      sessions: sessions.map((kept) => ({
-        id: kept.id,
-        session: kept.session,
-        keptAt: kept.keptAt,
-        sentAt: sentAt.get(kept.id) ?? null,
-      })),
-      today: day,
-      weekend,
-      closed,
-      sendWorkingDays,
-      daysAhead: WEEKS_AHEAD * 7,
-    }),
+    today: today(),
+    due,
+    termId: terms.at(-1)?.id ?? null,
     answered: post.flatMap(({ latest, ...line }) => (latest ? [{ ...line, latest }] : [])),
   };
 }

@@ -2,12 +2,16 @@ import { SequelizeStorage, Umzug } from 'umzug';
 import { database } from '../connection.ts';
 import { log } from '../../log.ts';
 import * as firstPath from './0001-first-path.ts';
+import * as term from './0002-term.ts';
 
 /** Brings the database up to date; migrations are only ever added. Returns the names of those applied now. */
 export async function migrate(): Promise<string[]> {
   const sequelize = database();
   const umzug = new Umzug({
-    migrations: [{ name: '0001-first-path', up: ({ context }) => firstPath.up(context) }],
+    migrations: [
+      { name: '0001-first-path', up: ({ context }) => firstPath.up(context) },
+      { name: '0002-term', up: ({ context }) => term.up(context) },
+    ],
     context: sequelize.getQueryInterface(),
     storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
     logger: undefined,

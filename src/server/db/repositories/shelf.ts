@@ -16,6 +16,10 @@ export interface ActivityEntry extends ActivityBody {
   readonly mess: number;
   readonly noise: number;
   readonly idea: string;
+  readonly effort?: number | undefined;
+  readonly seasons?: readonly string[] | undefined;
+  readonly keeps?: string | undefined;
+  readonly after?: readonly string[] | undefined;
 }
 
 export interface Shelf {

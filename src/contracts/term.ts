@@ -1,0 +1,99 @@
+import { array, boolean, mixed, number, string, type Schema } from 'yup';
+import { isCalendarDate } from '../core/calendar/dates.ts';
+import { SCHOOLS } from '../core/terms/schools.ts';
+import { DAY_KINDS, type Term } from '../core/terms/term.ts';
+import { calendarDay, clockTime, exactly, key, someWords, words } from './script.ts';
+
+const id = () =>
+  string()
+    .required()
+    .max(80)
+    .matches(/^[A-Za-z0-9-]+$/, 'must be letters, digits and hyphens');
+const weekday = () => number().required().integer().min(1).max(7);
+const minutes = () => number().required().min(1, 'must be at least 1').max(240, 'must be at most 240');
+const maybeKey = () =>
+  string()
+    .defined()
+    .nullable()
+    .max(80)
+    .matches(/^[a-z0-9]+(-[a-z0-9]+)*$/, 'must be small letters and digits joined by hyphens');
+
+const plannedActivity = exactly({ key: key(), isPinned: boolean().required() });
+
+const termSession = exactly({
+  id: id(),
+  weekday: weekday(),
+  time: clockTime().required(),
+  minutes: minutes(),
+  book: maybeKey(),
+  song: maybeKey(),
+  activities: array().of(plannedActivity).required().max(12),
+  benchId: string().defined().nullable().uuid(),
+});
+
+const termWeek = exactly({
+  monday: calendarDay(),
+  theme: words(80),
+  isHeavy: boolean().required(),
+  pausesSequence: boolean().required(),
+  sessions: array().of(termSession).required().max(7),
+});
+
+const termDay = exactly({
+  id: id(),
+  title: someWords(120),
+  kind: string().required().oneOf(DAY_KINDS),
+  from: calendarDay(),
+  to: calendarDay(),
+  isFixed: boolean().required(),
+});
+
+const targets = () =>
+  mixed<Record<string, number>>()
+    .required()
+    .test(
+      'targets',
+      'must be an object of skills and whole numbers from 0 to 60',
+      (value) =>
+        typeof value === 'object' &&
+        value !== null &&
+        Object.values(value).every((times) => Number.isInteger(times) && times >= 0 && times <= 60),
+    );
+
+const count = (least: number, most: number) => number().required().integer().min(least).max(most);
+
+/** A term as the term room keeps it. */
+export const keptTerm = exactly({
+  title: someWords(200),
+  startsOn: calendarDay(),
+  endsOn: calendarDay(),
+  weeks: array().of(termWeek).required().max(60),
+  days: array().of(termDay).required().max(100),
+  school: string().required().oneOf(SCHOOLS),
+  steps: array().of(someWords(120)).required().max(120),
+  rules: exactly({
+    targets: targets(),
+    perSlot: array().of(count(0, 12)).required().length(2),
+    repeat: count(0, 60),
+    rest: count(0, 60),
+  }).required(),
+}) as unknown as Schema<Term>;
+
+/** How a term is framed: two dates, a day and a time, minutes, themes one to a line, and the sequence beside them. */
+export const frameForm = exactly({
+  title: someWords(200),
+  startsOn: calendarDay(),
+  endsOn: calendarDay().test(
+    'after',
+    ({ value }) => `${value} is before the term starts`,
+    (endsOn, context) => {
+      const { startsOn } = context.parent as { startsOn?: string };
+      return !startsOn || !isCalendarDate(startsOn) || (endsOn ?? '') >= startsOn;
+    },
+  ),
+  weekday: weekday().typeError('must be a day of the week'),
+  time: clockTime().required('is needed'),
+  minutes: minutes().typeError('must be a number of minutes'),
+  themes: words(4000),
+  school: string().required().oneOf(SCHOOLS),
+});

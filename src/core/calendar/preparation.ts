@@ -1,0 +1,141 @@
+import type { Ahead, Segment, Session } from '../script/session.ts';
+import type { PlannedTask } from './backPlan.ts';
+import type { CalendarDate } from './dates.ts';
+
+export type DueWhat =
+  | { readonly kind: 'hold' }
+  | { readonly kind: 'write' }
+  | { readonly kind: 'send'; readonly isChanged: boolean }
+  | { readonly kind: 'reserve' | 'collect'; readonly book: string }
+  | { readonly kind: 'keep'; readonly text: string; readonly activity: string; readonly until: string }
+  | { readonly kind: 'prepare' | 'homes-prepare'; readonly text: string; readonly activity: string };
+
+/** One thing to do before a session, with its lead; ids are unique within the session and stay the same. */
+export interface Preparation {
+  readonly task: PlannedTask;
+  readonly what: DueWhat;
+}
+
+/** Everything that is counted back from one session. */
+export interface PreparedSession {
+  readonly id: string;
+  readonly title: string;
+  readonly on: CalendarDate;
+  readonly at?: string | undefined;
+  /** On the bench, or only planned in the term. */
+  readonly stage: 'bench' | 'term';
+  /** Its day is not certain yet. */
+  readonly mayMove: boolean;
+  readonly preparations: readonly Preparation[];
+}
+
+/** The lead of something to do ahead, as the back-plan takes it. */
+export function leadOf(id: string, { days, workingDays, hours }: Ahead): PlannedTask {
+  if (hours !== undefined) return { id, hours };
+  if (workingDays !== undefined) return { id, workingDays };
+  return { id, days: days ?? 0 };
+}
+
+const WORKING_DAYS_A_WEEK = 5;
+
+/** A lead in calendar days, for words such as "three days before": hours and open days rounded up. */
+export function daysAhead({ days, workingDays, hours }: Ahead): number {
+  if (hours !== undefined) return Math.ceil(hours / 24);
+  return workingDays !== undefined ? Math.ceil((workingDays * 7) / WORKING_DAYS_A_WEEK) : (days ?? 0);
+}
+
+/** What the parts of a session ask of the author and of homes beforehand. */
+export function partPreparations(parts: readonly Pick<Segment, 'id' | 'title' | 'ahead'>[]): Preparation[] {
+  return parts.flatMap(({ id, title, ahead }) =>
+    ahead.map((entry, index) => ({
+      task: leadOf(`${id}/${index}`, entry),
+      what: {
+        kind: entry.who === 'author' ? ('prepare' as const) : ('homes-prepare' as const),
+        text: entry.text,
+        activity: title,
+      },
+    })),
+  );
+}
+
+/** A borrowed book is reserved its lead time (in open days) ahead and collected the open day before. */
+export function bookPreparations(book: string, leadWorkingDays: number): Preparation[] {
+  return [
+    { task: { id: 'reserve', workingDays: leadWorkingDays + 1 }, what: { kind: 'reserve', book } },
+    { task: { id: 'collect', workingDays: 1 }, what: { kind: 'collect', book } },
+  ];
+}
+
+/** Reminders, a few days before a later session, to keep what an earlier one made. */
+export const DAYS_TO_REMIND = 3;
+
+export interface KeepingPart {
+  readonly key: string;
+  readonly title: string;
+  /** What is kept for later, in words; empty when nothing is. */
+  readonly keeps: string;
+  /** Keys of activities whose outcome it needs. */
+  readonly after: readonly string[];
+}
+
+/** What homes are to keep from earlier sessions for this one. Parts that were never done before ask for nothing. */
+export function keepPreparations(parts: readonly KeepingPart[], earlier: readonly KeepingPart[]): Preparation[] {
+  const known = new Map(earlier.map((part) => [part.key, part]));
+  return parts.flatMap(({ key, title, after }) =>
+    after.flatMap((other) => {
+      const source = known.get(other);
+      if (!source || !source.keeps) return [];
+      return [
+        {
+          task: { id: `keep/${key}/${other}`, days: DAYS_TO_REMIND },
+          what: { kind: 'keep' as const, text: source.keeps, activity: source.title, until: title },
+        },
+      ];
+    }),
+  );
+}
+
+/** A session on the bench with what its parts ask for, and its sending if it has not gone out as it is now. */
+export function benchPreparations(
+  { id, session, sentAt, keptAt }: { id: string; session: Session; sentAt: string | null; keptAt: string },
+  { sendWorkingDays }: { sendWorkingDays: number },
+): PreparedSession {
+  const isChanged = sentAt !== null && keptAt > sentAt;
+  const sending: Preparation[] =
+    sentAt === null || isChanged
+      ? [{ task: { id: 'send', workingDays: sendWorkingDays }, what: { kind: 'send', isChanged } }]
+      : [];
+  return {
+    id,
+    title: session.title,
+    on: session.on,
+    at: session.at,
+    stage: 'bench',
+    mayMove: false,
+    preparations: [
+      { task: { id: 'hold', days: 0 }, what: { kind: 'hold' } },
+      ...sending,
+      ...partPreparations(session.segments),
+    ],
+  };
+}
+
+/** Open days before its sending by which a planned session is to be on the bench. */
+const WORKING_DAYS_TO_WRITE = 3;
+
+/** A session of the term that is not on the bench yet: to be written, with what its activities ask for. */
+export function plannedPreparations(
+  planned: Pick<PreparedSession, 'id' | 'title' | 'on' | 'at' | 'mayMove'>,
+  parts: readonly Pick<Segment, 'id' | 'title' | 'ahead'>[],
+  { sendWorkingDays }: { sendWorkingDays: number },
+): PreparedSession {
+  return {
+    ...planned,
+    stage: 'term',
+    preparations: [
+      { task: { id: 'hold', days: 0 }, what: { kind: 'hold' } },
+      { task: { id: 'write', workingDays: sendWorkingDays + WORKING_DAYS_TO_WRITE }, what: { kind: 'write' } },
+      ...partPreparations(parts),
+    ],
+  };
+}

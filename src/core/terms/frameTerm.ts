@@ -1,0 +1,44 @@
+import type { CalendarDate } from '../calendar/dates.ts';
+import { bad, good, type Outcome } from '../outcome.ts';
+import { stepsOf, type School } from './schools.ts';
+import { checkTerm, mondaysOf, type Term, type TermProblem, type TermSession } from './term.ts';
+
+export interface TermFrame {
+  readonly title: string;
+  readonly startsOn: CalendarDate;
+  readonly endsOn: CalendarDate;
+  readonly weekday: number;
+  readonly time: string;
+  readonly minutes: number;
+  /** In order, one a week; the weeks beyond them have none yet. */
+  readonly themes: readonly string[];
+  readonly school: School;
+}
+
+/** A term from its frame: a week for each calendar week it touches, with one empty session each, ids from `newId`. */
+export function frameTerm(frame: TermFrame, newId: () => string): Outcome<Term, TermProblem> {
+  const { title, startsOn, endsOn, weekday, time, minutes, themes, school } = frame;
+  const [problem] = checkTerm({ startsOn, endsOn, days: [] });
+  if (problem) return bad(problem);
+  return good({
+    title,
+    startsOn,
+    endsOn,
+    weeks: mondaysOf(startsOn, endsOn).map((monday, index) => ({
+      monday,
+      theme: themes[index] ?? '',
+      isHeavy: false,
+      pausesSequence: false,
+      sessions: [emptySession({ id: newId(), weekday, time, minutes })],
+    })),
+    days: [],
+    school,
+    steps: stepsOf(school),
+    rules: { targets: {}, perSlot: [1, 3], repeat: 2, rest: 3 },
+  });
+}
+
+/** A session with nothing in it yet. */
+export function emptySession(at: Pick<TermSession, 'id' | 'weekday' | 'time' | 'minutes'>): TermSession {
+  return { ...at, book: null, song: null, activities: [], benchId: null };
+}

@@ -1,0 +1,63 @@
+import { NUMBER_SKILLS } from './skills.ts';
+
+/** Schools of practice for the sequence that runs beside the themes. */
+export const SCHOOLS = ['sounds-first', 'letter-a-week', 'whole-words', 'own-name', 'number-rungs'] as const;
+export type School = (typeof SCHOOLS)[number];
+
+const COMMON_WORDS =
+  'the and a to I in is it you he she we my see look go can me at on up no yes come here said was are have they what like this with for'.split(
+    ' ',
+  );
+export const WORDS_IN_A_SET = 5;
+
+/** The usual steps of a school, one for each week with a session. An author may change them. */
+export function stepsOf(school: School): string[] {
+  switch (school) {
+    case 'sounds-first':
+      return [
+        's a t p',
+        'i n m d',
+        'g o c k',
+        'ck e u r',
+        'h b f l',
+        'ff ll ss',
+        'j v w x',
+        'y z zz qu',
+        'ch sh th ng nk',
+      ];
+    case 'letter-a-week':
+      return [...'abcdefghijklmnopqrstuvwxyz'].map((letter) => `${letter.toUpperCase()} ${letter}`);
+    case 'whole-words':
+      return Array.from({ length: Math.ceil(COMMON_WORDS.length / WORDS_IN_A_SET) }, (_, set) =>
+        COMMON_WORDS.slice(set * WORDS_IN_A_SET, (set + 1) * WORDS_IN_A_SET).join(' '),
+      );
+    case 'own-name':
+      return [
+        'hear it: whose name is it?',
+        'clap its parts',
+        'its first sound',
+        'find it among others',
+        'its first letter, large',
+        'its letters in order',
+        'in sand, in the air',
+        'strip cut up and joined',
+        'copied from a card',
+        'written without one',
+      ];
+    case 'number-rungs':
+      return [...NUMBER_SKILLS];
+  }
+}
+
+/**
+ * Which step each week has: one a week, none while it waits (a closure, travel, a week that pauses the sequence), so
+ * that no step is lost. `left` are the steps that do not fit before the end. No weeks: all are left.
+ */
+export function spreadSteps(
+  weeks: readonly { readonly waits: boolean }[],
+  steps: readonly string[],
+): { byWeek: (string | null)[]; left: string[] } {
+  let next = 0;
+  const byWeek = weeks.map(({ waits }) => (waits || next >= steps.length ? null : steps[next++]!));
+  return { byWeek, left: steps.slice(next) };
+}

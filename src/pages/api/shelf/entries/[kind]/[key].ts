@@ -1,0 +1,17 @@
+import type { APIRoute } from 'astro';
+import { asEntryKind } from '../../../../../contracts/shelfEntries.ts';
+import { answering, jsonAnswer, readJson } from '../../../../../server/http/answers.ts';
+import { EdgeError } from '../../../../../server/http/errors.ts';
+import { keepEntry } from '../../../../../server/services/shelfEntries.ts';
+
+/** Keeps an entry of the shelf under its key; `new` in the place of the key adds one. */
+export const PUT: APIRoute = ({ locals, params, request }) =>
+  answering(async () => {
+    const kind = asEntryKind(params.kind);
+    if (!kind) throw new EdgeError('not-found');
+    const value = (await readJson(request, 1024 * 1024)) as { key?: unknown };
+    const isNew = params.key === 'new';
+    if (!isNew && value?.key !== params.key) throw new EdgeError('wrong-form');
+    const key = await keepEntry(locals.person!, { kind, value, isNew });
+    return jsonAnswer({ key, href: `/shelf/${kind}/${key}` });
+  });

@@ -1,0 +1,65 @@
+import { randomUUID } from 'node:crypto';
+import { Op, type Transaction } from 'sequelize';
+import type { Term } from '../../../core/terms/term.ts';
+import { now } from '../../clock.ts';
+import { TermRow } from '../models.ts';
+import { tables } from '../tables.ts';
+import { isUuid } from './sessions.ts';
+
+/** A term with the revision it is at. */
+export interface KeptTerm {
+  readonly id: string;
+  readonly revision: number;
+  readonly keptAt: string;
+  readonly term: Term;
+}
+
+/** A programme's terms, the latest first; those that end on or after a day when one is given. */
+export async function readTerms(programmeId: string, endingFrom?: string): Promise<KeptTerm[]> {
+  tables();
+  const rows = await TermRow.findAll({
+    where: { programmeId, ...(endingFrom && { endsOn: { [Op.gte]: endingFrom } }) },
+    order: [['startsOn', 'DESC']],
+  });
+  return rows.map(toKeptTerm);
+}
+
+/** One term of a programme; null when it is not there or not the programme's. */
+export async function readTerm(programmeId: string, id: string): Promise<KeptTerm | null> {
+  tables();
+  if (!isUuid(id)) return null;
+  const row = await TermRow.findOne({ where: { id, programmeId } });
+  return row ? toKeptTerm(row) : null;
+}
+
+/** Adds a term; gives its id. */
+export async function addTerm(programmeId: string, term: Term, userId: string | null): Promise<string> {
+  tables();
+  const id = randomUUID();
+  await TermRow.create({ id, programmeId, revision: 1, ...toColumns(term), keptAt: now(), keptBy: userId });
+  return id;
+}
+
+/** Keeps a term if nobody kept another since `revision`; null when somebody did, or it is gone. */
+export async function replaceTerm(
+  programmeId: string,
+  { id, revision, term }: Pick<KeptTerm, 'id' | 'revision' | 'term'>,
+  { userId, transaction }: { userId: string; transaction: Transaction },
+): Promise<{ revision: number; keptAt: string } | null> {
+  tables();
+  if (!isUuid(id)) return null;
+  const keptAt = now();
+  const [changed] = await TermRow.update(
+    { ...toColumns(term), revision: revision + 1, keptAt, keptBy: userId },
+    { where: { id, programmeId, revision }, transaction },
+  );
+  return changed === 1 ? { revision: revision + 1, keptAt: keptAt.toISOString() } : null;
+}
+
+function toColumns({ title, startsOn, endsOn, ...body }: Term) {
+  return { title, startsOn, endsOn, body };
+}
+
+function toKeptTerm({ id, revision, keptAt, title, startsOn, endsOn, body }: TermRow): KeptTerm {
+  return { id, revision, keptAt: keptAt.toISOString(), term: { title, startsOn, endsOn, ...body } };
+}

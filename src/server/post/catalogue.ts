@@ -1,0 +1,106 @@
+import { mkdir, readFile, writeFile } from 'node:fs/promises';
+import { createHash } from 'node:crypto';
+import { join } from 'node:path';
+
+/** One copy of a title, at a branch. `leadWorkingDays` is how long it takes to arrive; null when the catalogue cannot say. */
+export interface CatalogueCopy {
+  readonly copy: string;
+  readonly title: string;
+  readonly maker: string;
+  readonly branch: string;
+  readonly isFree: boolean;
+  readonly leadWorkingDays: number | null;
+}
+
+/** The library's catalogue: what it has, what is free, and reserving it. */
+export interface Catalogue {
+  search(words: string): Promise<CatalogueCopy[]>;
+  find(copy: string): Promise<CatalogueCopy | null>;
+  /** False when somebody else was quicker. */
+  reserve(copy: string): Promise<boolean>;
+  release(copy: string): Promise<void>;
+}
+
+const TITLES = [
+  ['The cart with no wheels', 'Perrin Oakshade'],
+  ['Who is on the wall?', 'Wilma Tarn'],
+  ['A parcel for Nim', 'Ivo Sallow'],
+  ['Over, under', 'Dot Fennimore'],
+  ['Nine odd socks', 'Marit Quill'],
+  ['Hush, said the gate', 'Anselm Dray'],
+  ['Six buttons, two pockets', 'Berit Lomax'],
+  ['A cloud in the kitchen', 'Osric Vane'],
+  ['How wheels turn', 'Hanna Brook'],
+  ['What a shadow needs', 'Hanna Brook'],
+  ['From hand to hand: how post travels', 'Tove Arkwright'],
+  ['Bridges of wood and rope', 'Tove Arkwright'],
+  ['Where puddles go', 'Hanna Brook'],
+] as const;
+const BRANCHES = ['Quillbrook', 'Millrace', 'Upper Ferry'] as const;
+
+/**
+ * The catalogue stand-in: invented titles at three branches. A copy arrives after a lead time that is always the same
+ * for it; what is reserved is kept in a file, so that it is not free the next time.
+ */
+class CatalogueStandIn implements Catalogue {
+  constructor(private readonly folder: string) {}
+
+  async search(words: string): Promise<CatalogueCopy[]> {
+    const wanted = words.toLowerCase().split(/\s+/).filter(Boolean);
+    const reserved = await this.readReserved();
+    return this.copies(reserved).filter(({ title, maker }) =>
+      wanted.every((word) => `${title} ${maker}`.toLowerCase().includes(word)),
+    );
+  }
+
+  async find(copy: string): Promise<CatalogueCopy | null> {
+    return this.copies(await this.readReserved()).find((candidate) => candidate.copy === copy) ?? null;
+  }
+
+  async reserve(copy: string): Promise<boolean> {
+    const reserved = await this.readReserved();
+    if (reserved.includes(copy)) return false;
+    await this.write([...reserved, copy]);
+    return true;
+  }
+
+  async release(copy: string): Promise<void> {
+    await this.write((await this.readReserved()).filter((other) => other !== copy));
+  }
+
+  private copies(reserved: readonly string[]): CatalogueCopy[] {
+    return TITLES.flatMap(([title, maker]) =>
+      BRANCHES.map((branch, at) => {
+        const copy = createHash('sha256').update(`${title}/${branch}`).digest('hex').slice(0, 10);
+        const chance = Number.parseInt(copy.slice(0, 4), 16);
+        return {
+          copy,
+          title,
+          maker,
+          branch,
+          isFree: !reserved.includes(copy) && chance % 4 !== 0,
+          leadWorkingDays: chance % 11 === 0 ? null : at === 0 ? 1 : 3 + (chance % 6),
+        };
+      }),
+    );
+  }
+
+  private async readReserved(): Promise<string[]> {
+    try {
+      return JSON.parse(await readFile(join(this.folder, 'reserved.json'), 'utf8')) as string[];
+    } catch (error) {
+      if ((error as NodeJS.ErrnoException).code === 'ENOENT') return [];
+      throw error;
+    }
+  }
+
+  private async write(reserved: readonly string[]): Promise<void> {
+    await mkdir(this.folder, { recursive: true, mode: 0o700 });
+    await writeFile(join(this.folder, 'reserved.json'), JSON.stringify(reserved), { mode: 0o600 });
+  }
+}
+
+/** The catalogue of this installation. */
+export function catalogue(): Catalogue {
+  return new CatalogueStandIn(join(process.env.FOOTSTOOL_DATA ?? '.data', 'catalogue'));
+}

@@ -1,0 +1,149 @@
+import { QueryTypes } from 'sequelize';
+import { dueItems, type DueItem } from '../../core/calendar/dueItems.ts';
+import {
+  benchPreparations,
+  bookPreparations,
+  keepPreparations,
+  plannedPreparations,
+  type PreparedSession,
+} from '../../core/calendar/preparation.ts';
+import { closedDaysOf, type Term } from '../../core/terms/term.ts';
+import { heldSessions, weekRows } from '../../core/terms/weekRows.ts';
+import { today } from '../clock.ts';
+import { tables } from '../db/tables.ts';
+import { readSessions, type KeptSession } from '../db/repositories/sessions.ts';
+import { readShelf, type Shelf } from '../db/repositories/shelf.ts';
+import { readTerms, type KeptTerm } from '../db/repositories/terms.ts';
+import type { Person } from './person.ts';
+import { readReservations, type Reservation } from './reservations.ts';
+
+/** When the catalogue does not say otherwise, a borrowed book is asked for this many open days ahead. */
+const USUAL_LEAD_WORKING_DAYS = 7;
+
+export interface Preparations {
+  readonly sessions: readonly PreparedSession[];
+  readonly closed: readonly string[];
+  readonly terms: readonly KeptTerm[];
+}
+
+/** Everything counted back from the sessions on the bench and in the terms that have not ended: five queries. */
+export async function readPreparations(person: Pick<Person, 'programmeId' | 'settings'>): Promise<Preparations> {
+  const day = today();
+  const { programmeId, settings } = person;
+  const [kept, sent, terms, shelf, reservations] = await Promise.all([
+    readSessions(programmeId, day),
+    readLastSent(programmeId),
+    readTerms(programmeId, day),
+    readShelf(programmeId, ['book', 'activity']),
+    readReservations(programmeId),
+  ]);
+  const planned = terms.flatMap(({ term }) => plannedSessions(term, { shelf, reservations, settings }));
+  const onBench = new Set(terms.flatMap(({ term }) => benchIds(term)));
+  return {
+    terms,
+    closed: [...settings.closed, ...terms.flatMap(({ term }) => closedDaysOf(term.days))],
+    sessions: [
+      ...kept.map((session) => withPlan(session, { sent, planned, settings, isPlanned: onBench.has(session.id) })),
+      ...planned.filter(({ benchId }) => benchId === null).map(({ prepared }) => prepared),
+    ],
+  };
+}
+
+/** What is due for a programme; to the end of its terms, or so many days ahead. */
+export async function readDue(
+  person: Pick<Person, 'programmeId' | 'settings'>,
+  daysAhead?: number,
+): Promise<{ due: DueItem[]; terms: readonly KeptTerm[] }> {
+  const { sessions, closed, terms } = await readPreparations(person);
+  return { due: dueItems({ sessions, today: today(), weekend: person.settings.weekend, closed, daysAhead }), terms };
+}
+
+interface Planned {
+  readonly benchId: string | null;
+  readonly prepared: PreparedSession;
+  /** What the plan adds to the session on the bench: the book, and what is kept from earlier. */
+  readonly ofPlan: PreparedSession['preparations'];
+}
+
+interface PlanSources {
+  readonly shelf: Shelf;
+  readonly reservations: readonly Reservation[];
+  readonly settings: Person['settings'];
+}
+
+function plannedSessions(term: Term, { shelf, reservations, settings }: PlanSources): Planned[] {
+  const activities = new Map(shelf.activities.map((activity) => [activity.key, activity]));
+  const held = heldSessions(weekRows(term, settings.weekend).rows);
+  return held.map(({ session, on, row, mayMove }, index): Planned => {
+    const partsOf = ({ session: other }: (typeof held)[number]) =>
+      other.activities.flatMap(({ key }) => activities.get(key) ?? []);
+    const book = shelf.books.find(({ key }) => key === session.book);
+    const isReserved = reservations.some(({ bookKey }) => bookKey === book?.key);
+    const asKept = ({ key, title, keeps = '', after = [] }: ReturnType<typeof partsOf>[number]) => ({
+      key,
+      title,
+      keeps,
+      after,
+    });
+    const ofPlan = [
+      ...(book?.borrowed
+        ? bookPreparations(book.title, USUAL_LEAD_WORKING_DAYS).filter(
+            ({ task }) => !(isReserved && task.id === 'reserve'),
+          )
+        : []),
+      ...keepPreparations(
+        partsOf(held[index]!).map(asKept),
+        held.slice(0, index).flatMap((earlier) => partsOf(earlier).map(asKept)),
+      ),
+    ];
+    const title = book?.title ?? (row.week.theme || 'a session');
+    const prepared = plannedPreparations(
+      { id: session.id, title, on, at: session.time, mayMove },
+      partsOf(held[index]!).map(({ key, title: name, ahead }) => ({ id: key, title: name, ahead })),
+      settings,
+    );
+    return {
+      benchId: session.benchId,
+      ofPlan,
+      prepared: { ...prepared, preparations: [...prepared.preparations, ...ofPlan] },
+    };
+  });
+}
+
+function withPlan(
+  kept: KeptSession,
+  {
+    sent,
+    planned,
+    settings,
+    isPlanned,
+  }: {
+    sent: ReadonlyMap<string, string>;
+    planned: readonly Planned[];
+    settings: Person['settings'];
+    isPlanned: boolean;
+  },
+): PreparedSession {
+  const prepared = benchPreparations({ ...kept, sentAt: sent.get(kept.id) ?? null }, settings);
+  const plan = isPlanned ? planned.find(({ benchId }) => benchId === kept.id) : undefined;
+  if (!plan) return prepared;
+  const isSent = sent.has(kept.id);
+  return {
+    ...prepared,
+    mayMove: plan.prepared.mayMove,
+    // A session that has gone out has its book; what homes are to keep is still worth a word.
+    preparations: [...prepared.preparations, ...plan.ofPlan.filter(({ what }) => what.kind === 'keep' || !isSent)],
+  };
+}
+
+function benchIds({ weeks }: Term): string[] {
+  return weeks.flatMap(({ sessions }) => sessions.flatMap(({ benchId }) => benchId ?? []));
+}
+
+async function readLastSent(programmeId: string): Promise<Map<string, string>> {
+  const rows = await tables().query<{ sessionId: string; sentAt: Date }>(
+    'SELECT session_id AS "sessionId", max(sent_at) AS "sentAt" FROM sendings WHERE programme_id = :programmeId GROUP BY session_id',
+    { replacements: { programmeId }, type: QueryTypes.SELECT },
+  );
+  return new Map(rows.map(({ sessionId, sentAt }) => [sessionId, sentAt.toISOString()]));
+}

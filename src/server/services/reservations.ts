@@ -1,0 +1,111 @@
+import { randomUUID } from 'node:crypto';
+import { addDays, weekdayOf } from '../../core/calendar/dates.ts';
+import { reserveForm } from '../../contracts/forms.ts';
+import { checkForm } from '../../contracts/problems.ts';
+import { now, today } from '../clock.ts';
+import { ReservationRow } from '../db/models.ts';
+import { tables } from '../db/tables.ts';
+import { readShelf } from '../db/repositories/shelf.ts';
+import { EdgeError } from '../http/errors.ts';
+import { catalogue, type CatalogueCopy } from '../post/catalogue.ts';
+import { requireAuthor, type Person } from './person.ts';
+
+export interface Reservation {
+  readonly id: string;
+  readonly bookKey: string;
+  readonly title: string;
+  readonly leadWorkingDays: number;
+  readonly reservedOn: string;
+  readonly arrivesOn: string;
+  readonly neededOn: string;
+}
+
+/** A programme's reservations that stand. One query. */
+export async function readReservations(programmeId: string): Promise<Reservation[]> {
+  tables();
+  const rows = await ReservationRow.findAll({
+    where: { programmeId, cancelledAt: null },
+    order: [['neededOn', 'ASC']],
+  });
+  return rows.map(({ id, bookKey, title, leadWorkingDays, reservedOn, arrivesOn, neededOn }) => ({
+    id,
+    bookKey,
+    title,
+    leadWorkingDays,
+    reservedOn,
+    arrivesOn,
+    neededOn,
+  }));
+}
+
+/** What the catalogue has of a book's title, free copies and short waits first. */
+export async function findCopies(title: string): Promise<CatalogueCopy[]> {
+  const copies = await catalogue().search(title);
+  return copies.sort(
+    (left, right) =>
+      Number(right.isFree) - Number(left.isFree) || (left.leadWorkingDays ?? 999) - (right.leadWorkingDays ?? 999),
+  );
+}
+
+/** Reserves a copy of a book for a day. The lead time is the catalogue's, or the author's where the catalogue has none. */
+export async function reserveBook(person: Person, bookKey: string, fields: Record<string, unknown>): Promise<void> {
+  requireAuthor(person);
+  const checked = checkForm(reserveForm, fields);
+  if (!checked.ok) throw new EdgeError('wrong-input', { problems: checked.problem });
+  const { copy, neededOn, leadWorkingDays } = checked.value;
+  const [found, shelf] = await Promise.all([catalogue().find(copy), readShelf(person.programmeId, ['book'])]);
+  const book = shelf.books.find(({ key }) => key === bookKey);
+  if (!found || !book) throw new EdgeError('not-found');
+  const lead = leadWorkingDays ?? found.leadWorkingDays;
+  if (lead === null) throw withoutLead();
+  if (!found.isFree || !(await catalogue().reserve(copy)))
+    throw new EdgeError('wrong-input', {
+      problems: [{ path: 'copy', message: 'is not free any more; choose another copy' }],
+    });
+  await ReservationRow.update(
+    { cancelledAt: now() },
+    { where: { programmeId: person.programmeId, bookKey, cancelledAt: null } },
+  );
+  await ReservationRow.create({
+    id: randomUUID(),
+    programmeId: person.programmeId,
+    bookKey,
+    title: book.title,
+    copy,
+    leadWorkingDays: lead,
+    reservedOn: today(),
+    arrivesOn: addOpenDays(today(), lead, person),
+    neededOn,
+  });
+}
+
+function withoutLead(): EdgeError {
+  return new EdgeError('wrong-input', {
+    problems: [
+      {
+        path: 'lead time',
+        message: 'is not known to the catalogue for this copy; ask the branch and write how many open days it takes',
+      },
+    ],
+  });
+}
+
+/** Lets a reservation go. */
+export async function cancelReservation(person: Person, bookKey: string): Promise<void> {
+  requireAuthor(person);
+  tables();
+  const row = await ReservationRow.findOne({ where: { programmeId: person.programmeId, bookKey, cancelledAt: null } });
+  if (!row) throw new EdgeError('not-found');
+  await catalogue().release(row.copy);
+  await row.update({ cancelledAt: now() });
+}
+
+/** The day so many open days from a day, over weekends and closures. */
+function addOpenDays(from: string, openDays: number, { settings }: Person): string {
+  let day = from;
+  for (let left = openDays; left > 0;) {
+    day = addDays(day, 1);
+    if (!settings.weekend.includes(weekdayOf(day)) && !settings.closed.includes(day)) left -= 1;
+  }
+  return day;
+}

@@ -1,0 +1,145 @@
+import { checkShape, type FieldProblem } from '../../contracts/problems.ts';
+import { ENTRY_SCHEMAS, titleOf, type ShelfEntry } from '../../contracts/shelfEntries.ts';
+import { checkScript } from '../../core/script/checkScript.ts';
+import { describeScriptFault } from '../../messages/edits.ts';
+import { now } from '../clock.ts';
+import { ShelfItemRow } from '../db/models.ts';
+import { tables } from '../db/tables.ts';
+import { writeShelfItems, type ActivityEntry, type ShelfKind, type ShelfWrite } from '../db/repositories/shelf.ts';
+import { EdgeError } from '../http/errors.ts';
+import { requireAuthor, type Person } from './person.ts';
+
+/** One entry of the shelf with whether it is retired; not found when it is not this programme's. */
+export async function findEntry(
+  person: Person,
+  kind: ShelfKind,
+  key: string,
+): Promise<{ entry: ShelfEntry; isRetired: boolean }> {
+  tables();
+  const row = await ShelfItemRow.findOne({ where: { programmeId: person.programmeId, kind, key } });
+  if (!row) throw new EdgeError('not-found');
+  return { entry: row.body as unknown as ShelfEntry, isRetired: row.retiredAt !== null };
+}
+
+/** Adds an entry or replaces the one with its key. `isNew` refuses a key that is taken. */
+export async function keepEntry(
+  person: Person,
+  { kind, value, isNew }: { kind: ShelfKind; value: unknown; isNew: boolean },
+): Promise<string> {
+  requireAuthor(person);
+  const checked = await checkEntries(person.programmeId, kind, [value]);
+  const problems = checked.problems.map(({ path, message }) => ({ path: path.replace(/^\[0\]\.?/, ''), message }));
+  if (problems.length > 0) throw new EdgeError('wrong-input', { problems });
+  const [write] = checked.writes;
+  await tables().transaction(async (transaction) => {
+    const taken = await ShelfItemRow.findOne({
+      where: { programmeId: person.programmeId, kind, key: write!.key },
+      transaction,
+    });
+    if (isNew && taken)
+      throw new EdgeError('wrong-input', {
+        problems: [
+          { path: 'key', message: `“${write!.key}” is already on the shelf as “${taken.title}”; choose another` },
+        ],
+      });
+    await writeShelfItems(person.programmeId, [write!], transaction);
+  });
+  return write!.key;
+}
+
+/** Makes a copy under the next free key; gives the key. */
+export async function duplicateEntry(person: Person, kind: ShelfKind, key: string): Promise<string> {
+  requireAuthor(person);
+  const { entry } = await findEntry(person, kind, key);
+  const rows = await ShelfItemRow.findAll({ where: { programmeId: person.programmeId, kind }, attributes: ['key'] });
+  const taken = new Set(rows.map((row) => row.key));
+  const stem = key.slice(0, 70);
+  let number = 2;
+  while (taken.has(`${stem}-${number}`)) number += 1;
+  const copy = { ...entry, key: `${stem}-${number}`, ...renamed(kind, entry, number) } as ShelfEntry;
+  return keepEntry(person, { kind, value: copy, isNew: true });
+}
+
+/** Takes an entry off the shelf, or puts it back; what was made from it keeps its own copy. */
+export async function retireEntry(person: Person, kind: ShelfKind, key: string, isRetired: boolean): Promise<void> {
+  requireAuthor(person);
+  tables();
+  const [changed] = await ShelfItemRow.update(
+    { retiredAt: isRetired ? now() : null },
+    { where: { programmeId: person.programmeId, kind, key } },
+  );
+  if (changed === 0) throw new EdgeError('not-found');
+}
+
+/** Checks entries of one kind by shape, script and the things they name; paths start with `[index]`. One query. */
+export async function checkEntries(
+  programmeId: string,
+  kind: ShelfKind,
+  values: readonly unknown[],
+): Promise<{ writes: ShelfWrite[]; problems: (FieldProblem & { index: number })[] }> {
+  const problems: (FieldProblem & { index: number })[] = [];
+  const sound: { index: number; entry: ShelfEntry }[] = [];
+  values.forEach((value, index) => {
+    const checked = checkShape(ENTRY_SCHEMAS[kind], value);
+    if (checked.ok) sound.push({ index, entry: checked.value as ShelfEntry });
+    else problems.push(...checked.problem.map(({ path, message }) => ({ index, path: at(index, path), message })));
+  });
+  if (kind === 'activity') problems.push(...(await checkActivities(programmeId, sound)));
+  const faulty = new Set(problems.map(({ index }) => index));
+  return {
+    problems,
+    writes: sound
+      .filter(({ index }) => !faulty.has(index))
+      .map(({ entry }) => ({
+        kind,
+        key: entry.key,
+        title: titleOf(entry),
+        body: entry as unknown as Record<string, unknown>,
+      })),
+  };
+}
+
+async function checkActivities(
+  programmeId: string,
+  sound: readonly { index: number; entry: ShelfEntry }[],
+): Promise<(FieldProblem & { index: number })[]> {
+  tables();
+  const rows = await ShelfItemRow.findAll({
+    where: { programmeId, kind: ['thing', 'activity'] },
+    attributes: ['kind', 'key'],
+  });
+  const things = new Set(rows.filter((row) => row.kind === 'thing').map((row) => row.key));
+  const activities = new Set([
+    ...rows.filter((row) => row.kind === 'activity').map((row) => row.key),
+    ...sound.map(({ entry }) => entry.key),
+  ]);
+  return sound.flatMap(({ index, entry }) => {
+    const activity = entry as ActivityEntry;
+    const faults = checkScript(activity, activity.title).map(({ path, fault }) => ({
+      path,
+      message: describeScriptFault(fault),
+    }));
+    const missing = activity.needs.flatMap((need, at) =>
+      [
+        { item: need.item, path: `needs[${at}].item` },
+        ...need.swaps.map(({ item }, swap) => ({ item, path: `needs[${at}].swaps[${swap}].item` })),
+      ]
+        .filter(({ item }) => !things.has(item))
+        .map(({ item, path }) => ({ path, message: `“${item}” is not a thing on the shelf` })),
+    );
+    const unknown = (activity.after ?? []).flatMap((key, at) =>
+      activities.has(key) ? [] : [{ path: `after[${at}]`, message: `“${key}” is not an activity on the shelf` }],
+    );
+    return [...faults, ...missing, ...unknown].map(({ path, message }) => ({ index, path: at(index, path), message }));
+  });
+}
+
+function at(index: number, path: string): string {
+  return path === '$' ? `[${index}]` : `[${index}].${path}`;
+}
+
+function renamed(kind: ShelfKind, entry: ShelfEntry, number: number): Partial<ShelfEntry> {
+  return kind === 'thing'
+    ? { many: `${(entry as { many: string }).many} (${number})` }
+    : { title: `${(entry as { title: string }).title} (${number})` };
+}

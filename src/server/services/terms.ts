@@ -1,0 +1,253 @@
+import { randomUUID } from 'node:crypto';
+import { QueryTypes } from 'sequelize';
+import { dueItems, type DueItem } from '../../core/calendar/dueItems.ts';
+import { agesFromYears } from '../../core/script/ages.ts';
+import type { Segment } from '../../core/script/session.ts';
+import { effortOf, likelyMinutes } from '../../core/shelf/effort.ts';
+import type { TouchedSession } from '../../core/terms/coverageView.ts';
+import { frameTerm } from '../../core/terms/frameTerm.ts';
+import type { PlannableActivity } from '../../core/terms/proposal.ts';
+import type { School } from '../../core/terms/schools.ts';
+import { checkTerm, sessionDate, type Term } from '../../core/terms/term.ts';
+import { weekRows } from '../../core/terms/weekRows.ts';
+import { checkForm, checkShape } from '../../contracts/problems.ts';
+import { frameForm, keptTerm } from '../../contracts/term.ts';
+import { describeTermProblem } from '../../messages/term.ts';
+import { today } from '../clock.ts';
+import { tables } from '../db/tables.ts';
+import { addSession, readSession, readSessions } from '../db/repositories/sessions.ts';
+import { readShelf, type ActivityEntry } from '../db/repositories/shelf.ts';
+import { addTerm, readTerm, readTerms, replaceTerm, type KeptTerm } from '../db/repositories/terms.ts';
+import { EdgeError } from '../http/errors.ts';
+import { requireAuthor, type Person } from './person.ts';
+import { readPreparations } from './preparations.ts';
+import { frameSegments, segmentFor } from './sessions.ts';
+
+/** What a term may choose from on the shelf. */
+export interface TermShelf {
+  readonly activities: readonly PlannableActivity[];
+  readonly books: readonly { key: string; title: string; themes: readonly string[]; isBorrowed: boolean }[];
+  readonly songs: readonly { key: string; title: string; themes: readonly string[] }[];
+}
+
+export interface TermPage extends KeptTerm {
+  readonly today: string;
+  readonly weekend: readonly number[];
+  readonly shelf: TermShelf;
+  /** Sessions held before the term, for what was touched when. */
+  readonly earlier: readonly TouchedSession[];
+  readonly due: readonly DueItem[];
+  readonly mayWrite: boolean;
+}
+
+/** A programme's terms, the latest first. */
+export function listTerms(person: Person): Promise<KeptTerm[]> {
+  return readTerms(person.programmeId);
+}
+
+/** Frames a term from a form; gives its id. */
+export async function frameNewTerm(person: Person, fields: Record<string, unknown>): Promise<string> {
+  requireAuthor(person);
+  const checked = checkForm(frameForm, fields);
+  if (!checked.ok) throw new EdgeError('wrong-input', { problems: checked.problem });
+  const form = checked.value;
+  const framed = frameTerm(
+    {
+      ...form,
+      school: form.school as School,
+      themes: form.themes.split(/\r?\n/).map(asTheme).filter(Boolean),
+    },
+    randomUUID,
+  );
+  if (!framed.ok)
+    throw new EdgeError('wrong-input', {
+      problems: [{ path: 'endsOn', message: describeTermProblem(framed.problem) }],
+    });
+  return addTerm(person.programmeId, framed.value, person.userId);
+}
+
+/** One term with all that its room works with: eight queries, however long it is. */
+export async function readTermPage(person: Person, id: string): Promise<TermPage> {
+  const [kept, shelf, sessions, preparations] = await Promise.all([
+    findTerm(person, id),
+    readShelf(person.programmeId, ['activity', 'book', 'song']),
+    readSessions(person.programmeId),
+    readPreparations(person),
+  ]);
+  const { weekend } = person.settings;
+  const inTerm = new Set(
+    kept.term.weeks.flatMap((week) => week.sessions.map(({ id: slot, benchId }) => benchId ?? slot)),
+  );
+  return {
+    ...kept,
+    today: today(),
+    weekend,
+    shelf: {
+      activities: shelf.activities.filter(({ size }) => size === 'home').map(asPlannable),
+      books: shelf.books.map(({ key, title, themes, borrowed }) => ({ key, title, themes, isBorrowed: borrowed })),
+      songs: shelf.songs.map(({ key, title, themes }) => ({ key, title, themes })),
+    },
+    earlier: sessions
+      .filter(({ session }) => session.on < kept.term.startsOn)
+      .map(({ session }) => ({
+        on: session.on,
+        skills: [...new Set(session.segments.flatMap(({ skills }) => skills))],
+      })),
+    due: dueItems({
+      sessions: preparations.sessions.filter((session) => inTerm.has(session.id)),
+      today: today(),
+      weekend,
+      closed: preparations.closed,
+    }),
+    mayWrite: person.role !== 'reader',
+  };
+}
+
+/** Keeps what the term room sends, if it was made from the newest revision; sessions on the bench move along. */
+export async function keepTerm(
+  person: Person,
+  id: string,
+  body: { revision?: unknown; term?: unknown },
+): Promise<{ revision: number; keptAt: string }> {
+  requireAuthor(person);
+  const checked = checkShape(keptTerm, body.term, 'term');
+  if (!checked.ok) throw new EdgeError('wrong-input', { problems: checked.problem });
+  if (!Number.isInteger(body.revision))
+    throw new EdgeError('wrong-input', { problems: [{ path: 'revision', message: 'must be a whole number' }] });
+  const term = checked.value as Term;
+  const [problem] = checkTerm(term);
+  if (problem)
+    throw new EdgeError('wrong-input', { problems: [{ path: 'term', message: describeTermProblem(problem) }] });
+  const kept = await tables().transaction(async (transaction) => {
+    const answer = await replaceTerm(
+      person.programmeId,
+      { id, revision: body.revision as number, term },
+      { userId: person.userId, transaction },
+    );
+    if (answer) await moveBenchSessions(person, term, transaction);
+    return answer;
+  });
+  if (kept) return kept;
+  throw new EdgeError('conflict', { current: { ...(await findTerm(person, id)), keptBy: '' } });
+}
+
+/** Puts a planned session on the bench, with its book, song and activities; gives the bench's id. */
+export async function putPlannedOnBench(
+  person: Person,
+  { termId, slotId }: { termId: string; slotId: string },
+): Promise<string> {
+  requireAuthor(person);
+  const [{ term, revision }, shelf] = await Promise.all([findTerm(person, termId), readShelf(person.programmeId)]);
+  const { rows } = weekRows(term, person.settings.weekend);
+  const planned = rows
+    .flatMap((row) => row.sessions.map((entry) => ({ ...entry, row })))
+    .find(({ session }) => session.id === slotId);
+  if (!planned) throw new EdgeError('not-found');
+  const { session, on, row } = planned;
+  if (session.benchId && (await readSession(person.programmeId, session.benchId))) return session.benchId;
+  const wanted: [string, string | null][] = [
+    ['book', session.book],
+    ...session.activities.map(({ key }): [string, string] => ['activity', key]),
+    ['song', session.song],
+  ];
+  const middle = wanted.flatMap(([kind, key]): Segment[] => {
+    const segment = key ? segmentFor(kind, key, shelf, person) : null;
+    return segment ? [segment] : [];
+  });
+  const book = shelf.books.find(({ key }) => key === session.book);
+  const aims = session.activities.flatMap(
+    ({ key }) => shelf.activities.find((activity) => activity.key === key)?.aim ?? [],
+  );
+  return tables().transaction(async (transaction) => {
+    const benchId = await addSession(
+      person.programmeId,
+      {
+        title: book?.title ?? (row.week.theme ? themeTitle(row.week.theme) : 'A new session'),
+        on,
+        at: session.time,
+        ages: agesFromYears(3, 5),
+        aim: aims[0] ?? '',
+        segments: frameSegments(middle),
+        accepted: [],
+      },
+      person.userId,
+      transaction,
+    );
+    const linked = {
+      ...term,
+      weeks: term.weeks.map((week) => ({
+        ...week,
+        sessions: week.sessions.map((other) => (other.id === slotId ? { ...other, benchId } : other)),
+      })),
+    };
+    const kept = await replaceTerm(
+      person.programmeId,
+      { id: termId, revision, term: linked },
+      { userId: person.userId, transaction },
+    );
+    if (!kept) throw new EdgeError('conflict');
+    return benchId;
+  });
+}
+
+/** An activity of the shelf as a term plan counts it. */
+export function asPlannable(activity: ActivityEntry): PlannableActivity {
+  return {
+    id: activity.key,
+    title: activity.title,
+    skills: activity.skills,
+    minutes: likelyMinutes(activity).together,
+    effort: activity.effort ?? effortOf(activity),
+    themes: activity.themes,
+    after: activity.after ?? [],
+  };
+}
+
+async function findTerm(person: Person, id: string): Promise<KeptTerm> {
+  const kept = await readTerm(person.programmeId, id);
+  if (!kept) throw new EdgeError('not-found');
+  return kept;
+}
+
+/** Sessions on the bench that belong to the term take the day and time of their place. One query for all. */
+async function moveBenchSessions(
+  person: Person,
+  term: Term,
+  transaction: Awaited<ReturnType<ReturnType<typeof tables>['transaction']>>,
+): Promise<void> {
+  const places = term.weeks.flatMap((week) =>
+    week.sessions.flatMap((session) =>
+      session.benchId ? [{ id: session.benchId, on: sessionDate(week, session), at: session.time }] : [],
+    ),
+  );
+  if (places.length === 0) return;
+  await tables().query(
+    `UPDATE sessions SET held_on = place.held_on, held_at = place.held_at, revision = revision + 1
+       FROM jsonb_to_recordset(CAST(:places AS jsonb)) AS place(id uuid, held_on date, held_at text)
+      WHERE sessions.id = place.id AND sessions.programme_id = :programmeId
+        AND (sessions.held_on, coalesce(sessions.held_at, '')) IS DISTINCT FROM (place.held_on, place.held_at)`,
+    {
+      replacements: {
+        places: JSON.stringify(places.map(({ id, on, at }) => ({ id, held_on: on, held_at: at }))),
+        programmeId: person.programmeId,
+      },
+      type: QueryTypes.UPDATE,
+      transaction,
+    },
+  );
+}
+
+/** A theme as it is typed, as the key that activities name it by. */
+function asTheme(words: string): string {
+  return words
+    .trim()
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, 80);
+}
+
+function themeTitle(theme: string): string {
+  const words = theme.replaceAll('-', ' ');
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}

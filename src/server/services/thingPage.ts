@@ -1,0 +1,69 @@
+import { findSwaps, type SwapProposal, type SwapRuling } from '../../core/materials/swapFinder.ts';
+import { usesOf } from '../../core/materials/whatWeHave.ts';
+import type { ThingsByKey } from '../../core/script/session.ts';
+import { checkForm } from '../../contracts/problems.ts';
+import { rulingForm } from '../../contracts/forms.ts';
+import type { ThingEntry } from '../../contracts/shelfFile.ts';
+import { now } from '../clock.ts';
+import { SwapRulingRow } from '../db/models.ts';
+import { tables } from '../db/tables.ts';
+import { readShelf, thingsByKey } from '../db/repositories/shelf.ts';
+import { EdgeError } from '../http/errors.ts';
+import { asHaveActivity } from './haveData.ts';
+import { requireAuthor, type Person } from './person.ts';
+
+export interface ThingPage {
+  readonly thing: ThingEntry;
+  readonly things: ThingsByKey;
+  readonly uses: ReturnType<typeof usesOf>;
+  readonly swaps: readonly SwapProposal[];
+  readonly rulings: readonly SwapRuling[];
+}
+
+/** One thing: what it is good for, and what else will do in its place for so many and so young. Two queries. */
+export async function readThingPage(
+  person: Person,
+  key: string,
+  { qty, youngestMonths }: { qty: number; youngestMonths: number },
+): Promise<ThingPage> {
+  const [shelf, rulings] = await Promise.all([
+    readShelf(person.programmeId, ['thing', 'activity']),
+    readRulings(person.programmeId),
+  ]);
+  const thing = shelf.things.find((entry) => entry.key === key);
+  if (!thing) throw new EdgeError('not-found');
+  const things = thingsByKey(shelf.things);
+  const ofThis = rulings.filter(({ wanted }) => wanted === key);
+  return {
+    thing,
+    things,
+    rulings: ofThis,
+    uses: usesOf(
+      key,
+      shelf.activities.map((activity) => asHaveActivity(activity, things)),
+    ),
+    swaps: findSwaps({ wanted: thing, qty, youngestMonths, allergens: [], things: shelf.things, rulings: ofThis }),
+  };
+}
+
+/** What authors of a programme decided about swaps. One query. */
+export async function readRulings(programmeId: string): Promise<(SwapRuling & { wanted: string })[]> {
+  tables();
+  const rows = await SwapRulingRow.findAll({ where: { programmeId } });
+  return rows.map(({ wanted, item, verdict, fit, why }) => ({ wanted, item, verdict, fit, why }));
+}
+
+/** Remembers (or forgets) what an author decides about one thing in place of another. */
+export async function ruleOnSwap(person: Person, wanted: string, fields: Record<string, unknown>): Promise<void> {
+  requireAuthor(person);
+  const checked = checkForm(rulingForm, fields);
+  if (!checked.ok) throw new EdgeError('wrong-input', { problems: checked.problem });
+  const { item, verdict, fit, why } = checked.value;
+  const { things } = await readShelf(person.programmeId, ['thing']);
+  const isKnown = (key: string) => things.some((thing) => thing.key === key);
+  if (!isKnown(wanted) || !isKnown(item) || item === wanted)
+    throw new EdgeError('wrong-input', { problems: [{ path: 'item', message: 'must be another thing of the shelf' }] });
+  const where = { programmeId: person.programmeId, wanted, item };
+  if (verdict === 'forget') await SwapRulingRow.destroy({ where });
+  else await SwapRulingRow.upsert({ ...where, verdict, fit, why, ruledBy: person.userId, ruledAt: now() });
+}
