@@ -10,3 +10,8 @@ declare namespace App {
     problem?: { status: number; message: string };
   }
 }
+
+declare module 'highs/runtime?url' {
+  const address: string;
+  export default address;
+}

@@ -4,6 +4,8 @@ import { join } from 'node:path';
 import { programmeSettings } from '../contracts/programme.ts';
 import { replyForm } from '../contracts/reply.ts';
 import { addDays, daysBetween, weekdayOf } from '../core/calendar/dates.ts';
+import { frameTerm, type TermFrame } from '../core/terms/frameTerm.ts';
+import { sessionDate, type Term, type TermDay } from '../core/terms/term.ts';
 import { today } from '../server/clock.ts';
 import { closeDatabase } from '../server/db/connection.ts';
 import { MembershipRow, ProgrammeRow, UserRow } from '../server/db/models.ts';
@@ -11,6 +13,7 @@ import { tables } from '../server/db/tables.ts';
 import { migrate } from '../server/db/migrations/migrate.ts';
 import { readHomes } from '../server/db/repositories/homes.ts';
 import { readSessions } from '../server/db/repositories/sessions.ts';
+import { addTerm } from '../server/db/repositories/terms.ts';
 import { importFile } from '../server/services/importShelf.ts';
 import { keepReply } from '../server/services/guides.ts';
 import { listLinks } from '../server/services/post.ts';
@@ -38,6 +41,7 @@ export async function loadDemo(address: string): Promise<void> {
   for (const file of ['things', 'books', 'songs', 'activities', 'homes', 'sessions']) {
     await importFile(owner, shiftDays(await readDemo(`${file}.json`), daysToShift()));
   }
+  await addDemoTerm(owner);
   await sendAndAnswer(owner, address);
 }
 
@@ -85,10 +89,12 @@ function daysToShift(): number {
   return daysBetween(DEMO.secondSession, thursday);
 }
 
+const DAY_FIELDS = ['on', 'startsOn', 'endsOn', 'from', 'to'];
+
 function shiftDays(file: Record<string, unknown>, days: number): Record<string, unknown> {
   const months = Math.round(days / 30.44);
   return JSON.parse(JSON.stringify(file), (name, value: unknown) => {
-    if (name === 'on' && typeof value === 'string') return addDays(value, days);
+    if (DAY_FIELDS.includes(name) && typeof value === 'string') return addDays(value, days);
     if (name === 'birthMonth' && typeof value === 'string') return addMonths(value, months);
     return value;
   }) as Record<string, unknown>;
@@ -98,6 +104,39 @@ function addMonths(month: string, months: number): string {
   const [year, ofYear] = month.split('-').map(Number) as [number, number];
   const count = year * 12 + (ofYear - 1) + months;
   return `${Math.floor(count / 12)}-${String((count % 12) + 1).padStart(2, '0')}`;
+}
+
+interface DemoTerm extends TermFrame {
+  readonly days: readonly Omit<TermDay, 'id'>[];
+  readonly weeks: readonly { book?: string; activities?: readonly string[] }[];
+}
+
+/** The demo's term, with the sessions that are already on the bench in their weeks. */
+async function addDemoTerm(owner: Person): Promise<void> {
+  const demo = shiftDays(await readDemo('term.json'), daysToShift()) as unknown as DemoTerm;
+  const framed = frameTerm(demo, randomUUID);
+  if (!framed.ok) throw new Error('the demo term does not fit its own dates');
+  const sessions = await readSessions(owner.programmeId);
+  const term: Term = {
+    ...framed.value,
+    days: demo.days.map((day) => ({ ...day, id: randomUUID() })),
+    weeks: framed.value.weeks.map((week, index) => ({
+      ...week,
+      sessions: week.sessions.map((session) => {
+        const on = sessionDate(week, session);
+        const bench = sessions.find((kept) => kept.session.on === on);
+        const { book = null, activities = [] } = demo.weeks[index] ?? {};
+        return {
+          ...session,
+          time: bench?.session.at ?? session.time,
+          book,
+          activities: activities.map((key) => ({ key, isPinned: true })),
+          benchId: bench?.id ?? null,
+        };
+      }),
+    })),
+  };
+  await addTerm(owner.programmeId, term, owner.userId);
 }
 
 interface DemoReplies {

@@ -17,3 +17,6 @@ export function ageInWords(months: number): string {
   const monthWords = left === 0 && years > 0 ? '' : left === 1 ? '1 month' : `${left} months`;
   return [yearWords, monthWords].filter(Boolean).join(' ');
 }
+
+/** Days of the week, Monday first. */
+export const WEEKDAY_WORDS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;

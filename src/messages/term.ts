@@ -1,5 +1,5 @@
 import { DAY_KINDS, type DayKind, type TermProblem } from '../core/terms/term.ts';
-import type { PlanReason } from '../core/terms/proposal.ts';
+import type { PinRule, PlanReason } from '../core/terms/proposal.ts';
 import type { School } from '../core/terms/schools.ts';
 import type { TermRule } from '../core/terms/termPlan.ts';
 import type { WeekNote } from '../core/terms/weekRows.ts';
@@ -108,6 +108,18 @@ const LOOSEN_WORDS: Readonly<Record<TermRule, string>> = {
 /** Why nothing could be proposed, and what to loosen. */
 export function describeNothingFits(loosen: TermRule): string {
   return `No plan keeps every rule. ${LOOSEN_WORDS[loosen]} What stood in the term still stands.`;
+}
+
+const CONFLICT_WORDS: Readonly<Record<PinRule, string>> = {
+  light: 'is much work, and the week is to be light',
+  repeat: 'is pinned more often than an activity may come',
+  rest: 'is pinned again too soon',
+  count: 'is one more than a session may hold',
+};
+
+/** Why what is pinned cannot stand, and what to do. */
+export function describePinConflict(rule: PinRule, activity: string, session: string): string {
+  return `“${activity}” in ${session} ${CONFLICT_WORDS[rule]}. Let it go there, or change what to aim for; nothing was changed.`;
 }
 
 export function shortDay(date: string): string {

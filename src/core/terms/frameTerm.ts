@@ -1,6 +1,7 @@
 import type { CalendarDate } from '../calendar/dates.ts';
 import { bad, good, type Outcome } from '../outcome.ts';
 import { stepsOf, type School } from './schools.ts';
+import { LANGUAGE_SKILLS, NUMBER_SKILLS } from './skills.ts';
 import { checkTerm, mondaysOf, type Term, type TermProblem, type TermSession } from './term.ts';
 
 export interface TermFrame {
@@ -34,8 +35,13 @@ export function frameTerm(frame: TermFrame, newId: () => string): Outcome<Term, 
     days: [],
     school,
     steps: stepsOf(school),
-    rules: { targets: {}, perSlot: [1, 3], repeat: 2, rest: 3 },
+    rules: { targets: firstTargets(), perSlot: [1, 3], repeat: 2, rest: 3 },
   });
+}
+
+/** To begin with, one visit to every rung of both ladders. */
+function firstTargets(): Record<string, number> {
+  return Object.fromEntries([...NUMBER_SKILLS, ...LANGUAGE_SKILLS].map((skill) => [skill, 1]));
 }
 
 /** A session with nothing in it yet. */

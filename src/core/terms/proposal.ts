@@ -62,10 +62,11 @@ export function proposalInput(
   };
 }
 
+/** A rule that a pin can break. */
+export type PinRule = 'light' | 'repeat' | 'rest' | 'count';
+
 /** Pinned activities that break a rule of the plan, by session, so that the author can settle them before asking. */
-export function pinConflicts(
-  input: TermPlanInput,
-): { session: string; activity: string; rule: 'light' | 'repeat' | 'rest' | 'count' | 'after' }[] {
+export function pinConflicts(input: TermPlanInput): { session: string; activity: string; rule: PinRule }[] {
   const byId = new Map(input.activities.map((activity) => [activity.id, activity]));
   const uses = new Map<string, number[]>();
   return input.slots.flatMap(({ id, light }, at) => {
@@ -73,9 +74,7 @@ export function pinConflicts(
     return keys.flatMap((key, place) => {
       const before = uses.get(key) ?? [];
       uses.set(key, [...before, at]);
-      const conflict = (rule: 'light' | 'repeat' | 'rest' | 'count' | 'after') => [
-        { session: id, activity: key, rule },
-      ];
+      const conflict = (rule: PinRule) => [{ session: id, activity: key, rule }];
       if (light && byId.get(key)!.effort >= 3) return conflict('light');
       if (before.length >= input.repeat) return conflict('repeat');
       if (before.some((other) => at - other <= input.rest)) return conflict('rest');

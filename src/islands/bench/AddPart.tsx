@@ -4,7 +4,7 @@ import type { ErrorAnswer } from '../../contracts/errors.ts';
 import type { Edit } from '../../core/script/edit.ts';
 import type { Session } from '../../core/script/session.ts';
 import type { Addable } from './benchTypes.ts';
-import { newId } from './newId.ts';
+import { newId } from '../keeping/newId.ts';
 
 interface AddPartProps {
   readonly session: Session;

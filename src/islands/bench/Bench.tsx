@@ -1,14 +1,23 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { AddPart } from './AddPart.tsx';
 import type { BenchProps } from './benchTypes.ts';
 import { HomesFoot } from './HomesFoot.tsx';
-import { KeepingBanner } from './KeepingBanner.tsx';
-import { KeysHelp } from './KeysHelp.tsx';
+import { KeepingBanner } from '../keeping/KeepingBanner.tsx';
+import { KeysHelp } from '../keys/KeysHelp.tsx';
 import { MinuteTape } from './MinuteTape.tsx';
 import { SegmentSheet } from './SegmentSheet.tsx';
 import { SessionHead } from './SessionHead.tsx';
 import { useBench } from './useBench.ts';
-import { useKeeping } from './useKeeping.ts';
+import { useEditKeys } from '../keeping/useEditKeys.ts';
+import { useKeeping } from '../keeping/useKeeping.ts';
+
+const KEYS = [
+  ['On a dial', 'arrow keys turn it; Home and End go to its ends; digits type it'],
+  ['On “move”', 'space takes it up, arrow keys carry it, space puts it down, Escape lets go'],
+  ['On a line', 'Alt with up or down moves it'],
+  ['While writing', 'a kind and a colon (“ask: ”) sets the kind; Enter goes on; Escape leaves it as it was'],
+  ['Anywhere', 'Ctrl Z undoes, Ctrl Shift Z does it again, ? shows this'],
+] as const;
 
 /** The bench: one session as a sheet, everything computed beside what it is about. */
 export function Bench(props: BenchProps) {
@@ -16,13 +25,14 @@ export function Bench(props: BenchProps) {
   const bench = useBench(props);
   const { session, composed, asides, fits, readiness } = bench;
   const { keeping, isKept, keepOver, goOnFrom } = useKeeping({
-    id,
-    session,
+    address: `/api/sessions/${id}`,
+    name: 'session',
+    value: session,
     revision: props.revision,
     keptAt: props.keptAt,
   });
   const [showsKeys, setShowsKeys] = useState(false);
-  useBenchKeys({ onUndo: bench.undo, onRedo: bench.redo, onHelp: () => setShowsKeys(true) });
+  useEditKeys({ onUndo: bench.undo, onRedo: bench.redo, onHelp: () => setShowsKeys(true) });
   const canSend = isKept && session.segments.length > 0 && !asides.some(({ weight }) => weight === 'stop');
 
   return (
@@ -49,12 +59,12 @@ export function Bench(props: BenchProps) {
         keeping={keeping}
         onKeepOver={(newer) => {
           keepOver(newer);
-          bench.take(newer.session);
+          bench.take(newer.value);
           bench.take(session);
         }}
         onTakeTheirs={(newer) => {
           goOnFrom(newer);
-          bench.take(newer.session);
+          bench.take(newer.value);
         }}
       />
       {bench.refusal && (
@@ -82,30 +92,7 @@ export function Bench(props: BenchProps) {
         {mayWrite && <AddPart session={session} onEdit={bench.edit} />}
       </div>
       <HomesFoot {...{ id, session, composed, fits, readiness, things, mayWrite, canSend }} />
-      <KeysHelp isOpen={showsKeys} onClose={() => setShowsKeys(false)} />
+      <KeysHelp keys={KEYS} isOpen={showsKeys} onClose={() => setShowsKeys(false)} />
     </div>
   );
-}
-
-interface BenchKeys {
-  readonly onUndo: () => void;
-  readonly onRedo: () => void;
-  readonly onHelp: () => void;
-}
-
-function useBenchKeys({ onUndo, onRedo, onHelp }: BenchKeys): void {
-  useEffect(() => {
-    const onKeyDown = (event: KeyboardEvent) => {
-      const isInText = event.target instanceof HTMLElement && event.target.matches('input, textarea, select');
-      if (isInText) return;
-      const isCommand = event.ctrlKey || event.metaKey;
-      if (isCommand && event.key.toLowerCase() === 'z') {
-        event.preventDefault();
-        if (event.shiftKey) onRedo();
-        else onUndo();
-      } else if (event.key === '?') onHelp();
-    };
-    window.addEventListener('keydown', onKeyDown);
-    return () => window.removeEventListener('keydown', onKeyDown);
-  }, [onUndo, onRedo, onHelp]);
 }

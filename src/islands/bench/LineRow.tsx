@@ -6,7 +6,7 @@ import type { Edit } from '../../core/script/edit.ts';
 import { LINE_KINDS, type LineKind, type Segment } from '../../core/script/session.ts';
 import type { Piece } from '../../core/script/template.ts';
 import { DialChip } from './DialChip.tsx';
-import { newId } from './newId.ts';
+import { newId } from '../keeping/newId.ts';
 
 interface LineRowProps {
   readonly composed: ComposedLine;

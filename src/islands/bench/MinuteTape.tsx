@@ -1,8 +1,8 @@
 import { DndContext, closestCenter, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, horizontalListSortingStrategy, useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { movingWords } from './movingWords.ts';
-import { useMoveSensors } from './useMoveSensors.ts';
+import { movingWords } from '../moving/movingWords.ts';
+import { useMoveSensors } from '../moving/useMoveSensors.ts';
 import type { Segment } from '../../core/script/session.ts';
 import type { Tape, TapeSegment } from '../../core/time/tape.ts';
 

@@ -8,10 +8,10 @@ import { LEVELS, type LevelName, type ThingsByKey } from '../../core/script/sess
 import { reportSpread, spreadOf } from '../../core/time/minutes.ts';
 import { AsideNote } from './AsideNote.tsx';
 import { LineRow } from './LineRow.tsx';
-import { movingWords } from './movingWords.ts';
-import { useMoveSensors } from './useMoveSensors.ts';
+import { movingWords } from '../moving/movingWords.ts';
+import { useMoveSensors } from '../moving/useMoveSensors.ts';
 import { MinutesEditor } from './MinutesEditor.tsx';
-import { newId } from './newId.ts';
+import { newId } from '../keeping/newId.ts';
 
 interface SegmentSheetProps {
   readonly part: ComposedSegment;

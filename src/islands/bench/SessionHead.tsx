@@ -3,7 +3,8 @@ import type { Edit } from '../../core/script/edit.ts';
 import type { Session } from '../../core/script/session.ts';
 import type { Tape } from '../../core/time/tape.ts';
 import { dayInWords } from '../../messages/dates.ts';
-import type { Keeping } from './useKeeping.ts';
+import { KeptWord } from '../keeping/KeptWord.tsx';
+import type { Keeping } from '../keeping/useKeeping.ts';
 
 interface SessionHeadProps {
   readonly session: Session;
@@ -59,9 +60,7 @@ export function SessionHead({
           {mayWrite && <WhenAndWho session={session} onDescribe={describe} />}
         </details>
         <span className="session-tools">
-          <span className={`kept kept-${keeping.state}`} role="status">
-            {keptWords(keeping)}
-          </span>
+          <KeptWord keeping={keeping} />
           {mayWrite && (
             <>
               <button type="button" disabled={!canUndo} onClick={onUndo}>
@@ -157,15 +156,4 @@ function WhenAndWho({
       </label>
     </div>
   );
-}
-
-function keptWords(keeping: Keeping): string {
-  switch (keeping.state) {
-    case 'kept':
-      return `kept at ${new Date(keeping.at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`;
-    case 'keeping':
-      return 'keeping …';
-    default:
-      return 'not kept yet';
-  }
 }

@@ -1,99 +1,105 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { ErrorAnswer } from '../../contracts/errors.ts';
-import type { Session } from '../../core/script/session.ts';
 
 /** What somebody else kept meanwhile. */
-export interface Newer {
+export interface Newer<Value> {
   readonly revision: number;
   readonly keptAt: string;
   readonly keptBy: string;
-  readonly session: Session;
+  readonly value: Value;
 }
 
-export type Keeping =
+export type Keeping<Value = unknown> =
   | { readonly state: 'kept'; readonly at: string }
   | { readonly state: 'keeping' }
   | { readonly state: 'away'; readonly message: string }
   | { readonly state: 'refused'; readonly message: string }
-  | { readonly state: 'newer'; readonly message: string; readonly newer: Newer };
+  | { readonly state: 'newer'; readonly message: string; readonly newer: Newer<Value> };
 
 const PAUSE_MS = 500;
 const RETRY_MS = 2500;
 
-interface KeepingInput {
-  readonly id: string;
-  readonly session: Session;
+interface KeepingInput<Value> {
+  /** Where it is kept, by PUT. */
+  readonly address: string;
+  /** The name it has in what is sent. */
+  readonly name: string;
+  readonly value: Value;
   readonly revision: number;
   readonly keptAt: string;
 }
 
-/** Keeps the session as it is written: after each pause, again when it could not be reached, never over a newer one. */
-export function useKeeping({ id, session, revision, keptAt }: KeepingInput) {
-  const [keeping, setKeeping] = useState<Keeping>({ state: 'kept', at: keptAt });
-  const keptSession = useRef(session);
+/** Keeps a value as it is written: after each pause, again when it could not be reached, never over a newer one. */
+export function useKeeping<Value>({ address, name, value, revision, keptAt }: KeepingInput<Value>) {
+  const [keeping, setKeeping] = useState<Keeping<Value>>({ state: 'kept', at: keptAt });
+  const keptValue = useRef(value);
   const keptRevision = useRef(revision);
-  const latest = useRef(session);
+  const latest = useRef(value);
   const isBusy = useRef(false);
-  const lastTried = useRef(session);
-  latest.current = session;
+  const lastTried = useRef(value);
+  latest.current = value;
 
   const keep = useCallback(async () => {
-    if (isBusy.current || latest.current === keptSession.current) return;
+    if (isBusy.current || latest.current === keptValue.current) return;
     isBusy.current = true;
     const sending = latest.current;
     lastTried.current = sending;
     setKeeping({ state: 'keeping' });
-    const answer = await putSession(id, keptRevision.current, sending);
+    const answer = await put<Value>({ address, name }, keptRevision.current, sending);
     isBusy.current = false;
     if (answer.state === 'kept') {
       keptRevision.current = answer.revision;
-      keptSession.current = sending;
+      keptValue.current = sending;
     }
     setKeeping(answer);
-  }, [id]);
+  }, [address, name]);
 
   useEffect(() => {
-    if (session === keptSession.current) return undefined;
+    if (value === keptValue.current) return undefined;
     if (keeping.state === 'newer') return undefined;
-    if (keeping.state === 'refused' && session === lastTried.current) return undefined;
+    if (keeping.state === 'refused' && value === lastTried.current) return undefined;
     const timer = setTimeout(() => void keep(), keeping.state === 'away' ? RETRY_MS : PAUSE_MS);
     return () => clearTimeout(timer);
-  }, [session, keeping, keep]);
+  }, [value, keeping, keep]);
 
   useEffect(() => {
     const warn = (event: BeforeUnloadEvent) => {
-      if (latest.current !== keptSession.current) event.preventDefault();
+      if (latest.current !== keptValue.current) event.preventDefault();
     };
     window.addEventListener('beforeunload', warn);
     return () => window.removeEventListener('beforeunload', warn);
   }, []);
 
   /** Puts ours over what somebody else kept. */
-  const keepOver = (newer: Newer) => {
+  const keepOver = (newer: Newer<Value>) => {
     keptRevision.current = newer.revision;
-    keptSession.current = newer.session;
+    keptValue.current = newer.value;
     setKeeping({ state: 'keeping' });
   };
   /** Goes on from what somebody else kept. */
-  const goOnFrom = (newer: Newer) => {
+  const goOnFrom = (newer: Newer<Value>) => {
     keptRevision.current = newer.revision;
-    keptSession.current = newer.session;
+    keptValue.current = newer.value;
     setKeeping({ state: 'kept', at: newer.keptAt });
   };
-  const isKept = session === keptSession.current;
+  const isKept = value === keptValue.current;
   return { keeping, isKept, keepOver, goOnFrom };
 }
 
-type PutAnswer =
-  Exclude<Keeping, { state: 'keeping' } | { state: 'kept' }> | { state: 'kept'; at: string; revision: number };
+type PutAnswer<Value> =
+  Exclude<Keeping<Value>, { state: 'keeping' } | { state: 'kept' }> | { state: 'kept'; at: string; revision: number };
 
-async function putSession(id: string, revision: number, session: Session): Promise<PutAnswer> {
+async function put<Value>(
+  { address, name }: { address: string; name: string },
+  revision: number,
+  value: Value,
+): Promise<PutAnswer<Value>> {
   let answer: Response;
   try {
-    answer = await fetch(`/api/sessions/${id}`, {
+    answer = await fetch(address, {
       method: 'PUT',
       headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ revision, session }),
+      body: JSON.stringify({ revision, [name]: value }),
     });
   } catch {
     return {
@@ -108,6 +114,9 @@ async function putSession(id: string, revision: number, session: Session): Promi
   }
   const error = (await answer.json().catch(() => null)) as ErrorAnswer | null;
   const message = error?.message ?? 'This could not be kept. What you wrote is still in this window.';
-  if (error?.code === 'conflict') return { state: 'newer', message, newer: error.current as Newer };
+  if (error?.code === 'conflict') {
+    const current = error.current as Omit<Newer<Value>, 'value'> & Record<string, unknown>;
+    return { state: 'newer', message, newer: { ...current, value: current[name] as Value } };
+  }
   return answer.status >= 500 ? { state: 'away', message } : { state: 'refused', message };
 }

@@ -1,15 +1,15 @@
 import { useEffect, useRef } from 'react';
 
-const KEYS = [
-  ['On a dial', 'arrow keys turn it; Home and End go to its ends; digits type it'],
-  ['On “move”', 'space takes it up, arrow keys carry it, space puts it down, Escape lets go'],
-  ['On a line', 'Alt with up or down moves it'],
-  ['While writing', 'a kind and a colon (“ask: ”) sets the kind; Enter goes on; Escape leaves it as it was'],
-  ['Anywhere', 'Ctrl Z undoes, Ctrl Shift Z does it again, ? shows this'],
-] as const;
-
-/** The keys of the bench. */
-export function KeysHelp({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
+/** The keys of a room, in a window of their own. */
+export function KeysHelp({
+  keys,
+  isOpen,
+  onClose,
+}: {
+  keys: readonly (readonly [place: string, what: string])[];
+  isOpen: boolean;
+  onClose: () => void;
+}) {
   const dialog = useRef<HTMLDialogElement>(null);
   useEffect(() => {
     if (isOpen && !dialog.current?.open) dialog.current?.showModal();
@@ -19,7 +19,7 @@ export function KeysHelp({ isOpen, onClose }: { isOpen: boolean; onClose: () => 
     <dialog ref={dialog} className="keys-help" aria-labelledby="keys-title" onClose={onClose}>
       <h2 id="keys-title">Keys</h2>
       <dl>
-        {KEYS.map(([place, what]) => (
+        {keys.map(([place, what]) => (
           <div key={place}>
             <dt>{place}</dt>
             <dd>{what}</dd>

@@ -1,13 +1,13 @@
 import type { Keeping, Newer } from './useKeeping.ts';
 
-interface KeepingBannerProps {
-  readonly keeping: Keeping;
-  readonly onKeepOver: (newer: Newer) => void;
-  readonly onTakeTheirs: (newer: Newer) => void;
+interface KeepingBannerProps<Value> {
+  readonly keeping: Keeping<Value>;
+  readonly onKeepOver: (newer: Newer<Value>) => void;
+  readonly onTakeTheirs: (newer: Newer<Value>) => void;
 }
 
 /** Says when something is not kept, what is safe and what to do. */
-export function KeepingBanner({ keeping, onKeepOver, onTakeTheirs }: KeepingBannerProps) {
+export function KeepingBanner<Value>({ keeping, onKeepOver, onTakeTheirs }: KeepingBannerProps<Value>) {
   if (keeping.state === 'kept' || keeping.state === 'keeping') return null;
   if (keeping.state !== 'newer') {
     return (

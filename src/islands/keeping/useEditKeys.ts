@@ -1,0 +1,25 @@
+import { useEffect } from 'react';
+
+interface EditKeys {
+  readonly onUndo: () => void;
+  readonly onRedo: () => void;
+  readonly onHelp: () => void;
+}
+
+/** Undo, redo and help by keys, wherever no text is being written. */
+export function useEditKeys({ onUndo, onRedo, onHelp }: EditKeys): void {
+  useEffect(() => {
+    const onKeyDown = (event: KeyboardEvent) => {
+      const isInText = event.target instanceof HTMLElement && event.target.matches('input, textarea, select');
+      if (isInText) return;
+      const isCommand = event.ctrlKey || event.metaKey;
+      if (isCommand && event.key.toLowerCase() === 'z') {
+        event.preventDefault();
+        if (event.shiftKey) onRedo();
+        else onUndo();
+      } else if (event.key === '?') onHelp();
+    };
+    window.addEventListener('keydown', onKeyDown);
+    return () => window.removeEventListener('keydown', onKeyDown);
+  }, [onUndo, onRedo, onHelp]);
+}

@@ -1,0 +1,122 @@
+import { useState, type FormEvent } from 'react';
+import type { TermEdit } from '../../core/terms/termEdit.ts';
+import { isCalendarDate } from '../../core/calendar/dates.ts';
+import { DAY_KINDS, type DayKind, type Term, type TermDay } from '../../core/terms/term.ts';
+import { DAY_KIND_WORDS, shortDay } from '../../messages/term.ts';
+import { newId } from '../keeping/newId.ts';
+
+interface DaysPanelProps {
+  readonly term: Term;
+  readonly mayWrite: boolean;
+  readonly onEdit: (edit: TermEdit) => void;
+}
+
+/** Days that are not as usual: special days, closures, travel, busy times; a day that moves is a range until it is fixed. */
+export function DaysPanel({ term, mayWrite, onEdit }: DaysPanelProps) {
+  const open = term.days.filter(({ isFixed }) => !isFixed).length;
+  return (
+    <details className="panel">
+      <summary>
+        Days that are not as usual <span className="quiet">{term.days.length}</span>
+        {open > 0 && <span className="week-note"> {open} not fixed yet</span>}
+      </summary>
+      <ul>
+        {term.days.map((day) => (
+          <li key={day.id}>
+            <strong>{day.title}</strong> {DAY_KIND_WORDS[day.kind]}, {rangeWords(day)}{' '}
+            {mayWrite && (
+              <>
+                {!day.isFixed && <FixDay day={day} onEdit={onEdit} />}
+                <button
+                  type="button"
+                  className="plain-button"
+                  onClick={() => onEdit({ do: 'remove-day', id: day.id })}
+                  aria-label={`Take ${day.title} out`}
+                >
+                  take out
+                </button>
+              </>
+            )}
+          </li>
+        ))}
+      </ul>
+      {mayWrite && <NewDay term={term} onEdit={onEdit} />}
+    </details>
+  );
+}
+
+function FixDay({ day, onEdit }: { day: TermDay; onEdit: (edit: TermEdit) => void }) {
+  return (
+    <label>
+      it is on{' '}
+      <input
+        type="date"
+        min={day.from}
+        max={day.to}
+        onChange={({ target }) =>
+          target.value >= day.from &&
+          target.value <= day.to &&
+          onEdit({ do: 'put-day', day: { ...day, from: target.value, to: target.value, isFixed: true } })
+        }
+      />{' '}
+    </label>
+  );
+}
+
+function NewDay({ term, onEdit }: Pick<DaysPanelProps, 'term' | 'onEdit'>) {
+  const [problem, setProblem] = useState('');
+  const add = (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const fields = new FormData(event.currentTarget);
+    const text = (name: string) => String(fields.get(name) ?? '').trim();
+    const from = text('from');
+    const to = text('to') || from;
+    if (!text('title')) return setProblem('Give it a name, so that it can be told from the others.');
+    if (!isCalendarDate(from) || !isCalendarDate(to)) return setProblem('Choose a day that exists.');
+    setProblem('');
+    onEdit({
+      do: 'put-day',
+      day: {
+        id: newId(),
+        title: text('title'),
+        kind: text('kind') as DayKind,
+        from,
+        to,
+        isFixed: text('moves') !== 'yes',
+      },
+    });
+  };
+  return (
+    <form onSubmit={add} className="new-day" noValidate>
+      <label>
+        what <input name="title" maxLength={120} />
+      </label>
+      <label>
+        kind{' '}
+        <select name="kind" defaultValue="special">
+          {DAY_KINDS.map((kind) => (
+            <option key={kind} value={kind}>
+              {DAY_KIND_WORDS[kind]}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label>
+        from <input type="date" name="from" min={term.startsOn} max={term.endsOn} />
+      </label>
+      <label>
+        to <input type="date" name="to" min={term.startsOn} max={term.endsOn} />
+      </label>
+      <label>
+        <input type="checkbox" name="moves" value="yes" /> a day between them, not fixed yet
+      </label>
+      <button className="btn btn-quiet btn-sm">Add it</button>
+      {problem && <span role="alert">{problem}</span>}
+    </form>
+  );
+}
+
+function rangeWords({ from, to, isFixed }: TermDay): string {
+  if (!isFixed) return `between ${shortDay(from)} and ${shortDay(to)}, not fixed yet`;
+  return from === to ? shortDay(from) : `${shortDay(from)} to ${shortDay(to)}`;
+}

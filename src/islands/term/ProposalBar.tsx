@@ -1,0 +1,59 @@
+import { skillWords } from '../../messages/skills.ts';
+import { countWords } from '../../messages/term.ts';
+import type { Proposal } from './useProposal.ts';
+
+interface ProposalBarProps {
+  readonly proposal: Proposal;
+  readonly onStop: () => void;
+  readonly onForget: () => void;
+}
+
+/** How far a proposal has come, how good it is proved to be, and what it could not meet. */
+export function ProposalBar({ proposal, onStop, onForget }: ProposalBarProps) {
+  const { phase, score, bound, unmet, progress, message } = proposal;
+  if (phase === 'idle') return null;
+  if (phase === 'failed')
+    return (
+      <p className="notice banner" role="alert">
+        {message}{' '}
+        <button type="button" className="plain-button" onClick={onForget}>
+          all right
+        </button>
+      </p>
+    );
+  const missing = Object.entries(unmet).map(([skill, times]) => `${skillWords(skill)} ${countWords(times)} more`);
+  return (
+    <div className="proposal" role="status">
+      {phase === 'working' && (
+        <>
+          <progress max={1} value={progress} aria-label="How far the proposal has come" />
+          <button type="button" className="btn btn-quiet btn-sm" onClick={onStop}>
+            Stop and take what there is
+          </button>
+        </>
+      )}
+      <span>
+        {score === null
+          ? 'Looking for a first plan …'
+          : phase === 'working'
+            ? `Best so far: ${score} points${bound === null ? '' : `, and no plan can have more than ${bound}`}.`
+            : verdict(phase, score, bound)}
+      </span>
+      {phase !== 'working' && (
+        <>
+          {missing.length > 0 && <span>Not met: {missing.join(', ')}.</span>}
+          <span className="quiet">Pin what should stay, and propose again; undo brings back what stood before.</span>
+          <button type="button" className="plain-button" onClick={onForget}>
+            all right
+          </button>
+        </>
+      )}
+    </div>
+  );
+}
+
+function verdict(phase: Proposal['phase'], score: number, bound: number | null): string {
+  if (phase === 'stopped') return `Stopped: the best plan so far has ${score} points.`;
+  if (bound === null || score >= bound) return `${score} points: proved that no plan keeps the rules and has more.`;
+  return `${score} points; no plan can have more than ${bound} (${(((bound - score) / bound) * 100).toFixed(1)} % more).`;
+}

@@ -1,0 +1,116 @@
+import { LANGUAGE_SKILLS, NUMBER_SKILLS, OTHER_SKILLS } from '../../core/terms/skills.ts';
+import type { TermEdit } from '../../core/terms/termEdit.ts';
+import type { Term } from '../../core/terms/term.ts';
+import { skillWords } from '../../messages/skills.ts';
+
+interface RulesPanelProps {
+  readonly term: Term;
+  readonly mayWrite: boolean;
+  readonly onEdit: (edit: TermEdit) => void;
+}
+
+const GROUPS = [
+  { word: 'Number', skills: NUMBER_SKILLS },
+  { word: 'Language', skills: LANGUAGE_SKILLS },
+  { word: 'Beside them', skills: OTHER_SKILLS },
+] as const;
+
+/** What a proposal aims for: visits to each skill, activities in a session, how often one comes back. */
+export function RulesPanel({ term, mayWrite, onEdit }: RulesPanelProps) {
+  const { targets, perSlot, repeat, rest } = term.rules;
+  const visits = Object.values(targets).reduce((sum, times) => sum + times, 0);
+  const setTarget = (skill: string, times: number) =>
+    Number.isInteger(times) &&
+    times >= 0 &&
+    times <= 60 &&
+    onEdit({ do: 'set-rules', rules: { targets: { ...targets, [skill]: times } } });
+  return (
+    <details className="panel panel-wide">
+      <summary>
+        What to aim for <span className="quiet">{visits} visits</span>
+      </summary>
+      <div className="rules">
+        <NumberField
+          label="activities in a session, at least"
+          value={perSlot[0]}
+          most={perSlot[1]}
+          {...{ mayWrite }}
+          onSet={(least) => onEdit({ do: 'set-rules', rules: { perSlot: [least, perSlot[1]] } })}
+        />
+        <NumberField
+          label="at most"
+          value={perSlot[1]}
+          least={Math.max(1, perSlot[0])}
+          most={8}
+          {...{ mayWrite }}
+          onSet={(most) => onEdit({ do: 'set-rules', rules: { perSlot: [perSlot[0], most] } })}
+        />
+        <NumberField
+          label="an activity comes at most so often"
+          value={repeat}
+          least={1}
+          most={12}
+          {...{ mayWrite }}
+          onSet={(times) => onEdit({ do: 'set-rules', rules: { repeat: times } })}
+        />
+        <NumberField
+          label="sessions of rest between"
+          value={rest}
+          most={20}
+          {...{ mayWrite }}
+          onSet={(sessions) => onEdit({ do: 'set-rules', rules: { rest: sessions } })}
+        />
+      </div>
+      <div className="targets">
+        {GROUPS.map(({ word, skills }) => (
+          <fieldset key={word}>
+            <legend>{word}: visits in the term</legend>
+            {skills.map((skill) => (
+              <NumberField
+                key={skill}
+                label={skillWords(skill)}
+                value={targets[skill] ?? 0}
+                most={60}
+                {...{ mayWrite }}
+                onSet={(times) => setTarget(skill, times)}
+              />
+            ))}
+          </fieldset>
+        ))}
+      </div>
+    </details>
+  );
+}
+
+function NumberField({
+  label,
+  value,
+  least = 0,
+  most,
+  mayWrite,
+  onSet,
+}: {
+  label: string;
+  value: number;
+  least?: number;
+  most: number;
+  mayWrite: boolean;
+  onSet: (value: number) => void;
+}) {
+  return (
+    <label className="number-field">
+      <span>{label}</span>
+      <input
+        type="number"
+        min={least}
+        max={most}
+        value={value}
+        readOnly={!mayWrite}
+        onChange={({ target }) => {
+          const set = target.valueAsNumber;
+          if (Number.isInteger(set) && set >= least && set <= most) onSet(set);
+        }}
+      />
+    </label>
+  );
+}

@@ -1,0 +1,61 @@
+import { SCHOOLS, type School } from '../../core/terms/schools.ts';
+import type { TermEdit } from '../../core/terms/termEdit.ts';
+import type { Term } from '../../core/terms/term.ts';
+import { SCHOOL_WORDS } from '../../messages/term.ts';
+
+interface SequencePanelProps {
+  readonly term: Term;
+  readonly stepsLeft: readonly string[];
+  readonly mayWrite: boolean;
+  readonly onEdit: (edit: TermEdit) => void;
+}
+
+/** The skill sequence that runs beside the themes: its school, its steps, and what does not fit before the end. */
+export function SequencePanel({ term, stepsLeft, mayWrite, onEdit }: SequencePanelProps) {
+  const { name, why } = SCHOOL_WORDS[term.school];
+  return (
+    <details className="panel">
+      <summary>
+        The sequence <span className="quiet">{name}</span>
+        {stepsLeft.length > 0 && <span className="week-note"> {stepsLeft.length} steps after the end</span>}
+      </summary>
+      <label>
+        school{' '}
+        <select
+          value={term.school}
+          disabled={!mayWrite}
+          onChange={({ target }) => onEdit({ do: 'choose-school', school: target.value as School })}
+        >
+          {SCHOOLS.map((school) => (
+            <option key={school} value={school}>
+              {SCHOOL_WORDS[school].name}
+            </option>
+          ))}
+        </select>
+      </label>
+      <p className="quiet small">{why}</p>
+      <label className="steps-entry">
+        steps, one to a line, one for each week with a session
+        <textarea
+          key={term.steps.join('\n')}
+          defaultValue={term.steps.join('\n')}
+          rows={8}
+          readOnly={!mayWrite}
+          onBlur={({ target }) => {
+            const steps = target.value
+              .split('\n')
+              .map((step) => step.trim().slice(0, 120))
+              .filter(Boolean);
+            if (steps.join('\n') !== term.steps.join('\n')) onEdit({ do: 'set-steps', steps });
+          }}
+        />
+      </label>
+      {stepsLeft.length > 0 && (
+        <p className="small">
+          For the next term: {stepsLeft.slice(0, 8).join(' · ')}
+          {stepsLeft.length > 8 && ' …'}
+        </p>
+      )}
+    </details>
+  );
+}

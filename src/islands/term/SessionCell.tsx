@@ -1,0 +1,125 @@
+import { useSortable } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { useState } from 'react';
+import type { PlanReason } from '../../core/terms/proposal.ts';
+import type { TermEdit } from '../../core/terms/termEdit.ts';
+import type { PlannedSession, WeekRow } from '../../core/terms/weekRows.ts';
+import { ActivityChip } from './ActivityChip.tsx';
+import { AddActivity } from './AddActivity.tsx';
+import { SessionFacts } from './SessionFacts.tsx';
+import type { TermProps } from './termTypes.ts';
+
+interface SessionCellProps {
+  readonly planned: PlannedSession;
+  readonly row: WeekRow;
+  readonly name: string;
+  readonly shelf: TermProps['shelf'];
+  readonly reasons: Readonly<Record<string, readonly PlanReason[]>>;
+  readonly termId: string;
+  readonly order: readonly string[];
+  readonly today: string;
+  readonly isLight: boolean;
+  readonly isKept: boolean;
+  readonly mayWrite: boolean;
+  readonly onEdit: (edit: TermEdit) => void;
+}
+
+/** A session in its week: its book, its activities with why they stand there, and what can be done with it. */
+export function SessionCell(props: SessionCellProps) {
+  const { planned, row, name, shelf, reasons, order, mayWrite, onEdit } = props;
+  const { session, isOff, mayMove } = planned;
+  const { setNodeRef, setActivatorNodeRef, listeners, attributes, transform, transition, isDragging } = useSortable({
+    id: session.id,
+  });
+  const [isOpen, setIsOpen] = useState(false);
+  const book = shelf.books.find(({ key }) => key === session.book);
+  const minutes = session.activities.reduce(
+    (sum, { key }) => sum + (shelf.activities.find((activity) => activity.id === key)?.minutes ?? 0),
+    0,
+  );
+  const at = order.indexOf(session.id);
+  const move = (to: number) => onEdit({ do: 'move-session', from: session.id, to: order[to]! });
+  return (
+    <div
+      ref={setNodeRef}
+      className={`planned ${isDragging ? 'planned-dragged' : ''}`}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+      role="group"
+      aria-label={name}
+    >
+      <div className="planned-row">
+        <span className={`planned-book ${book ? '' : 'planned-open'}`}>
+          {book ? book.title : isOff ? 'nothing is held' : 'choose a book'}
+        </span>
+        {session.activities.map(({ key, isPinned }) => (
+          <ActivityChip
+            key={key}
+            activityKey={key}
+            title={shelf.activities.find((activity) => activity.id === key)?.title ?? key}
+            isPinned={isPinned}
+            reasons={reasons[key] ?? []}
+            mayWrite={mayWrite}
+            onPin={() => onEdit({ do: 'pin', session: session.id, key, isPinned: !isPinned })}
+            onRemove={() => onEdit({ do: 'remove-activity', session: session.id, key })}
+          />
+        ))}
+        {minutes > 0 && (
+          <span className={`planned-minutes ${minutes > session.minutes + 1e-9 ? 'planned-over' : ''}`}>
+            {Math.round(minutes)} of {session.minutes} min
+          </span>
+        )}
+        {mayMove && <span className="week-note">the day may move</span>}
+        {mayWrite && (
+          <span className="planned-tools">
+            <button
+              type="button"
+              ref={setActivatorNodeRef}
+              className="plain-button move-handle"
+              {...attributes}
+              {...listeners}
+              aria-label={`Move ${name}`}
+              aria-roledescription="session that can be moved"
+            >
+              move
+            </button>
+            <button
+              type="button"
+              className="plain-button"
+              aria-expanded={isOpen}
+              onClick={() => setIsOpen(!isOpen)}
+              aria-label={`Change ${name}`}
+            >
+              {isOpen ? 'close' : 'change'}
+            </button>
+          </span>
+        )}
+      </div>
+      {isOpen && (
+        <div className="planned-more">
+          <span className="planned-moves">
+            <button
+              type="button"
+              className="plain-button"
+              disabled={at <= 0}
+              onClick={() => move(at - 1)}
+              aria-label={`Move ${name} earlier`}
+            >
+              one place earlier
+            </button>
+            <button
+              type="button"
+              className="plain-button"
+              disabled={at >= order.length - 1}
+              onClick={() => move(at + 1)}
+              aria-label={`Move ${name} later`}
+            >
+              one place later
+            </button>
+          </span>
+          <SessionFacts {...{ session, shelf, row, onEdit }} termId={props.termId} isKept={props.isKept} />
+          <AddActivity {...{ session, shelf, row }} isLight={props.isLight} onEdit={onEdit} />
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,119 @@
+import { useState } from 'react';
+import type { ErrorAnswer } from '../../contracts/errors.ts';
+import type { TermEdit } from '../../core/terms/termEdit.ts';
+import type { TermSession } from '../../core/terms/term.ts';
+import type { WeekRow } from '../../core/terms/weekRows.ts';
+import { WEEKDAY_WORDS } from '../../messages/dates.ts';
+import type { TermProps } from './termTypes.ts';
+
+interface SessionFactsProps {
+  readonly session: TermSession;
+  readonly shelf: TermProps['shelf'];
+  readonly row: WeekRow;
+  readonly termId: string;
+  readonly isKept: boolean;
+  readonly onEdit: (edit: TermEdit) => void;
+}
+
+/** When a planned session is, how long, with which book and song, and putting it on the bench. */
+export function SessionFacts({ session, shelf, row, termId, isKept, onEdit }: SessionFactsProps) {
+  const set = (change: Extract<TermEdit, { do: 'set-session' }>['change']) =>
+    onEdit({ do: 'set-session', session: session.id, change });
+  const byTheme = <Entry extends { themes: readonly string[]; title: string }>(entries: readonly Entry[]) =>
+    [...entries].sort(
+      (left, right) => Number(right.themes.includes(row.week.theme)) - Number(left.themes.includes(row.week.theme)),
+    );
+  return (
+    <div className="facts">
+      <label>
+        book
+        <select value={session.book ?? ''} onChange={({ target }) => set({ book: target.value || null })}>
+          <option value="">none yet</option>
+          {byTheme(shelf.books).map(({ key, title, themes, isBorrowed }) => (
+            <option key={key} value={key}>
+              {title}
+              {themes.includes(row.week.theme) ? ' (on the theme)' : ''}
+              {isBorrowed ? ', borrowed' : ''}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label>
+        song
+        <select value={session.song ?? ''} onChange={({ target }) => set({ song: target.value || null })}>
+          <option value="">none yet</option>
+          {byTheme(shelf.songs).map(({ key, title }) => (
+            <option key={key} value={key}>
+              {title}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label>
+        day
+        <select value={session.weekday} onChange={({ target }) => set({ weekday: Number(target.value) })}>
+          {WEEKDAY_WORDS.map((word, index) => (
+            <option key={word} value={index + 1}>
+              {word}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label>
+        time
+        <input
+          type="time"
+          value={session.time}
+          onChange={({ target }) => target.value && set({ time: target.value })}
+        />
+      </label>
+      <label>
+        minutes for activities
+        <input
+          type="number"
+          min={1}
+          max={240}
+          value={session.minutes}
+          onChange={({ target }) =>
+            target.valueAsNumber >= 1 && target.valueAsNumber <= 240 && set({ minutes: target.valueAsNumber })
+          }
+        />
+      </label>
+      <ToTheBench {...{ session, termId, isKept }} />
+      <button
+        type="button"
+        className="plain-button"
+        onClick={() => onEdit({ do: 'remove-session', session: session.id })}
+      >
+        take the session out
+      </button>
+    </div>
+  );
+}
+
+function ToTheBench({ session, termId, isKept }: Pick<SessionFactsProps, 'session' | 'termId' | 'isKept'>) {
+  const [problem, setProblem] = useState('');
+  if (session.benchId) return <a href={`/bench/${session.benchId}`}>open on the bench</a>;
+  const put = async () => {
+    const answer = await fetch(`/api/terms/${termId}/bench`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ slot: session.id }),
+    }).catch(() => null);
+    if (answer?.ok) {
+      const { href } = (await answer.json()) as { href: string };
+      window.location.assign(href);
+      return;
+    }
+    const error = (await answer?.json().catch(() => null)) as ErrorAnswer | null;
+    setProblem(error?.message ?? 'Footstool cannot be reached at the moment; the term is as it was. Try again.');
+  };
+  return (
+    <>
+      <button type="button" className="btn btn-quiet btn-sm" disabled={!isKept} onClick={() => void put()}>
+        Put it on the bench
+      </button>
+      {problem && <span role="alert">{problem}</span>}
+    </>
+  );
+}

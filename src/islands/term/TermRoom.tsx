@@ -1,0 +1,146 @@
+import { DndContext, closestCenter, type DragEndEvent } from '@dnd-kit/core';
+import { SortableContext, rectSwappingStrategy } from '@dnd-kit/sortable';
+import { useMemo, useState } from 'react';
+import { pinConflicts, proposalInput } from '../../core/terms/proposal.ts';
+import { heldSessions } from '../../core/terms/weekRows.ts';
+import { SCHOOL_WORDS, describePinConflict } from '../../messages/term.ts';
+import { KeepingBanner } from '../keeping/KeepingBanner.tsx';
+import { KeptWord } from '../keeping/KeptWord.tsx';
+import { useEditKeys } from '../keeping/useEditKeys.ts';
+import { useKeeping } from '../keeping/useKeeping.ts';
+import { movingWords } from '../moving/movingWords.ts';
+import { useMoveSensors } from '../moving/useMoveSensors.ts';
+import { DaysPanel } from './DaysPanel.tsx';
+import { ProposalBar } from './ProposalBar.tsx';
+import { RulesPanel } from './RulesPanel.tsx';
+import { SequencePanel } from './SequencePanel.tsx';
+import { TermKeys } from './TermKeys.tsx';
+import type { TermProps } from './termTypes.ts';
+import { useProposal } from './useProposal.ts';
+import { useTerm } from './useTerm.ts';
+import { WeekRowView, sessionName } from './WeekRowView.tsx';
+
+/** The term: weeks as rows, what stands in them, the sequence beside the themes, and what they touch. */
+export function TermRoom(props: TermProps) {
+  const { id, shelf, today, mayWrite } = props;
+  const room = useTerm(props);
+  const { term, rows, stepsLeft, reasons, edit } = room;
+  const { keeping, isKept, keepOver, goOnFrom } = useKeeping({
+    address: `/api/terms/${id}`,
+    name: 'term',
+    value: term,
+    revision: props.revision,
+    keptAt: props.keptAt,
+  });
+  const { proposal, start, stop, fail, forget } = useProposal((slots) => edit({ do: 'take-plan', slots }));
+  const [showsKeys, setShowsKeys] = useState(false);
+  useEditKeys({ onUndo: room.undo, onRedo: room.redo, onHelp: () => setShowsKeys(true) });
+  const sensors = useMoveSensors();
+  const held = useMemo(() => heldSessions(rows), [rows]);
+  const names = Object.fromEntries(
+    rows.flatMap((row) =>
+      row.sessions.map(({ session, on }) => [session.id, sessionName(session, { shelf, row, on })]),
+    ),
+  );
+  const touched = new Set(
+    term.weeks.flatMap(({ sessions }) =>
+      sessions.flatMap(({ activities }) =>
+        activities.flatMap(({ key }) => shelf.activities.find((activity) => activity.id === key)?.skills ?? []),
+      ),
+    ),
+  );
+  const wanted = Object.keys(term.rules.targets).filter((skill) => term.rules.targets[skill]! > 0);
+  const untouched = wanted.filter((skill) => !touched.has(skill)).length;
+
+  const propose = () => {
+    const input = proposalInput(term, { rows, activities: shelf.activities, today });
+    const [conflict] = pinConflicts(input);
+    if (conflict) fail(describePinConflict(conflict.rule, titleOf(conflict.activity), names[conflict.session] ?? ''));
+    else start(input);
+  };
+  const titleOf = (key: string) => shelf.activities.find((activity) => activity.id === key)?.title ?? key;
+  const onDragEnd = ({ active, over }: DragEndEvent) => {
+    if (over && active.id !== over.id) edit({ do: 'move-session', from: String(active.id), to: String(over.id) });
+  };
+
+  return (
+    <div className="term">
+      <header className="head">
+        <h1>{term.title}</h1>
+        <p className="quiet">
+          {term.weeks.length} weeks, {held.length} sessions · {SCHOOL_WORDS[term.school].name} · {untouched} of{' '}
+          {wanted.length} skills not touched yet
+        </p>
+        <span className="term-tools">
+          <KeptWord keeping={keeping} />
+          <button type="button" className="plain-button" disabled={room.past.length === 0} onClick={room.undo}>
+            undo
+          </button>
+          <button type="button" className="plain-button" disabled={room.future.length === 0} onClick={room.redo}>
+            redo
+          </button>
+          <button type="button" className="plain-button" onClick={() => setShowsKeys(true)}>
+            keys
+          </button>
+        </span>
+        {mayWrite && proposal.phase !== 'working' && (
+          <button type="button" className="btn btn-primary" onClick={propose}>
+            Propose the open weeks
+          </button>
+        )}
+      </header>
+      <ProposalBar proposal={proposal} onStop={stop} onForget={forget} />
+      <KeepingBanner
+        keeping={keeping}
+        onKeepOver={(newer) => {
+          keepOver(newer);
+          room.take(newer.value);
+          room.take(term);
+        }}
+        onTakeTheirs={(newer) => {
+          goOnFrom(newer);
+          room.take(newer.value);
+        }}
+      />
+      {room.refusal && (
+        <p className="notice banner" role="alert">
+          {room.refusal}{' '}
+          <button type="button" className="plain-button" onClick={room.dismiss}>
+            all right
+          </button>
+        </p>
+      )}
+      <div className="term-panels">
+        <DaysPanel {...{ term, mayWrite }} onEdit={edit} />
+        <SequencePanel {...{ term, stepsLeft, mayWrite }} onEdit={edit} />
+        <RulesPanel {...{ term, mayWrite }} onEdit={edit} />
+        <span className="panel-links">
+          <a href={`/term/${id}/coverage`}>What is touched when</a>
+          <a href={`/term/${id}/due`}>What is due</a>
+        </span>
+      </div>
+      <DndContext
+        id="term"
+        accessibility={movingWords(names)}
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={onDragEnd}
+      >
+        <SortableContext items={Object.keys(names)} strategy={rectSwappingStrategy} disabled={!mayWrite}>
+          <ol className="weeks">
+            {rows.map((row, index) => (
+              <WeekRowView
+                key={row.week.monday}
+                {...{ row, index, shelf, reasons, today, mayWrite, isKept, names }}
+                termId={id}
+                order={Object.keys(names)}
+                onEdit={edit}
+              />
+            ))}
+          </ol>
+        </SortableContext>
+      </DndContext>
+      <TermKeys isOpen={showsKeys} onClose={() => setShowsKeys(false)} />
+    </div>
+  );
+}

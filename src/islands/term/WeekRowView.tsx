@@ -1,0 +1,131 @@
+import type { PlanReason } from '../../core/terms/proposal.ts';
+import type { TermEdit } from '../../core/terms/termEdit.ts';
+import type { WeekRow } from '../../core/terms/weekRows.ts';
+import type { TermSession } from '../../core/terms/term.ts';
+import { describeWeekNote, shortDay } from '../../messages/term.ts';
+import { newId } from '../keeping/newId.ts';
+import { SessionCell } from './SessionCell.tsx';
+import { SkillStrip } from './SkillStrip.tsx';
+import type { TermProps } from './termTypes.ts';
+
+interface WeekRowViewProps {
+  readonly row: WeekRow;
+  readonly index: number;
+  readonly termId: string;
+  readonly shelf: TermProps['shelf'];
+  readonly reasons: Readonly<Record<string, Readonly<Record<string, readonly PlanReason[]>>>>;
+  readonly names: Readonly<Record<string, string>>;
+  /** Ids of all sessions in order, for moving by buttons. */
+  readonly order: readonly string[];
+  readonly today: string;
+  readonly mayWrite: boolean;
+  readonly isKept: boolean;
+  readonly onEdit: (edit: TermEdit) => void;
+}
+
+/** A week: its date, theme and notes, its sessions, and the skills they touch. */
+export function WeekRowView(props: WeekRowViewProps) {
+  const { row, index, shelf, reasons, names, today, mayWrite, onEdit } = props;
+  const { week, number, sessions, isLight, step, notes } = row;
+  const isOff = number === null && sessions.length > 0;
+  const skills = sessions.flatMap(({ session, isOff: isOut }) =>
+    isOut
+      ? []
+      : session.activities.flatMap(({ key }) => shelf.activities.find((activity) => activity.id === key)?.skills ?? []),
+  );
+  return (
+    <li className={`week ${isOff ? 'week-off' : ''}`} aria-label={weekName(row)}>
+      <div className="week-date">
+        <strong>{shortDay(sessions[0]?.on ?? week.monday)}</strong>
+        <span>{number === null ? 'none held' : `week ${number}`}</span>
+      </div>
+      <div className="week-theme">
+        <input
+          aria-label={`Theme of ${weekName(row)}`}
+          key={week.theme}
+          defaultValue={week.theme.replaceAll('-', ' ')}
+          placeholder="no theme yet"
+          maxLength={80}
+          readOnly={!mayWrite}
+          onBlur={({ target }) => {
+            const theme = asThemeKey(target.value);
+            if (theme !== week.theme) onEdit({ do: 'set-theme', week: index, theme });
+          }}
+          onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+        />
+        {step && <span className="week-step">{step}</span>}
+        {notes.map((note) => (
+          <span key={describeWeekNote(note)} className="week-note">
+            {describeWeekNote(note)}
+          </span>
+        ))}
+        {mayWrite && (
+          <details className="week-more">
+            <summary>this week</summary>
+            <label>
+              <input
+                type="checkbox"
+                checked={week.isHeavy}
+                onChange={({ target }) => onEdit({ do: 'set-heavy', week: index, isHeavy: target.checked })}
+              />{' '}
+              a busy week: keep it light
+            </label>
+            <label>
+              <input
+                type="checkbox"
+                checked={week.pausesSequence}
+                onChange={({ target }) => onEdit({ do: 'pause-sequence', week: index, pauses: target.checked })}
+              />{' '}
+              the sequence waits
+            </label>
+            <button
+              type="button"
+              className="plain-button"
+              disabled={sessions.length >= 7}
+              onClick={() => onEdit({ do: 'add-session', week: index, id: newId() })}
+            >
+              add a session
+            </button>
+          </details>
+        )}
+      </div>
+      <div className="week-sessions">
+        {sessions.length === 0 && <span className="quiet">no session</span>}
+        {sessions.map((planned) => (
+          <SessionCell
+            key={planned.session.id}
+            {...{ planned, shelf, mayWrite, today, onEdit, row }}
+            name={names[planned.session.id]!}
+            reasons={reasons[planned.session.id] ?? {}}
+            termId={props.termId}
+            isKept={props.isKept}
+            order={props.order}
+            isLight={isLight}
+          />
+        ))}
+      </div>
+      <SkillStrip skills={skills} />
+    </li>
+  );
+}
+
+/** What a session is called while it is moved: its book or theme, and its day. */
+export function sessionName(
+  session: TermSession,
+  { shelf, row, on }: { shelf: TermProps['shelf']; row: WeekRow; on: string },
+): string {
+  const book = shelf.books.find(({ key }) => key === session.book);
+  return `${book?.title ?? (row.week.theme.replaceAll('-', ' ') || 'the session')}, ${shortDay(on)}`;
+}
+
+function weekName({ week, number }: WeekRow): string {
+  return number === null ? `the week of ${shortDay(week.monday)}` : `week ${number}`;
+}
+
+function asThemeKey(words: string): string {
+  return words
+    .trim()
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-+|-+$/g, '');
+}

@@ -1,0 +1,17 @@
+import { useMemo } from 'react';
+import { explainPlan } from '../../core/terms/proposal.ts';
+import { applyTermEdit } from '../../core/terms/termEdit.ts';
+import { weekRows } from '../../core/terms/weekRows.ts';
+import { describeTermProblem } from '../../messages/term.ts';
+import { useHistory } from '../keeping/useHistory.ts';
+import type { TermProps } from './termTypes.ts';
+
+/** The term in its room, what follows from it, and what can be done to it; every edit can be undone. */
+export function useTerm({ term: initial, weekend, shelf }: TermProps) {
+  const { value: term, ...history } = useHistory(initial, applyTermEdit, describeTermProblem);
+  const { rows, stepsLeft } = useMemo(() => weekRows(term, weekend), [term, weekend]);
+  const reasons = useMemo(() => explainPlan(term, { rows, activities: shelf.activities }), [term, rows, shelf]);
+  return { ...history, term, rows, stepsLeft, reasons };
+}
+
+export type TermInRoom = ReturnType<typeof useTerm>;
