@@ -113,7 +113,7 @@ interface DemoTerm extends TermFrame {
 
 /** The demo's term, with the sessions that are already on the bench in their weeks. */
 async function addDemoTerm(owner: Person): Promise<void> {
-  const demo = shiftDays(await readDemo('term.json'), daysToShift()) as unknown as DemoTerm;
+  const demo = shiftDays(await readDemo('term/spring.json'), daysToShift()) as unknown as DemoTerm;
   const framed = frameTerm(demo, randomUUID);
   if (!framed.ok) throw new Error('the demo term does not fit its own dates');
   const sessions = await readSessions(owner.programmeId);

@@ -104,7 +104,9 @@ for (const [name, input, message] of WRONG) {
 }
 
 test('the demo files are in the open format, and every script in them comes out', () => {
-  for (const file of readdirSync(DEMO).filter((name) => name !== 'replies.json')) {
+  for (const file of readdirSync(DEMO)
+    .filter((name) => name.endsWith('.json'))
+    .filter((name) => name !== 'replies.json')) {
     const content = JSON.parse(readFileSync(join(DEMO, file), 'utf8')) as Record<string, unknown>;
     const checked = checkShape(shelfFile, content);
     assert.ok(checked.ok, `${file}: ${JSON.stringify(checked)}`);
@@ -152,7 +154,9 @@ test('the published JSON Schema takes the demo and refuses what the import refus
   const ajv = new Ajv2020({ allErrors: true });
   addFormats(ajv);
   const validate = ajv.compile(schema);
-  for (const file of readdirSync(DEMO).filter((name) => name !== 'replies.json')) {
+  for (const file of readdirSync(DEMO)
+    .filter((name) => name.endsWith('.json'))
+    .filter((name) => name !== 'replies.json')) {
     assert.ok(
       validate(JSON.parse(readFileSync(join(DEMO, file), 'utf8'))),
       `${file}: ${JSON.stringify(validate.errors?.slice(0, 3))}`,

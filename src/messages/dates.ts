@@ -20,3 +20,16 @@ export function ageInWords(months: number): string {
 
 /** Days of the week, Monday first. */
 export const WEEKDAY_WORDS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
+
+/** A lead in words: "3 days before", "5 open days before", "30 hours before". */
+export function leadWords(lead: {
+  readonly days?: number | undefined;
+  readonly workingDays?: number | undefined;
+  readonly hours?: number | undefined;
+}): string {
+  const { days = 0, workingDays, hours } = lead;
+  if (hours !== undefined) return hours === 1 ? '1 hour before' : `${hours} hours before`;
+  if (workingDays !== undefined) return workingDays === 1 ? '1 open day before' : `${workingDays} open days before`;
+  if (days === 0) return 'on the day';
+  return days === 1 ? 'the day before' : `${days} days before`;
+}

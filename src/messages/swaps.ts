@@ -16,8 +16,6 @@ const LACKS: Readonly<Record<string, string>> = {
   stacks: 'it does not stack',
   flat: 'it does not lie flat',
   quiet: 'it is louder',
-  loose: 'it is fixed to something',
-  washable: 'it cannot be washed',
 };
 
 /** A reason of the swap finder as part of a sentence. */

@@ -148,3 +148,18 @@ const SMALL_NUMBERS = [
 export function countWords(count: number): string {
   return SMALL_NUMBERS[count] ?? String(count);
 }
+
+const DAYS_TO_COUNT_WEEKS = 14;
+
+/** When a skill was last touched, and how long ago that is once it is two weeks. */
+export function lastTouchedWords({
+  last,
+  gapDays,
+}: {
+  readonly last: string | null;
+  readonly gapDays: number | null;
+}): string {
+  if (last === null || gapDays === null) return 'not yet';
+  if (gapDays < DAYS_TO_COUNT_WEEKS) return shortDay(last);
+  return `${shortDay(last)}, ${countWords(Math.floor(gapDays / 7))} weeks ago`;
+}

@@ -195,13 +195,17 @@ test('every answer carries the headers that keep it to itself', async () => {
 test('the number of queries of each page over HTTP is fixed', async () => {
   const id = await firstSession();
   const expected = {
-    '/': 3,
+    '/': 7,
     '/shelf': 2,
     '/shelf?kind=thing': 2,
     '/bench': 2,
     [`/bench/${id}`]: 6,
     [`/bench/${id}/send`]: 6,
     '/homes': 5,
+    '/term': 2,
+    '/shelf/have': 5,
+    '/shelf/thing/sock': 4,
+    '/shelf/book/over-under': 7,
     '/post': 2,
     '/shelf/import': 1,
     '/health': 0,

@@ -73,8 +73,6 @@ const WEIGHTS: Readonly<Record<string, number>> = {
   stacks: 0.2,
   flat: 0.15,
   quiet: 0.1,
-  loose: 0.1,
-  washable: 0.05,
 };
 const LEAST_FIT = 0.35;
 const THIN_MM = 2;

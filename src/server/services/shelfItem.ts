@@ -14,18 +14,28 @@ export interface ShelfItemPage {
   readonly shelf: Shelf;
   /** Sessions it can be put into. */
   readonly sessions: readonly KeptSession[];
+  readonly isRetired: boolean;
 }
 
 /** A book, song or activity as it would stand in a session. */
 export async function readShelfItemPage(person: Person, kind: string, key: string): Promise<ShelfItemPage> {
-  const [shelf, sessions] = await Promise.all([
+  const [shelf, retired, sessions] = await Promise.all([
     readShelf(person.programmeId),
+    readShelf(person.programmeId, ['book', 'song', 'activity'], true),
     readSessions(person.programmeId, today()),
   ]);
-  const segment = segmentFor(kind, key, shelf, person);
+  const standing = segmentFor(kind, key, shelf, person);
+  const segment = standing ?? segmentFor(kind, key, retired, person);
   if (!segment || !['book', 'song', 'activity'].includes(kind)) throw new EdgeError('not-found');
   const things = thingsByKey(shelf.things);
-  return { segment, composed: composeSegment(segment, templateScope(segment, things)), things, shelf, sessions };
+  return {
+    segment,
+    composed: composeSegment(segment, templateScope(segment, things)),
+    things,
+    shelf: standing ? shelf : { ...retired, things: shelf.things },
+    sessions,
+    isRetired: !standing,
+  };
 }
 
 /** Puts something from the shelf into a session, before its goodbye. */

@@ -1,7 +1,9 @@
 import MiniSearch from 'minisearch';
 import { agesInYears } from '../../core/script/ages.ts';
 import { skillWords } from '../../messages/skills.ts';
-import { readShelf, type Shelf, type ShelfKind } from '../db/repositories/shelf.ts';
+import { likelyMinutes } from '../../core/shelf/effort.ts';
+import { matchesFilter, type ActivityFilter } from '../../core/shelf/filterActivities.ts';
+import { readShelf, type ActivityEntry, type Shelf, type ShelfKind } from '../db/repositories/shelf.ts';
 import type { Person } from './person.ts';
 
 /** What a row of the shelf shows of a book, song, activity or thing. */
@@ -13,15 +15,24 @@ export interface ShelfRow {
   readonly facts: string;
 }
 
+export interface ShelfSearch {
+  readonly words?: string | undefined;
+  /** For activities. */
+  readonly filter?: ActivityFilter | undefined;
+  readonly isRetired?: boolean | undefined;
+}
+
 /** The rows of one kind, best match first when words are given. One query. */
 export async function readShelfRows(
   person: Person,
   kind: ShelfKind,
-  words: string,
-): Promise<{ rows: ShelfRow[]; total: number }> {
-  const shelf = await readShelf(person.programmeId, [kind]);
-  const rows = rowsOf(shelf, kind);
-  if (words.trim() === '') return { rows, total: rows.length };
+  { words = '', filter = {}, isRetired = false }: ShelfSearch = {},
+): Promise<{ rows: ShelfRow[]; total: number; themes: string[] }> {
+  const whole = await readShelf(person.programmeId, [kind], isRetired);
+  const total = rowsOf(whole, kind).length;
+  const themes = [...new Set(whole.activities.flatMap((activity) => activity.themes))].sort();
+  const rows = rowsOf({ ...whole, activities: whole.activities.filter((entry) => isWanted(entry, filter)) }, kind);
+  if (words.trim() === '') return { rows, total, themes };
   const index = new MiniSearch<ShelfRow>({
     idField: 'key',
     fields: ['title', 'about', 'skills', 'facts'],
@@ -29,7 +40,11 @@ export async function readShelfRows(
   });
   index.addAll(rows);
   const byKey = new Map(rows.map((row) => [row.key, row]));
-  return { rows: index.search(words.slice(0, 200)).map(({ id }) => byKey.get(id as string)!), total: rows.length };
+  return { rows: index.search(words.slice(0, 200)).map(({ id }) => byKey.get(id as string)!), total, themes };
+}
+
+function isWanted(activity: ActivityEntry, filter: ActivityFilter): boolean {
+  return matchesFilter({ ...activity, likelyMinutes: likelyMinutes(activity).together }, filter);
 }
 
 function rowsOf(shelf: Shelf, kind: ShelfKind): ShelfRow[] {
@@ -40,12 +55,20 @@ function rowsOf(shelf: Shelf, kind: ShelfKind): ShelfRow[] {
   };
   switch (kind) {
     case 'activity':
-      return shelf.activities.map(({ key, title, idea, skills, themes, ages, where, size }) => ({
+      return shelf.activities.map(({ key, title, idea, skills, themes, ages, where, size, ...rest }) => ({
         key,
         title,
         about: idea,
         skills: list(skills),
-        facts: [years(ages), where, list(themes), size === 'group' && 'for a group'].filter(Boolean).join(' · '),
+        facts: [
+          years(ages),
+          `${Math.round(likelyMinutes(rest).together)} min`,
+          where,
+          list(themes),
+          size === 'group' && 'for a group',
+        ]
+          .filter(Boolean)
+          .join(' · '),
       }));
     case 'book':
       return shelf.books.map(({ key, title, maker, summary, skills, words, features, themes }) => ({

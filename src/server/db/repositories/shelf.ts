@@ -29,14 +29,15 @@ export interface Shelf {
   readonly activities: readonly ActivityEntry[];
 }
 
-/** Everything on a programme's shelf that is not retired, by title, in one query. */
+/** Everything on a programme's shelf that is not retired (or only what is), by title, in one query. */
 export async function readShelf(
   programmeId: string,
   kinds: readonly ShelfKind[] = ['book', 'song', 'activity', 'thing'],
+  isRetired = false,
 ): Promise<Shelf> {
   tables();
   const rows = await ShelfItemRow.findAll({
-    where: { programmeId, kind: { [Op.in]: [...kinds] }, retiredAt: null },
+    where: { programmeId, kind: { [Op.in]: [...kinds] }, retiredAt: isRetired ? { [Op.ne]: null } : null },
     order: [['title', 'ASC']],
   });
   const bodies = <Entry>(kind: ShelfKind) => rows.filter((row) => row.kind === kind).map((row) => row.body as Entry);

@@ -1,0 +1,95 @@
+import { useState } from 'react';
+import { FormProvider, useForm } from 'react-hook-form';
+import type { ErrorAnswer } from '../../contracts/errors.ts';
+import type { FieldProblem } from '../../contracts/problems.ts';
+import type { EntryKind } from '../../contracts/shelfEntries.ts';
+import { ENTRY_FIELDS } from './entryFields.ts';
+import { FieldView } from './FieldView.tsx';
+import { fromForm, toForm, type FormValues } from './entryValues.ts';
+
+interface EntryFormProps {
+  readonly kind: EntryKind;
+  readonly entry: Record<string, unknown>;
+  readonly isNew: boolean;
+}
+
+/** Writes or changes one entry of the shelf. What does not fit is named with its place, and all that was written stays. */
+export function EntryForm({ kind, entry, isNew }: EntryFormProps) {
+  const fields = ENTRY_FIELDS[kind];
+  const form = useForm<FormValues>({ defaultValues: toForm(entry, fields) });
+  const [problems, setProblems] = useState<readonly FieldProblem[]>([]);
+  const [message, setMessage] = useState('');
+  const keep = async (values: FormValues) => {
+    setMessage('');
+    setProblems([]);
+    const written = withLineIds(fromForm(values, fields));
+    const answer = await fetch(`/api/shelf/entries/${kind}/${isNew ? 'new' : String(entry.key)}`, {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(written),
+    }).catch(() => null);
+    if (answer?.ok) {
+      const { href } = (await answer.json()) as { href: string };
+      window.location.assign(href);
+      return;
+    }
+    const error = (await answer?.json().catch(() => null)) as ErrorAnswer | null;
+    setProblems(error?.problems ?? []);
+    setMessage(
+      error?.problems
+        ? 'Something does not fit, so nothing was kept yet. What you wrote still stands.'
+        : (error?.message ?? 'Footstool cannot be reached at the moment. What you wrote still stands; try again.'),
+    );
+  };
+  return (
+    <FormProvider {...form}>
+      <form className="entry" onSubmit={(event) => void form.handleSubmit(keep)(event)} noValidate>
+        {message && (
+          <div className="notice" role="alert">
+            <p>{message}</p>
+            <ul>
+              {problems.map(({ path, message: what }) => (
+                <li key={path + what}>
+                  <strong>{placeInWords(path)}</strong> {what}
+                </li>
+              ))}
+            </ul>
+          </div>
+        )}
+        <div className="entry-fields">
+          {fields.map((field) => (
+            <FieldView
+              key={field.name + field.label}
+              field={field}
+              prefix=""
+              isFixed={field.name === 'key' && !isNew}
+            />
+          ))}
+        </div>
+        <button className="btn btn-primary" disabled={form.formState.isSubmitting}>
+          {isNew ? 'Put it on the shelf' : 'Keep it'}
+        </button>
+      </form>
+    </FormProvider>
+  );
+}
+
+/** Lines need a name of their own; new ones take the next free number. */
+function withLineIds(entry: Record<string, unknown>): Record<string, unknown> {
+  const lines = entry.lines as { id?: string }[] | undefined;
+  if (!lines) return entry;
+  const taken = new Set(lines.flatMap(({ id }) => id ?? []));
+  let number = 0;
+  const nextId = () => {
+    do number += 1;
+    while (taken.has(`line-${number}`));
+    taken.add(`line-${number}`);
+    return `line-${number}`;
+  };
+  return { ...entry, lines: lines.map((line) => ({ ...line, id: line.id ?? nextId() })) };
+}
+
+/** A path as an author would say it: "lines, row 3, text". Rows count from 1. */
+function placeInWords(path: string): string {
+  return path.replace(/\[(\d+)\]/g, (_, index: string) => `, row ${Number(index) + 1}`).replaceAll('.', ', ');
+}

@@ -1,0 +1,247 @@
+import { CAUTION_RULES } from '../../core/cautions/cautions.ts';
+import { LINE_KINDS, POSTURES } from '../../core/script/session.ts';
+import { SEASONS } from '../../core/shelf/filterActivities.ts';
+import { ALL_SKILLS } from '../../core/terms/skills.ts';
+import type { EntryKind } from '../../contracts/shelfEntries.ts';
+import { ALLERGENS, BOOK_FEATURES, BOOK_PACES, THING_TRAITS } from '../../contracts/shelfFile.ts';
+
+/** How one field of an entry is written. Lists of rows have columns, which are fields themselves. */
+export interface EntryField {
+  readonly name: string;
+  readonly label: string;
+  readonly as:
+    | 'text'
+    | 'long'
+    | 'number'
+    | 'quantity'
+    | 'triple'
+    | 'yes-no'
+    | 'choice'
+    | 'choices'
+    | 'keys'
+    | 'lines'
+    | 'verses'
+    | 'settings'
+    | 'rows';
+  readonly choices?: readonly string[] | undefined;
+  readonly columns?: readonly EntryField[] | undefined;
+  readonly hint?: string | undefined;
+  /** Left out of the entry while it is empty. */
+  readonly isOptional?: boolean | undefined;
+  readonly wide?: boolean | undefined;
+}
+
+const KEY: EntryField = {
+  name: 'key',
+  label: 'Short name',
+  as: 'text',
+  hint: 'small letters and hyphens; it stays when the title changes',
+};
+const SKILLS: EntryField = { name: 'skills', label: 'Good for', as: 'choices', choices: ALL_SKILLS, wide: true };
+const THEMES: EntryField = { name: 'themes', label: 'Themes', as: 'keys', hint: 'with commas between' };
+
+const THING: readonly EntryField[] = [
+  KEY,
+  { name: 'one', label: 'One of it', as: 'text' },
+  { name: 'many', label: 'Many of it', as: 'text' },
+  { name: 'sizeMm', label: 'Largest side, mm', as: 'number', isOptional: true },
+  { name: 'thickMm', label: 'Thickness, mm', as: 'number', isOptional: true },
+  { name: 'places', label: 'Hollows or places', as: 'number', isOptional: true },
+  { name: 'usualQty', label: 'A home usually has', as: 'number' },
+  { name: 'common', label: 'Part of homes that have any, 0 to 1', as: 'number' },
+  { name: 'colours', label: 'Colours', as: 'keys', isOptional: true, hint: 'with commas between' },
+  { name: 'traits', label: 'What it is like', as: 'choices', choices: THING_TRAITS, wide: true },
+  { name: 'traits', label: 'Cautions it bears', as: 'choices', choices: Object.keys(CAUTION_RULES), wide: true },
+  { name: 'allergens', label: 'It may hold', as: 'choices', choices: ALLERGENS, wide: true },
+];
+
+const BOOK: readonly EntryField[] = [
+  KEY,
+  { name: 'title', label: 'Title', as: 'text' },
+  { name: 'maker', label: 'Maker', as: 'text' },
+  { name: 'words', label: 'Words', as: 'number' },
+  { name: 'pages', label: 'Pages', as: 'number' },
+  { name: 'pace', label: 'Pace', as: 'choice', choices: BOOK_PACES, isOptional: true },
+  { name: 'borrowed', label: 'Borrowed from the library', as: 'yes-no' },
+  THEMES,
+  { name: 'summary', label: 'What happens in it', as: 'long', wide: true },
+  { name: 'features', label: 'Features', as: 'choices', choices: BOOK_FEATURES, wide: true },
+  SKILLS,
+  {
+    name: 'pauses',
+    label: 'Where to pause',
+    as: 'rows',
+    wide: true,
+    columns: [
+      { name: 'page', label: 'after page', as: 'number' },
+      { name: 'question', label: 'question', as: 'text' },
+      { name: 'why', label: 'why one asks it', as: 'text' },
+    ],
+  },
+  { name: 'text', label: 'The text, a page to a line, where it is ours', as: 'lines', isOptional: true, wide: true },
+];
+
+const SONG: readonly EntryField[] = [
+  KEY,
+  { name: 'title', label: 'Title', as: 'text' },
+  { name: 'tune', label: 'Tune', as: 'text' },
+  { name: 'minutes', label: 'Minutes: least, likely, most', as: 'triple' },
+  THEMES,
+  { name: 'verses', label: 'Verses, a blank line between', as: 'verses', wide: true },
+  { name: 'melody', label: 'The tune line by line, such as C4:1 D4:0.5', as: 'lines', isOptional: true, wide: true },
+  { name: 'actions', label: 'What the hands do', as: 'long', wide: true },
+  SKILLS,
+];
+
+const ACTIVITY: readonly EntryField[] = [
+  KEY,
+  { name: 'title', label: 'Title', as: 'text' },
+  THEMES,
+  { name: 'idea', label: 'The idea in a sentence or two', as: 'long', wide: true },
+  { name: 'aim', label: 'Aim: what a home would notice if it works', as: 'long', wide: true },
+  SKILLS,
+  { name: 'ages.fromMonths', label: 'From, months', as: 'number' },
+  { name: 'ages.toMonths', label: 'To, months', as: 'number' },
+  { name: 'size', label: 'For', as: 'choice', choices: ['home', 'group'] },
+  { name: 'posture', label: 'The child is', as: 'choice', choices: POSTURES },
+  { name: 'mess', label: 'Mess, 0 to 3', as: 'number' },
+  { name: 'noise', label: 'Noise, 0 to 3', as: 'number' },
+  { name: 'effort', label: 'Work for the adult, 1 to 3', as: 'number', isOptional: true, hint: 'empty: worked out' },
+  { name: 'where', label: 'Where', as: 'text' },
+  { name: 'surface', label: 'Surface', as: 'text' },
+  { name: 'seating', label: 'Sitting', as: 'text' },
+  {
+    name: 'dials',
+    label: 'Dials: a number with a range, or choices with commas between',
+    as: 'rows',
+    wide: true,
+    columns: [
+      { name: 'name', label: 'name in lines', as: 'text' },
+      { name: 'label', label: 'what it is', as: 'text' },
+      { name: 'min', label: 'least', as: 'number', isOptional: true },
+      { name: 'max', label: 'most', as: 'number', isOptional: true },
+      { name: 'choices', label: 'or choices', as: 'keys', isOptional: true },
+      { name: 'value', label: 'stands at', as: 'quantity' },
+    ],
+  },
+  {
+    name: 'lines',
+    label: 'Lines: {dial}, {=a+b}, {n:one|many}, {@need}, {loves|a digger}',
+    as: 'rows',
+    wide: true,
+    columns: [
+      { name: 'kind', label: 'kind', as: 'choice', choices: LINE_KINDS },
+      { name: 'text', label: 'words', as: 'long' },
+      { name: 'answer', label: 'answer', as: 'text', isOptional: true },
+      { name: 'why', label: 'why', as: 'text', isOptional: true },
+    ],
+  },
+  {
+    name: 'needs',
+    label: 'Needs',
+    as: 'rows',
+    wide: true,
+    columns: [
+      { name: 'id', label: 'name in lines', as: 'text' },
+      { name: 'item', label: 'thing', as: 'text' },
+      { name: 'qty', label: 'how many', as: 'quantity' },
+      { name: 'per', label: 'per', as: 'choice', choices: ['home', 'child'] },
+      { name: 'use', label: 'use', as: 'choice', choices: ['lasting', 'used-up'] },
+      {
+        name: 'swaps',
+        label: 'what else will do',
+        as: 'rows',
+        columns: [
+          { name: 'item', label: 'thing', as: 'text' },
+          { name: 'fit', label: 'fit, 0 to 1', as: 'number' },
+          { name: 'why', label: 'why', as: 'text' },
+          { name: 'sets', label: 'sets dials', as: 'settings', isOptional: true },
+        ],
+      },
+    ],
+  },
+  { name: 'minutes.setup', label: 'Setting up: least, likely, most', as: 'triple' },
+  { name: 'minutes.together', label: 'Together', as: 'triple' },
+  { name: 'minutes.alone', label: 'Then alone', as: 'triple' },
+  { name: 'minutes.tidy', label: 'Tidying', as: 'triple' },
+  { name: 'levels.easier.text', label: 'Easier', as: 'long', isOptional: true },
+  { name: 'levels.easier.dials', label: 'Easier sets dials', as: 'settings', hint: 'such as n = 3' },
+  { name: 'levels.harder.text', label: 'Harder', as: 'long', isOptional: true },
+  { name: 'levels.harder.dials', label: 'Harder sets dials', as: 'settings' },
+  {
+    name: 'ahead',
+    label: 'Before the day: one lead in each row',
+    as: 'rows',
+    wide: true,
+    columns: [
+      { name: 'who', label: 'who', as: 'choice', choices: ['home', 'author'] },
+      { name: 'days', label: 'days', as: 'number', isOptional: true },
+      { name: 'workingDays', label: 'or open days', as: 'number', isOptional: true },
+      { name: 'hours', label: 'or hours', as: 'number', isOptional: true },
+      { name: 'text', label: 'what', as: 'text' },
+    ],
+  },
+  { name: 'keeps', label: 'Kept for later', as: 'text', isOptional: true },
+  { name: 'after', label: 'Needs these first', as: 'keys', isOptional: true },
+  { name: 'access', label: 'Another way, for hands, eyes, ears or legs', as: 'long', wide: true },
+  { name: 'actions', label: 'Cautions it calls for', as: 'choices', choices: Object.keys(CAUTION_RULES), wide: true },
+  { name: 'seasons', label: 'Only in', as: 'choices', choices: SEASONS, isOptional: true, wide: true },
+];
+
+export const ENTRY_FIELDS: Readonly<Record<EntryKind, readonly EntryField[]>> = {
+  thing: THING,
+  book: BOOK,
+  song: SONG,
+  activity: ACTIVITY,
+};
+
+const NO_MINUTES = [0, 0, 0];
+
+/** What an entry of a kind starts from. */
+export function emptyEntry(kind: EntryKind): Record<string, unknown> {
+  switch (kind) {
+    case 'thing':
+      return { key: '', one: '', many: '', traits: [], allergens: [], usualQty: 1, common: 0.5 };
+    case 'book':
+      return {
+        key: '',
+        title: '',
+        maker: '',
+        summary: '',
+        words: 0,
+        pages: 1,
+        features: [],
+        themes: [],
+        skills: [],
+        pauses: [],
+        borrowed: false,
+      };
+    case 'song':
+      return { key: '', title: '', tune: '', verses: [['']], actions: '', skills: [], themes: [], minutes: [1, 2, 3] };
+    case 'activity':
+      return {
+        key: '',
+        title: '',
+        themes: [],
+        ages: { fromMonths: 36, toMonths: 71 },
+        mess: 0,
+        noise: 0,
+        idea: '',
+        aim: '',
+        skills: [],
+        dials: [],
+        lines: [{ id: 'line-1', kind: 'do', text: '' }],
+        needs: [],
+        minutes: { setup: NO_MINUTES, together: [3, 5, 10], alone: NO_MINUTES, tidy: NO_MINUTES },
+        posture: 'seated',
+        where: '',
+        surface: '',
+        seating: '',
+        size: 'home',
+        levels: {},
+        ahead: [],
+        actions: [],
+        access: '',
+      };
+  }
+}

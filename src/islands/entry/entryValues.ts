@@ -1,0 +1,134 @@
+import type { EntryField } from './entryFields.ts';
+
+/** What a form holds of an entry: texts, ticks and rows by the names of its fields, dots written as two underlines. */
+export type FormValues = Record<string, unknown>;
+
+const formName = (name: string) => name.replaceAll('.', '__');
+
+/** The fields of a form that stand for an entry. */
+export function toForm(entry: Record<string, unknown>, fields: readonly EntryField[]): FormValues {
+  const values: FormValues = {};
+  for (const field of fields) values[formName(field.name)] = write(read(entry, field.name), field);
+  return values;
+}
+
+/** The entry that a form's fields stand for; what is empty and optional is left out. */
+export function fromForm(
+  values: FormValues,
+  fields: readonly EntryField[],
+  was: Record<string, unknown> = {},
+): Record<string, unknown> {
+  const entry: Record<string, unknown> = {};
+  if (typeof was.id === 'string') entry.id = was.id;
+  for (const field of fields) {
+    const value = parse(values[formName(field.name)], field);
+    if (value === undefined || (field.isOptional && isEmpty(value))) continue;
+    place(entry, field.name, value);
+  }
+  return tidy(entry);
+}
+
+export function fieldName(name: string): string {
+  return formName(name);
+}
+
+function read(entry: Record<string, unknown>, name: string): unknown {
+  return name
+    .split('.')
+    .reduce<unknown>((value, part) => (value as Record<string, unknown> | undefined)?.[part], entry);
+}
+
+function place(entry: Record<string, unknown>, name: string, value: unknown): void {
+  const parts = name.split('.');
+  let at = entry;
+  for (const part of parts.slice(0, -1)) at = (at[part] ??= {}) as Record<string, unknown>;
+  at[parts.at(-1)!] = value;
+}
+
+/** A level without words is no level. */
+function tidy(entry: Record<string, unknown>): Record<string, unknown> {
+  const levels = entry.levels as Record<string, { text?: string }> | undefined;
+  if (levels) for (const level of Object.keys(levels)) if (!levels[level]!.text) delete levels[level];
+  return entry;
+}
+
+function write(value: unknown, field: EntryField): unknown {
+  switch (field.as) {
+    case 'yes-no':
+      return Boolean(value);
+    case 'choices':
+      return (value as string[] | undefined) ?? [];
+    case 'keys':
+      return ((value as string[] | undefined) ?? []).join(', ');
+    case 'triple':
+      return ((value as unknown[] | undefined) ?? []).join(', ');
+    case 'lines':
+      return ((value as string[] | undefined) ?? []).join('\n');
+    case 'verses':
+      return ((value as string[][] | undefined) ?? []).map((verse) => verse.join('\n')).join('\n\n');
+    case 'settings':
+      return Object.entries((value as Record<string, unknown> | undefined) ?? {})
+        .map(([name, set]) => `${name} = ${String(set)}`)
+        .join(', ');
+    case 'rows':
+      return ((value as Record<string, unknown>[] | undefined) ?? []).map((row) => ({
+        was: typeof row.id === 'string' ? { id: row.id } : {},
+        ...toForm(row, field.columns!),
+      }));
+    default:
+      return value === undefined || value === null ? '' : String(value);
+  }
+}
+
+function parse(value: unknown, field: EntryField): unknown {
+  const text = typeof value === 'string' ? value.trim() : '';
+  switch (field.as) {
+    case 'yes-no':
+      return value === true;
+    case 'choices':
+      return Array.isArray(value) ? value : [];
+    case 'keys':
+      return text
+        .split(',')
+        .map((part) => part.trim())
+        .filter(Boolean);
+    case 'triple':
+      return text.split(',').map(asQuantity);
+    case 'lines':
+      return typeof value === 'string' && value.trim() ? value.replace(/\n+$/, '').split('\n') : [];
+    case 'verses':
+      return text.split(/\n\s*\n/).map((verse) => verse.split('\n').map((line) => line.trim()));
+    case 'settings':
+      return Object.fromEntries(
+        text
+          .split(',')
+          .map((part) => part.split('=').map((word) => word.trim()))
+          .filter(([name]) => name)
+          .map(([name, set = '']) => [name, asQuantity(set)]),
+      );
+    case 'rows':
+      return ((value as (FormValues & { was?: Record<string, unknown> })[] | undefined) ?? []).map((row) =>
+        fromForm(row, field.columns!, row.was),
+      );
+    case 'number':
+      return text === '' ? undefined : Number(text.replace(',', '.'));
+    case 'quantity':
+      return asQuantity(text);
+    default:
+      return typeof value === 'string' ? value : '';
+  }
+}
+
+/** A number where it is one, otherwise the text as it stands (an expression, a choice). */
+function asQuantity(text: string): number | string {
+  const trimmed = text.trim();
+  return trimmed !== '' && Number.isFinite(Number(trimmed)) ? Number(trimmed) : trimmed;
+}
+
+function isEmpty(value: unknown): boolean {
+  return (
+    value === '' ||
+    (Array.isArray(value) && value.length === 0) ||
+    (typeof value === 'object' && value !== null && Object.keys(value).length === 0)
+  );
+}

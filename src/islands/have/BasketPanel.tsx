@@ -1,0 +1,62 @@
+import { useEffect, useState } from 'react';
+import type { Basket } from '../../core/materials/basket.ts';
+import { skillWords } from '../../messages/skills.ts';
+import type { HaveProps, HaveThing } from './haveTypes.ts';
+
+interface BasketPanelProps extends Pick<HaveProps, 'activities' | 'things'> {
+  readonly youngestMonths: number;
+}
+
+/** The three things that together open the most skills, found by a worker, and what each adds. */
+export function BasketPanel({ activities, things, youngestMonths }: BasketPanelProps) {
+  const basket = useBasket({ activities, things, youngestMonths });
+  const nameOf = (item: string) => things.find(({ key }) => key === item)?.many ?? item;
+  return (
+    <section aria-label="A basket of three">
+      <h2>A basket of three</h2>
+      <p className="small quiet">
+        Which three things, and no others, open the most skills for a child of {Math.floor(youngestMonths / 12)} or
+        more.
+      </p>
+      {basket === null ? (
+        <progress aria-label="Comparing every three things" />
+      ) : (
+        <div className="have-basket">
+          <p role="status">
+            <strong>{basket.skills.length} skills</strong> by {basket.activities.length} activities
+          </p>
+          <ol>
+            {basket.things.map(({ item, adds }) => (
+              <li key={item}>
+                <a href={`/shelf/thing/${item}`}>{nameOf(item)}</a>
+                <span className="block small quiet">
+                  {adds.length === 0 ? 'adds nothing new' : `adds ${adds.map(skillWords).join(', ')}`}
+                </span>
+              </li>
+            ))}
+          </ol>
+        </div>
+      )}
+    </section>
+  );
+}
+
+function useBasket({
+  activities,
+  things,
+  youngestMonths,
+}: {
+  activities: HaveProps['activities'];
+  things: readonly HaveThing[];
+  youngestMonths: number;
+}) {
+  const [basket, setBasket] = useState<Basket | null>(null);
+  useEffect(() => {
+    setBasket(null);
+    const worker = new Worker(new URL('../../workers/basket.ts', import.meta.url), { type: 'module' });
+    worker.onmessage = ({ data }: MessageEvent<Basket>) => setBasket(data);
+    worker.postMessage({ activities, things, youngestMonths });
+    return () => worker.terminate();
+  }, [activities, things, youngestMonths]);
+  return basket;
+}
