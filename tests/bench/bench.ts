@@ -11,6 +11,7 @@ import { findAsides } from '../../src/core/checks/asides.ts';
 import { fitHomes } from '../../src/core/homes/sessionReadiness.ts';
 import { chooseSwaps, type SwapsInput } from '../../src/core/materials/swaps.ts';
 import { SECRET, startServer, startTestDatabase } from '../support/app.ts';
+import { finding, termPlans } from './finding.ts';
 import { readBenchFixture } from './fixture.ts';
 
 /** Speed as ratios in one run: each figure stands beside the baseline it is measured against. */
@@ -19,6 +20,8 @@ const report = (name: string, text: string) => console.log(`${name.padEnd(34)} $
 if (!process.argv.includes('--core')) await guidesAgainstBareHttp();
 swapsAgainstBruteForce();
 benchRecomputation();
+finding(report);
+if (!process.argv.includes('--quick')) await termPlans(report);
 
 async function guidesAgainstBareHttp(): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), 'footstool-bench-'));

@@ -89,13 +89,17 @@ test('an author frames twelve weeks from nothing to a proposed, pinned and dated
   });
 
   await test.step('a session is dragged to another week with all it holds', async () => {
+    await week(page, 'week 2')
+      .getByRole('button', { name: /^Change Who is/ })
+      .click();
+    await page.setViewportSize({ width: 1280, height: 1800 });
     const handle = week(page, 'week 2').getByRole('button', { name: 'Move Who is on the wall?, 15 Apr', exact: true });
     const from = (await handle.boundingBox())!;
     const to = (await week(page, 'week 3').locator('.planned').boundingBox())!;
     await page.mouse.move(from.x + 10, from.y + 8);
     await page.mouse.down();
     await page.mouse.move(from.x + 12, from.y + 30, { steps: 4 });
-    await page.mouse.move(from.x + 12, to.y + to.height / 2 + 6, { steps: 12 });
+    await page.mouse.move(from.x + 12, to.y + to.height / 2, { steps: 12 });
     await page.mouse.up();
     await expect(week(page, 'week 3').locator('.planned-book')).toHaveText('Who is on the wall?');
     await expect(week(page, 'week 3').getByRole('link', { name: 'A portrait by lamp' })).toBeVisible();
@@ -215,7 +219,7 @@ for (const scheme of ['light', 'dark'] as const) {
     await page.getByRole('link', { name: 'Spring term' }).click();
     await benchIsReady(page);
     for (const panel of ['Days that are not as usual', 'The sequence', 'What to aim for'])
-      await page.getByText(panel).click();
+      await page.locator('summary', { hasText: panel }).click();
     await page
       .getByRole('button', { name: /^Change / })
       .first()

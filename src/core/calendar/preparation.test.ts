@@ -46,6 +46,7 @@ test('things are due by days, open days or hours, each with an id that stays the
       's1/hold 2027-03-22',
     ],
   );
+  assert.ok(due.every(({ at }) => at === '10:00'));
 });
 
 test('homes are reminded to keep what an earlier session made, and only when it was in the term', () => {

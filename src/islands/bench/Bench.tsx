@@ -39,7 +39,7 @@ export function Bench(props: BenchProps) {
     <div className="bench">
       <div className="bench-top">
         <SessionHead
-          {...{ session, keeping, mayWrite }}
+          {...{ session, keeping, isKept, mayWrite }}
           total={composed.tape.total}
           canUndo={bench.past.length > 0}
           canRedo={bench.future.length > 0}

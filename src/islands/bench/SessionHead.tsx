@@ -10,6 +10,7 @@ interface SessionHeadProps {
   readonly session: Session;
   readonly total: Tape['total'];
   readonly keeping: Keeping;
+  readonly isKept: boolean;
   readonly mayWrite: boolean;
   readonly canUndo: boolean;
   readonly canRedo: boolean;
@@ -24,6 +25,7 @@ export function SessionHead({
   session,
   total,
   keeping,
+  isKept,
   mayWrite,
   canUndo,
   canRedo,
@@ -60,7 +62,7 @@ export function SessionHead({
           {mayWrite && <WhenAndWho session={session} onDescribe={describe} />}
         </details>
         <span className="session-tools">
-          <KeptWord keeping={keeping} />
+          <KeptWord {...{ keeping, isKept }} />
           {mayWrite && (
             <>
               <button type="button" disabled={!canUndo} onClick={onUndo}>

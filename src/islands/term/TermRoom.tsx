@@ -1,4 +1,4 @@
-import { DndContext, closestCenter, type DragEndEvent } from '@dnd-kit/core';
+import { DndContext, closestCenter, pointerWithin, type CollisionDetection, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, rectSwappingStrategy } from '@dnd-kit/sortable';
 import { useMemo, useState } from 'react';
 import { pinConflicts, proposalInput } from '../../core/terms/proposal.ts';
@@ -19,6 +19,12 @@ import type { TermProps } from './termTypes.ts';
 import { useProposal } from './useProposal.ts';
 import { useTerm } from './useTerm.ts';
 import { WeekRowView, sessionName } from './WeekRowView.tsx';
+
+/** Where the pointer is; by keys, what is nearest. */
+const underPointer: CollisionDetection = (moving) => {
+  const hits = pointerWithin(moving);
+  return hits.length > 0 ? hits : closestCenter(moving);
+};
 
 /** The term: weeks as rows, what stands in them, the sequence beside the themes, and what they touch. */
 export function TermRoom(props: TermProps) {
@@ -72,7 +78,7 @@ export function TermRoom(props: TermProps) {
           {wanted.length} skills not touched yet
         </p>
         <span className="term-tools">
-          <KeptWord keeping={keeping} />
+          <KeptWord {...{ keeping, isKept }} />
           <button type="button" className="plain-button" disabled={room.past.length === 0} onClick={room.undo}>
             undo
           </button>
@@ -123,7 +129,7 @@ export function TermRoom(props: TermProps) {
         id="term"
         accessibility={movingWords(names)}
         sensors={sensors}
-        collisionDetection={closestCenter}
+        collisionDetection={underPointer}
         onDragEnd={onDragEnd}
       >
         <SortableContext items={Object.keys(names)} strategy={rectSwappingStrategy} disabled={!mayWrite}>

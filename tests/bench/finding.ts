@@ -1,0 +1,150 @@
+import { bestBasket } from '../../src/core/materials/basket.ts';
+import { doableNow, type HaveActivity } from '../../src/core/materials/whatWeHave.ts';
+import { seededChance } from '../../src/core/chance.ts';
+import { planTerm, scoreTerm, type TermPlanInput } from '../../src/core/terms/termPlan.ts';
+import { searchTerm } from '../../src/core/terms/termSearch.ts';
+import { linearSolver } from '../../src/solver/highs.ts';
+
+type Report = (name: string, text: string) => void;
+
+const THINGS = 300;
+const ACTIVITIES = 2000;
+const SKILLS = 35;
+
+/** A shelf of random activities, each with up to four needs of one to three things. */
+export function randomShelf(seed: number, activities = ACTIVITIES, things = THINGS) {
+  const chance = seededChance(seed);
+  const below = (count: number) => Math.floor(chance() * count);
+  const key = (index: number) => `thing-${index}`;
+  const list: HaveActivity[] = Array.from({ length: activities }, (_, index) => ({
+    key: `activity-${index}`,
+    title: `Activity ${index}`,
+    skills: Array.from({ length: 1 + below(3) }, () => `skill-${below(SKILLS)}`),
+    setupMinutes: below(5),
+    needs: Array.from({ length: below(5) }, (__, need) => ({
+      id: `n${need}`,
+      segment: `activity-${index}`,
+      qty: 1 + below(6),
+      use: 'lasting' as const,
+      options: Array.from({ length: 1 + below(3) }, (___, option) => ({
+        item: key(below(things)),
+        fit: 1 - option * 0.2,
+        minMonths: 0,
+      })),
+    })),
+  }));
+  return {
+    activities: list,
+    things: Array.from({ length: things }, (_, index) => ({ key: key(index), usualQty: 4 + below(10) })),
+  };
+}
+
+/** What can be done with half of 300 things out of 2,000 activities, and the best three things, against slow versions. */
+export function finding(report: Report): void {
+  const { activities, things } = randomShelf(11);
+  const stock = things.filter((_, index) => index % 2 === 0).map(({ key, usualQty }) => ({ item: key, qty: usualQty }));
+  const times = Array.from({ length: 15 }, () => timed(() => doableNow(activities, stock, 48))[0]).sort(
+    (a, b) => a - b,
+  );
+  const [slow, slowCount] = timed(() => doableSlowly(activities, stock));
+  const found = doableNow(activities, stock, 48).length;
+  if (found !== slowCount) throw new Error(`what we have: ${found} against ${slowCount} by the slow version`);
+  report(
+    'what we have, 2,000 and 300',
+    `median ${times[7]!.toFixed(1)} ms, slowest of 15 ${times[14]!.toFixed(1)} ms; every assignment of things tried: ${slow.toFixed(1)} ms (ratio ${(slow / times[7]!).toFixed(1)}), the same ${found}`,
+  );
+  const [quick, basket] = timed(() => bestBasket(activities, things, 48));
+  const small = randomShelf(12, 300, 40);
+  const [quickSmall, smallBasket] = timed(() => bestBasket(small.activities, small.things, 48));
+  const [slowSmall, most] = timed(() => basketSlowly(small));
+  if (most !== smallBasket.skills.length) throw new Error('the basket and the slow version disagree');
+  report(
+    'basket of three, 300 things',
+    `${quick.toFixed(0)} ms, ${basket.skills.length} skills; on 40 things ${(slowSmall / quickSmall).toFixed(0)} times as quick as trying every three one by one, with the same answer`,
+  );
+}
+
+/** Random terms at both sizes: seconds, and how far from the proved bound; the search alone beside it. */
+export async function termPlans(report: Report): Promise<void> {
+  const solve = await linearSolver({ seconds: 12, gap: 0 });
+  for (const [slots, activities] of [
+    [12, 40],
+    [36, 120],
+  ] as const) {
+    for (const seed of [1, 2, 3]) {
+      const input = randomTerm(seed, slots, activities);
+      const [alone, early] = timed(() => searchTerm(input, 1));
+      const [whole, plan] = timed(() => planTerm(input, solve));
+      if (!plan.ok) throw new Error('a random term did not fit');
+      const { score, bound } = plan.value;
+      report(
+        `term of ${slots} and ${activities}, ${seed}`,
+        `${(whole / 1000).toFixed(1)} s, ${score} of at most ${bound} (${(((bound - score) / bound) * 100).toFixed(2)} %); search alone ${(alone / 1000).toFixed(1)} s, ${early ? scoreTerm(input, early).score : 'nothing'}`,
+      );
+    }
+  }
+}
+
+function randomTerm(seed: number, slots: number, activities: number): TermPlanInput {
+  const chance = seededChance(seed * 977);
+  const below = (count: number) => Math.floor(chance() * count);
+  const themes = Array.from({ length: 8 }, (_, index) => `theme-${index}`);
+  const skills = Array.from({ length: 12 }, (_, index) => `skill-${index}`);
+  return {
+    slots: Array.from({ length: slots }, (_, index) => ({
+      id: `w${index}`,
+      minutes: 15 + 5 * below(4),
+      theme: themes[below(8)]!,
+      light: chance() < 0.2,
+    })),
+    activities: Array.from({ length: activities }, (_, index) => ({
+      id: `a${index}`,
+      skills: [...new Set(Array.from({ length: 1 + below(3) }, () => skills[below(12)]!))],
+      minutes: 4 + below(11),
+      effort: 1 + below(3),
+      themes: [...new Set(Array.from({ length: below(3) }, () => themes[below(8)]!))],
+      after: index > 0 && chance() < 0.15 ? [`a${below(index)}`] : [],
+    })),
+    targets: Object.fromEntries(skills.map((skill) => [skill, 1 + below(Math.max(2, slots / 3))])),
+    perSlot: [1, 3],
+    repeat: 2,
+    rest: 2,
+  };
+}
+
+function doableSlowly(activities: readonly HaveActivity[], stock: readonly { item: string; qty: number }[]): number {
+  const tryNeeds = (needs: HaveActivity['needs'], left: ReadonlyMap<string, number>): boolean => {
+    const [need, ...others] = needs;
+    if (!need) return true;
+    return need.options.some(({ item }) => {
+      const has = left.get(item) ?? 0;
+      return has >= need.qty && tryNeeds(others, new Map(left).set(item, has - need.qty));
+    });
+  };
+  const all = new Map(stock.map(({ item, qty }) => [item, qty]));
+  return activities.filter(({ needs }) => tryNeeds(needs, all)).length;
+}
+
+function basketSlowly({ activities, things }: ReturnType<typeof randomShelf>): number {
+  const usual = new Map(things.map(({ key, usualQty }) => [key, usualQty]));
+  const opens = ({ needs }: HaveActivity, basket: readonly string[]) =>
+    needs.length > 0 &&
+    needs.every(({ qty, options }) => options.some(({ item }) => basket.includes(item) && usual.get(item)! >= qty));
+  let most = 0;
+  for (let one = 0; one < things.length; one++)
+    for (let two = one + 1; two < things.length; two++)
+      for (let three = two + 1; three < things.length; three++) {
+        const basket = [one, two, three].map((index) => things[index]!.key);
+        const skills = new Set(
+          activities.filter((activity) => opens(activity, basket)).flatMap((activity) => activity.skills),
+        );
+        most = Math.max(most, skills.size);
+      }
+  return most;
+}
+
+function timed<Value>(work: () => Value): [ms: number, value: Value] {
+  const began = performance.now();
+  const value = work();
+  return [performance.now() - began, value];
+}
