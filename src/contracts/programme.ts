@@ -1,4 +1,7 @@
-import { array, number, object, string, type InferType } from 'yup';
+import { array, boolean, number, object, string, type InferType } from 'yup';
+import { isCalendarDate } from '../core/calendar/dates.ts';
+import { CURRENCIES, USUAL_SETTINGS, type CurrencyName } from '../core/makers/maker.ts';
+import { PAPERS, type Paper } from '../core/page/paper.ts';
 
 const pace = () => array().of(number().required().min(0)).length(3).required();
 
@@ -9,9 +12,59 @@ export const programmeSettings = object({
   closed: array().of(string().required()).required().default([]),
   calibrationWeight: number().required().min(0).max(100).default(4),
   sendWorkingDays: number().integer().required().min(0).max(30).default(2),
+  numbers: object({
+    zeroEarly: boolean().required(),
+    stage: string()
+      .required()
+      .oneOf(['objects', 'pictures', 'signs'] as const),
+    pastTen: boolean().required(),
+    playOnly: boolean().required(),
+    isLeftHanded: boolean().required(),
+    currency: string()
+      .required()
+      .oneOf(Object.keys(CURRENCIES) as CurrencyName[]),
+  })
+    .required()
+    .default({ ...USUAL_SETTINGS }),
+  paper: string()
+    .required()
+    .oneOf(Object.keys(PAPERS) as Paper[])
+    .default('a4'),
   pace: object({ wordsPerMinute: pace(), pageSeconds: pace(), pauseSeconds: pace() })
     .required()
     .default({ wordsPerMinute: [140, 120, 95], pageSeconds: [2, 3, 5], pauseSeconds: [6, 12, 25] }),
 });
 
 export type ProgrammeSettings = InferType<typeof programmeSettings>;
+
+/** The settings that an owner changes in the programme's room; the others keep their defaults. */
+export const programmeForm = object({
+  weekend: array().of(number().required().integer().min(1).max(7)).required().max(6, 'must leave a day to work on'),
+  closed: array()
+    .of(
+      string()
+        .required()
+        .test(
+          'day',
+          ({ value }) => `“${value}” is not a day that exists (YYYY-MM-DD)`,
+          (text) => isCalendarDate(text ?? ''),
+        ),
+    )
+    .required()
+    .max(200),
+  seatedMinutesPerYear: number().typeError('must be a number').required().min(1).max(10),
+  sendWorkingDays: number().typeError('must be a number').required().integer().min(0).max(30),
+  zeroEarly: boolean().required(),
+  stage: string()
+    .required()
+    .oneOf(['objects', 'pictures', 'signs'] as const),
+  pastTen: boolean().required(),
+  playOnly: boolean().required(),
+  isLeftHanded: boolean().required(),
+  currency: string()
+    .required()
+    .oneOf(Object.keys(CURRENCIES) as CurrencyName[]),
+  paper: string()
+    .required()
+    .oneOf(Object.keys(PAPERS) as Paper[]),
+});

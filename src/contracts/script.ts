@@ -1,4 +1,5 @@
-import { array, lazy, mixed, number, object, string, type ObjectShape, type Schema } from 'yup';
+import { CURRENCIES, type CurrencyName } from '../core/makers/maker.ts';
+import { array, boolean, lazy, mixed, number, object, string, type ObjectShape, type Schema } from 'yup';
 import { CAUTION_RULES } from '../core/cautions/cautions.ts';
 import { LEVELS, LINE_KINDS, POSTURES, SEGMENT_KINDS, type Quantity, type Segment } from '../core/script/session.ts';
 import { isCalendarDate, isTimeOfDay } from '../core/calendar/dates.ts';
@@ -115,6 +116,21 @@ const need = exactly({
 
 const level = () => exactly({ text: someWords(600), dials: dialSettings() }).default(undefined);
 
+/** How a programme works with numbers. */
+export const makerSettings = () =>
+  exactly({
+    zeroEarly: boolean().required(),
+    stage: string()
+      .required()
+      .oneOf(['objects', 'pictures', 'signs'] as const),
+    pastTen: boolean().required(),
+    playOnly: boolean().required(),
+    isLeftHanded: boolean().required(),
+    currency: string()
+      .required()
+      .oneOf(Object.keys(CURRENCIES) as CurrencyName[]),
+  }).required();
+
 const ahead = exactly({
   who: string()
     .required()
@@ -164,6 +180,11 @@ const segment = exactly({
   from: string().max(80),
   level: string().required().oneOf(LEVELS),
   rightDials: dialSettings(),
+  made: exactly({
+    maker: string().required().max(40),
+    values: dialSettings(),
+    settings: makerSettings(),
+  }).default(undefined),
 });
 
 /** What the bench keeps: the whole session as a value, and the revision it was made from. */

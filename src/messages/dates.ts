@@ -33,3 +33,13 @@ export function leadWords(lead: {
   if (days === 0) return 'on the day';
   return days === 1 ? 'the day before' : `${days} days before`;
 }
+
+/** A moment in words, by the clock of the machine that shows it: "8 March, 09:00". */
+export function momentInWords(moment: string): string {
+  return new Intl.DateTimeFormat('en-GB', {
+    day: 'numeric',
+    month: 'long',
+    hour: '2-digit',
+    minute: '2-digit',
+  }).format(new Date(moment));
+}

@@ -1,3 +1,4 @@
+import { describeMakerProblem } from './makers.ts';
 import type { EditProblem } from '../core/script/edit.ts';
 import type { ScriptFault } from '../core/script/checkScript.ts';
 import { describeExpressionProblem, describeTemplateProblem } from './expressions.ts';
@@ -5,6 +6,8 @@ import { describeExpressionProblem, describeTemplateProblem } from './expression
 /** Why an edit was refused, as a sentence. */
 export function describeEditProblem(problem: EditProblem): string {
   switch (problem.code) {
+    case 'maker-refuses':
+      return `${problem.segment}: ${describeMakerProblem(problem.problem)}`;
     case 'no-such-part':
       return 'That part is not in the session any more.';
     case 'dial-out-of-range':

@@ -44,6 +44,7 @@ export function dueItems({ sessions, today, weekend, closed, daysAhead }: DueInp
         stage,
         title,
         on,
+        at,
         mayMove,
         what: whats.get(task)!,
       }));

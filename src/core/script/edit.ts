@@ -1,3 +1,5 @@
+import type { MakerProblem } from '../makers/maker.ts';
+import { remakeSegment } from '../makers/madeSegment.ts';
 import { bad, good, type Outcome } from '../outcome.ts';
 import {
   isNumberDial,
@@ -43,6 +45,7 @@ export type Edit =
   | { readonly do: 'accept'; readonly aside: string };
 
 export type EditProblem =
+  | { readonly code: 'maker-refuses'; readonly segment: string; readonly problem: MakerProblem }
   | { readonly code: 'no-such-part'; readonly part: string }
   | {
       readonly code: 'dial-out-of-range';
@@ -115,9 +118,9 @@ type SegmentEdit = Exclude<
 function editSegment(segment: Segment, edit: SegmentEdit): Outcome<Segment, EditProblem> {
   switch (edit.do) {
     case 'turn-dial':
-      return turnDials(segment, { [edit.dial]: edit.value });
+      return remade(turnDials(segment, { [edit.dial]: edit.value }));
     case 'choose-level':
-      return chooseLevel(segment, edit.level);
+      return segment.made ? remade(good({ ...segment, level: edit.level })) : chooseLevel(segment, edit.level);
     case 'time-segment':
       return good({ ...segment, minutes: { ...segment.minutes, [edit.part]: edit.minutes } });
     case 'add-line':
@@ -191,4 +194,11 @@ function moveWithin<Part extends { readonly id: string }>(
   if (!part) return bad({ code: 'no-such-part', part: id });
   const others = parts.filter((candidate) => candidate !== part);
   return good(others.toSpliced(Math.max(0, Math.min(to, others.length)), 0, part));
+}
+
+/** What a number maker wrote is written anew for the dials as they now stand. */
+function remade(turned: Outcome<Segment, EditProblem>): Outcome<Segment, EditProblem> {
+  if (!turned.ok || !turned.value.made) return turned;
+  const answer = remakeSegment(turned.value);
+  return answer.ok ? answer : bad({ code: 'maker-refuses', segment: turned.value.title, problem: answer.problem });
 }

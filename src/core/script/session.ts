@@ -1,3 +1,5 @@
+import type { MadeFrom } from '../makers/maker.ts';
+
 /** A line is one instruction to the adult. */
 export const LINE_KINDS = ['do', 'say', 'ask', 'notice', 'if', 'sing', 'read'] as const;
 export type LineKind = (typeof LINE_KINDS)[number];
@@ -120,6 +122,8 @@ export interface Segment extends ActivityBody {
   readonly level: LevelName;
   /** What the dials said at "just right", so that one can come back from easier or harder. */
   readonly rightDials: Readonly<Record<string, number | string>>;
+  /** What a number maker wrote it from: its lines and needs are made anew when a dial turns. */
+  readonly made?: MadeFrom | undefined;
 }
 
 /** A session as a value: everything a guide is made from. */

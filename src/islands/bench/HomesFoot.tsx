@@ -60,6 +60,9 @@ export function HomesFoot({ id, session, composed, fits, readiness, things, mayW
               : 'nothing to prepare'}
           </span>
         </div>
+        <a className="btn btn-quiet btn-sm" href={`/bench/${id}/print`}>
+          Print tray
+        </a>
         {mayWrite &&
           (canSend ? (
             <a className="btn btn-primary" href={`/bench/${id}/send`}>

@@ -6,6 +6,7 @@ import type { ComposedSegment } from '../../core/script/composition.ts';
 import type { Edit } from '../../core/script/edit.ts';
 import { LEVELS, type LevelName, type ThingsByKey } from '../../core/script/session.ts';
 import { reportSpread, spreadOf } from '../../core/time/minutes.ts';
+import { DialChip } from './DialChip.tsx';
 import { AsideNote } from './AsideNote.tsx';
 import { LineRow } from './LineRow.tsx';
 import { movingWords } from '../moving/movingWords.ts';
@@ -58,6 +59,20 @@ export function SegmentSheet({ part, position, count, asides, things, mayWrite, 
             segment={segment}
             onChoose={(level) => onEdit({ do: 'choose-level', segment: segment.id, level })}
           />
+        )}
+        {segment.made && (
+          <span className="segment-facts">
+            {segment.dials.map((dial) => (
+              <span key={dial.name} className="made-dial">
+                {dial.label}{' '}
+                <DialChip
+                  dial={dial}
+                  mayWrite={mayWrite}
+                  onTurn={(value) => onEdit({ do: 'turn-dial', segment: segment.id, dial: dial.name, value })}
+                />{' '}
+              </span>
+            ))}
+          </span>
         )}
         <span className="segment-facts">{factsOf(part)}</span>
         {mayWrite && (

@@ -199,3 +199,15 @@ export class CalendarFeedRow extends Model {
   declare createdAt: Date;
   declare revokedAt: Date | null;
 }
+
+export class PrintJobRow extends Model {
+  declare id: string;
+  declare programmeId: string;
+  declare sessionId: string | null;
+  declare title: string;
+  declare state: 'waiting' | 'done' | 'failed';
+  declare pages: number;
+  declare bytes: number;
+  declare createdAt: Date;
+  declare createdBy: string | null;
+}

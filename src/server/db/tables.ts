@@ -20,6 +20,7 @@ import {
   ReservationRow,
   SwapRulingRow,
   CalendarFeedRow,
+  PrintJobRow,
 } from './models.ts';
 
 // Sequelize writes into the objects that describe columns, so each column gets its own.
@@ -203,6 +204,17 @@ export function tables(): Sequelize {
     tokenHash: text(),
     createdAt: moment(),
     revokedAt: maybe(DataTypes.DATE),
+  });
+  define(PrintJobRow, 'print_jobs', {
+    id: uuidKey(),
+    programmeId: uuid(),
+    sessionId: maybe(DataTypes.UUID),
+    title: text(),
+    state: text(),
+    pages: whole(),
+    bytes: whole(),
+    createdAt: moment(),
+    createdBy: maybe(DataTypes.UUID),
   });
   MembershipRow.belongsTo(ProgrammeRow, { as: 'programme', foreignKey: 'programmeId' });
   SignInRow.belongsTo(UserRow, { as: 'user', foreignKey: 'userId' });

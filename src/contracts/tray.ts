@@ -1,0 +1,10 @@
+import { string } from 'yup';
+import { TRAY_FOR, TRAY_VERSIONS } from '../core/print/tray.ts';
+import { exactly } from './script.ts';
+
+/** What is printed of a session's tray. */
+export const trayForm = exactly({
+  for: string().required().oneOf(TRAY_FOR),
+  version: string().required().oneOf(TRAY_VERSIONS),
+  home: string().uuid(),
+});

@@ -1,0 +1,98 @@
+import { good } from '../outcome.ts';
+import { type Drawing, type Shape } from '../page/drawing.ts';
+import { numberOf, type Maker } from './maker.ts';
+import { count } from './words.ts';
+
+/** A balance made from a coat hanger, with things weighed in counters. */
+export const balanceMaker: Maker = {
+  id: 'balance',
+  title: 'Balance',
+  about: 'Two bags on a hanger: what is heavier, and how many counters make it level.',
+  skills: ['compare'],
+  dials: [
+    { kind: 'number', name: 'left', label: 'weight on the left, in counters', min: 0, max: 40, value: 12 },
+    { kind: 'number', name: 'right', label: 'weight on the right', min: 0, max: 40, value: 7 },
+    { kind: 'number', name: 'guess', label: 'the guess: so many more', min: 0, max: 40, value: 4 },
+  ],
+  make(values) {
+    const left = numberOf(values, 'left');
+    const right = numberOf(values, 'right');
+    const guess = numberOf(values, 'guess');
+    const difference = Math.abs(left - right);
+    const lower = left === right ? 'neither' : left > right ? 'the left' : 'the right';
+    const tilt = Math.max(-12, Math.min(12, left - right));
+    const picture: Drawing = {
+      width: 120,
+      height: 66,
+      shapes: [
+        { kind: 'line', x1: 60, y1: 4, x2: 60, y2: 12, stroke: 'ink', width: 1 },
+        { kind: 'line', x1: 16, y1: 12 + tilt, x2: 104, y2: 12 - tilt, stroke: 'ink', width: 1.4 },
+        ...bag(16, 12 + tilt, left),
+        ...bag(104, 12 - tilt, right),
+      ],
+    };
+    const body = [
+      { kind: 'do' as const, text: 'Hang a coat hanger on a door handle with a bag on each end.' },
+      {
+        kind: 'ask' as const,
+        text: '“Which side will go down?”',
+        answer: lower === 'neither' ? 'neither: it stays level' : `${lower} one: the lower side is heavier`,
+      },
+      {
+        kind: 'ask' as const,
+        text: '“How many more to make it level?”',
+        answer:
+          difference === 0
+            ? 'none'
+            : `${difference}${guess === difference ? ', as you guessed' : `; the guess of ${guess} was ${Math.abs(guess - difference)} away`}`,
+      },
+      { kind: 'if' as const, text: 'The hanger slips: tape it to the handle.' },
+    ];
+    return good({
+      facts: [
+        difference === 0
+          ? `${left} and ${right}: level.`
+          : `${lower === 'the left' ? 'Left' : 'Right'} is heavier by ${difference}.`,
+      ],
+      picture,
+      lines: {
+        easier: [
+          { kind: 'do', text: 'Put a full cup into one bag and a feather into the other.' },
+          { kind: 'ask', text: '“Which is heavier?”', answer: 'the lower one' },
+        ],
+        right: body,
+        harder: [
+          ...body,
+          { kind: 'ask', text: '“What weighs the same as the left bag?”', answer: `${count(left, 'counter')}` },
+        ],
+      },
+      materials: [
+        { item: 'coat-hanger', qty: 1, use: 'lasting', swaps: [] },
+        {
+          item: 'carrier-bag',
+          qty: 2,
+          use: 'lasting',
+          swaps: [{ item: 'sock', fit: 0.8, why: 'tied on with a knot' }],
+        },
+        {
+          item: 'building-block',
+          qty: Math.max(1, Math.max(left, right)),
+          use: 'lasting',
+          swaps: [{ item: 'spoon', fit: 0.5, why: 'all alike, but heavy' }],
+        },
+      ],
+      actions: ['bags'],
+      printable: { title: 'Balance', cards: [], sheets: [] },
+      key: [`difference ${difference}`],
+    });
+  },
+};
+
+function bag(x: number, y: number, weight: number): Shape[] {
+  return [
+    { kind: 'line', x1: x, y1: y, x2: x - 8, y2: y + 18, stroke: 'soft', width: 0.5 },
+    { kind: 'line', x1: x, y1: y, x2: x + 8, y2: y + 18, stroke: 'soft', width: 0.5 },
+    { kind: 'rect', x: x - 12, y: y + 18, w: 24, h: 20, radius: 4, fill: 'pale', stroke: 'ink', width: 0.5 },
+    { kind: 'text', x, y: y + 32, size: 10, text: String(weight), align: 'middle' },
+  ];
+}

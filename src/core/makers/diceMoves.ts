@@ -1,0 +1,123 @@
+import { seededChance } from '../chance.ts';
+import { good } from '../outcome.ts';
+import { inColumn, inGrid, inRow, type Drawing } from '../page/drawing.ts';
+import { dotFace } from '../page/pieces.ts';
+import { numberOf, type Maker } from './maker.ts';
+import { count } from './words.ts';
+
+const MOVES = [
+  'hops',
+  'claps',
+  'turns',
+  'giant steps',
+  'frog jumps',
+  'stamps',
+  'tiptoe steps',
+  'knee taps',
+  'star jumps',
+  'elephant steps',
+  'finger snaps',
+  'sideways steps',
+];
+
+/** Dice and movements: throw, and do so many. */
+export const diceMovesMaker: Maker = {
+  id: 'dice-moves',
+  title: 'Dice moves',
+  about: 'A throw says how many, a list says what; with two dice it goes past ten.',
+  skills: ['see-how-many', 'movement'],
+  dials: [
+    { kind: 'number', name: 'dice', label: 'dice', min: 1, max: 2, value: 1 },
+    { kind: 'number', name: 'moves', label: 'moves', min: 3, max: 12, value: 6 },
+    { kind: 'number', name: 'shuffle', label: 'shuffle', min: 1, max: 99, value: 7 },
+  ],
+  make(values, settings) {
+    const dice = numberOf(values, 'dice');
+    const chance = seededChance(numberOf(values, 'shuffle'));
+    const moves = shuffled(MOVES, chance).slice(0, numberOf(values, 'moves'));
+    const throws = moves.map(() => Array.from({ length: dice }, () => 1 + Math.floor(chance() * 6)));
+    const most = dice * 6;
+    const row = (index: number): Drawing =>
+      inRow(
+        [
+          ...throws[index]!.map((face) => ({
+            ...dotFace(face, 14),
+            shapes: [
+              {
+                kind: 'rect' as const,
+                x: 0.5,
+                y: 0.5,
+                w: 13,
+                h: 13,
+                radius: 2,
+                stroke: 'ink' as const,
+                width: 0.4,
+                fill: 'white' as const,
+              },
+              ...dotFace(face, 14).shapes,
+            ],
+          })),
+          { width: 60, height: 14, shapes: [{ kind: 'text', x: 2, y: 10, size: 7, text: moves[index]! }] },
+        ],
+        3,
+      );
+    const first = throws[0]!.reduce((sum, face) => sum + face, 0);
+    const body = [
+      { kind: 'do' as const, text: 'Clear the floor, socks off. One throws, all do it.' },
+      { kind: 'say' as const, text: `“${first} ${moves[0]}!”` },
+      { kind: 'ask' as const, text: '“How many dots? Do you see it without counting?”', answer: `${dice} to ${most}` },
+      { kind: 'notice' as const, text: 'Do they stop at the number, or when it stops being fun? Both are fine.' },
+    ];
+    return good({
+      facts: [
+        `${count(moves.length, 'move')}; a throw gives ${dice} to ${most}.`,
+        ...(dice === 1 && settings.pastTen ? ['With two dice it goes past ten.'] : []),
+      ],
+      picture: inGrid(
+        moves.map((_, index) => row(index)),
+        2,
+        4,
+      ),
+      lines: {
+        easier: [{ kind: 'do', text: 'Use only the faces one to three: throw again for more.' }, ...body.slice(0, 2)],
+        right: body,
+        harder: [
+          ...body,
+          {
+            kind: 'say',
+            text: dice === 2 ? '“Start from the larger die and count on.”' : '“One more than the die says.”',
+          },
+        ],
+      },
+      materials: [
+        {
+          item: 'die',
+          qty: dice,
+          use: 'lasting',
+          swaps: [{ item: 'paper', fit: 0.7, why: 'cards with dots, drawn from a hat' }],
+        },
+      ],
+      actions: ['movement'],
+      printable: {
+        title: 'Dice moves',
+        cards: [],
+        sheets: [
+          inColumn(
+            moves.map((_, index) => row(index)),
+            5,
+          ),
+        ],
+      },
+      key: moves.map((move, index) => `${throws[index]!.reduce((sum, face) => sum + face, 0)} ${move}`),
+    });
+  },
+};
+
+function shuffled<Item>(items: readonly Item[], chance: () => number): Item[] {
+  const list = [...items];
+  for (let last = list.length - 1; last > 0; last--) {
+    const other = Math.floor(chance() * (last + 1));
+    [list[last], list[other]] = [list[other]!, list[last]!];
+  }
+  return list;
+}

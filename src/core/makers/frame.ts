@@ -1,0 +1,99 @@
+import { good } from '../outcome.ts';
+import { inRow, type Drawing } from '../page/drawing.ts';
+import { tenFrame } from '../page/pieces.ts';
+import { numberOf, refuse, type Maker } from './maker.ts';
+import { count } from './words.ts';
+import { COUNTERS } from './swaps.ts';
+
+/** Frames of five or ten, one or two of them, or a tray with other places. */
+export const frameMaker: Maker = {
+  id: 'frame',
+  title: 'Five and ten frames',
+  about: 'Places in fives, so that a number is seen as so many and so many more to go.',
+  skills: ['see-how-many', 'parts-whole'],
+  dials: [
+    { kind: 'choice', name: 'frame', label: 'frame', choices: ['five', 'ten', 'two tens'], value: 'ten' },
+    { kind: 'number', name: 'first', label: 'in the first colour', min: 0, max: 20, value: 6 },
+    { kind: 'number', name: 'second', label: 'in the second colour', min: 0, max: 20, value: 0 },
+    { kind: 'number', name: 'tray', label: 'places of the tray at home', min: 5, max: 30, value: 12 },
+  ],
+  make(values, settings) {
+    const places = values.frame === 'five' ? 5 : values.frame === 'ten' ? 10 : 20;
+    const first = numberOf(values, 'first');
+    const second = numberOf(values, 'second');
+    const total = first + second;
+    if (total > places)
+      return refuse(
+        `${total} counters do not go into ${places} places; choose fewer or ${places < 20 ? 'a larger frame' : 'two numbers that make at most 20'}`,
+      );
+    const tray = numberOf(values, 'tray');
+    const cover = tray - places;
+    const draw = (inFirst: number, inSecond: number): Drawing =>
+      places <= 10
+        ? tenFrame(places, inFirst, { second: inSecond })
+        : inRow(
+            [
+              tenFrame(10, Math.min(10, inFirst), { second: Math.min(10 - Math.min(10, inFirst), inSecond) }),
+              tenFrame(10, Math.max(0, inFirst - 10), {
+                second: Math.max(0, inFirst + inSecond - 10) - Math.max(0, inFirst - 10),
+              }),
+            ],
+            8,
+          );
+    const left = places - total;
+    const body = [
+      {
+        kind: 'do' as const,
+        text: `Lay a frame of ${places} places. Put ${count(first, 'counter')} in, filling the rows from the ${settings.isLeftHanded ? 'right' : 'left'}${second > 0 ? `, then ${second} of another colour` : ''}.`,
+      },
+      {
+        kind: 'ask' as const,
+        text: '“How many do you see?”',
+        answer: second > 0 ? `${first} and ${second}: ${total}` : String(total),
+      },
+      { kind: 'ask' as const, text: '“How many places are empty?”', answer: String(left) },
+      { kind: 'if' as const, text: 'They count every dot: ask about the full row only, then about the rest.' },
+    ];
+    return good({
+      facts: [
+        `${left === 0 ? 'The frame is full.' : `${left} more make ${places}.`}`,
+        ...(cover > 0
+          ? [`A tray with ${tray} places: cover ${cover}.`]
+          : cover < 0
+            ? [`A tray with ${tray} places is too small by ${-cover}; use two, or draw a frame.`]
+            : []),
+        ...(total === 0 && !settings.zeroEarly
+          ? ['This programme brings zero late: show the empty frame once others are known.']
+          : []),
+      ],
+      picture: draw(first, second),
+      lines: {
+        easier: [
+          { kind: 'do', text: 'Fill only the first row, with up to five.' },
+          { kind: 'ask', text: '“How many?”', answer: String(Math.min(5, total)) },
+        ],
+        right: body,
+        harder: [
+          { kind: 'do', text: `Show the frame with ${total} and cover it as your child says “now”.` },
+          { kind: 'ask', text: '“What did you see?”', answer: `${total}${total > 5 ? `: five and ${total - 5}` : ''}` },
+          { kind: 'ask', text: `“And how many to ${places}?”`, answer: String(left) },
+        ],
+      },
+      materials: [
+        { item: 'bottle-lid', qty: Math.max(1, total), use: 'lasting', swaps: COUNTERS },
+        {
+          item: places > 5 ? 'egg-carton' : 'paper',
+          qty: places > 10 ? 2 : 1,
+          use: 'lasting',
+          swaps: [
+            { item: 'paper', fit: 0.8, why: 'a frame is drawn in a minute' },
+            ...(cover > 0 ? [{ item: 'muffin-tray', fit: 0.8, why: `${tray} hollows: cover ${cover}` }] : []),
+          ],
+        },
+      ],
+      actions: [],
+      printable: { title: 'Frames', cards: [], sheets: [draw(0, 0), draw(first, second)] },
+      key: [`${first}${second ? ` and ${second}` : ''}: ${total}; ${left} to ${places}`],
+    });
+  },
+};

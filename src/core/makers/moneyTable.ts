@@ -1,0 +1,218 @@
+import { giveChange, sortPrices } from '../numbers/change.ts';
+import { payingWays, type Coins } from '../numbers/coins.ts';
+import { bad, good, type Outcome } from '../outcome.ts';
+import { inColumn, inRow, type Drawing } from '../page/drawing.ts';
+import { fittingSize } from '../page/text.ts';
+import { readNumbers, refuse, type MadeLine, type Maker, type MakerProblem } from './maker.ts';
+import { listWords, moneyWriter } from './words.ts';
+
+const MOST_COINS = 60;
+const MOST_PRICES = 12;
+const HIGHEST = 500;
+
+/** A coin, larger where it is worth more, its worth in the middle. */
+function coin(worth: number, words: string): Drawing {
+  const r = 9 + Math.min(5, Math.log2(worth + 1));
+  const size = fittingSize(words, r * 1.6, 7);
+  return {
+    width: 30,
+    height: 30,
+    shapes: [
+      { kind: 'circle', x: 15, y: 15, r, fill: 'pale', stroke: 'ink', width: 0.6 },
+      { kind: 'circle', x: 15, y: 15, r: r - 1.6, stroke: 'soft', width: 0.3 },
+      { kind: 'text', x: 15, y: 15 + size * 0.36, size, text: words, align: 'middle' },
+    ],
+  };
+}
+
+/** A purse as counts of coins, from a list such as "1 2 2 5". */
+function readPurse(text: string, dial: string): Outcome<Coins, MakerProblem> {
+  const numbers = readNumbers(text, { dial, least: 1, most: HIGHEST, count: MOST_COINS });
+  if (!numbers.ok) return numbers;
+  const coins: Record<string, number> = {};
+  for (const worth of numbers.value) coins[worth] = (coins[worth] ?? 0) + 1;
+  return good(coins);
+}
+
+/** A purse, a till and prices: what can be paid, in which ways, and the change. */
+export const moneyTableMaker: Maker = {
+  id: 'money-table',
+  title: 'Money table',
+  about: 'A purse, a till and price cards that come out: paid exactly, or with change that is there.',
+  skills: ['coins'],
+  dials: [
+    {
+      kind: 'list',
+      name: 'purse',
+      label: 'coins in the purse',
+      hint: 'their worth in the smallest unit, such as 1 1 2 5 10',
+      value: '1 1 2 2 5 10',
+    },
+    { kind: 'list', name: 'till', label: 'coins in the till', hint: 'for change', value: '1 1 2 5' },
+    { kind: 'list', name: 'prices', label: 'prices', hint: 'in the smallest unit', value: '3 6 8 14' },
+    {
+      kind: 'choice',
+      name: 'change',
+      label: 'prices that need change',
+      choices: ['allowed', 'not yet'],
+      value: 'allowed',
+    },
+  ],
+  make(values, settings) {
+    const purse = readPurse(String(values.purse), 'coins in the purse');
+    const till = readPurse(String(values.till), 'coins in the till');
+    const prices = readNumbers(String(values.prices), { dial: 'prices', least: 1, most: HIGHEST, count: MOST_PRICES });
+    if (!purse.ok) return purse;
+    if (!till.ok) return till;
+    if (!prices.ok) return prices;
+    if (prices.value.length === 0) return bad({ code: 'list', dial: 'prices', reason: 'needs at least one price' });
+    const total = Object.entries(purse.value).reduce((sum, [worth, number]) => sum + Number(worth) * number, 0);
+    const write = moneyWriter([...prices.value, ...Object.keys(purse.value).map(Number)], settings.currency);
+    const { exact, withChange, stuck } = sortPrices(prices.value, purse.value, till.value);
+    if (stuck.length > 0)
+      return refuse(
+        stuck.some((price) => price > total)
+          ? `no price over ${write(total)} can be paid from this purse, so ${listWords(stuck.filter((price) => price > total).map(write))} must go`
+          : `${listWords(stuck.map(write))} cannot be paid exactly, and the till cannot give the change`,
+      );
+    if (values.change === 'not yet' && withChange.length > 0)
+      return refuse(`${listWords(withChange.map(write))} can only be paid with change, and that is not wanted yet`);
+    const ways = [...new Set(prices.value)].map((price) => ({ price, ...payingWays(purse.value, price, 6) }));
+    const change = withChange.map((price) => {
+      const tender = leastTender(purse.value, price, till.value);
+      return { price, tender, ...giveChange(price, tender, till.value) };
+    });
+    const first = ways.find(({ price }) => exact.includes(price));
+    const hops = change[0];
+    const changeLines: MadeLine[] = hops
+      ? [
+          { kind: 'say', text: `“It costs ${write(hops.price)}, and I give you ${write(hops.tender)}.”` },
+          {
+            kind: 'ask',
+            text: '“How much comes back? Count up with me.”',
+            answer: `${hops.hops.map(([from, to]) => `${write(from)} to ${write(to)}`).join(', ')}: ${write(hops.change)}`,
+          },
+        ]
+      : [];
+    const body: MadeLine[] = [
+      {
+        kind: 'do',
+        text: `Put ${listWords(coinWords(purse.value, write))} into the purse, and price cards on things in the room.`,
+      },
+      ...(first
+        ? [
+            {
+              kind: 'ask' as const,
+              text: `“Can you pay ${write(first.price)} exactly?”`,
+              answer: `with the fewest coins: ${listWords(first.fewest!.map(write))}`,
+            },
+            {
+              kind: 'ask' as const,
+              text: '“Is there another way?”',
+              answer: first.ways === 1 ? 'no, only this one' : `yes, ${String(first.ways)} ways in all`,
+            },
+          ]
+        : []),
+      ...changeLines,
+    ];
+    const coinsOf = (coins: Coins) =>
+      Object.entries(coins).flatMap(([worth, number]) =>
+        Array.from({ length: number }, () => coin(Number(worth), write(Number(worth)))),
+      );
+    return good({
+      facts: [
+        `The purse holds ${write(total)}.`,
+        ...ways.map(
+          ({ price, ways: number, fewest }) =>
+            `${write(price)}: ${
+              fewest
+                ? `${String(number)} ${number === 1 ? 'way' : 'ways'}, fewest ${fewest.map(write).join(' + ')}`
+                : `only with change, ${
+                    change
+                      .find((entry) => entry.price === price)
+                      ?.coins?.map(write)
+                      .join(' + ') ?? ''
+                  } back`
+            }.`,
+        ),
+      ],
+      picture: inColumn(
+        [
+          inRow(coinsOf(purse.value).slice(0, 14), 1),
+          inRow(
+            prices.value.map((price) => priceCard(write(price))),
+            4,
+          ),
+        ],
+        5,
+      ),
+      lines: {
+        easier: [
+          { kind: 'do', text: 'Use coins of one unit only, and prices to five.' },
+          {
+            kind: 'ask',
+            text: `“Give me ${write(Math.min(5, prices.value[0]!))}.”`,
+            answer: 'one coin after the other, counted aloud',
+          },
+        ],
+        right: body,
+        harder: [
+          ...body,
+          ...(first
+            ? [
+                {
+                  kind: 'ask' as const,
+                  text: `“Pay ${write(first.price)} with as few coins as you can.”`,
+                  answer: listWords(first.fewest!.map(write)),
+                },
+              ]
+            : []),
+        ],
+      },
+      materials: [
+        {
+          item: 'coin',
+          qty: Object.values(purse.value).reduce((sum, number) => sum + number, 0),
+          use: 'lasting',
+          swaps: [{ item: 'bottle-lid', fit: 0.6, why: 'with the worth written on' }],
+        },
+        {
+          item: 'sticky-note',
+          qty: prices.value.length,
+          use: 'used-up',
+          swaps: [{ item: 'paper', fit: 0.9, why: 'folded to stand' }],
+        },
+      ],
+      actions: ['handled'],
+      printable: { title: 'Price cards', cards: prices.value.map((price) => priceCard(write(price))), sheets: [] },
+      key: ways.map(
+        ({ price, list }) =>
+          `${write(price)}: ${list.length > 0 ? list.map((handful) => handful.map(write).join(' + ')).join(' or ') : 'with change only'}`,
+      ),
+    });
+  },
+};
+
+function priceCard(words: string): Drawing {
+  const size = fittingSize(words, 48, 20);
+  return {
+    width: 60,
+    height: 40,
+    shapes: [
+      { kind: 'rect', x: 1, y: 1, w: 58, h: 38, radius: 3, stroke: 'ink', width: 0.4, fill: 'white' },
+      { kind: 'text', x: 30, y: 20 + size * 0.36, size, text: words, align: 'middle' },
+    ],
+  };
+}
+
+function coinWords(coins: Coins, write: (amount: number) => string): string[] {
+  return Object.entries(coins).map(([worth, number]) => `${number} × ${write(Number(worth))}`);
+}
+
+/** The smallest sum above a price that some handful of the purse makes and the till can change. */
+function leastTender(purse: Coins, price: number, till: Coins): number {
+  const total = Object.entries(purse).reduce((sum, [worth, number]) => sum + Number(worth) * number, 0);
+  for (let tender = price + 1; tender <= total; tender++)
+    if (payingWays(purse, tender, 0).fewest && giveChange(price, tender, till).coins) return tender;
+  return price;
+}

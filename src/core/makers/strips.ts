@@ -1,0 +1,101 @@
+import { markedStrips } from '../numbers/pots.ts';
+import { good } from '../outcome.ts';
+import { inColumn, type Drawing, type Shape } from '../page/drawing.ts';
+import { numberOf, refuse, type Maker } from './maker.ts';
+import { count } from './words.ts';
+
+const CELL = 20;
+
+/** A strip with marks in cells of 20 mm. */
+function strip(marks: number, text = ''): Drawing {
+  const shapes: Shape[] = Array.from({ length: Math.max(1, marks) }, (_, index): Shape => ({
+    kind: 'rect',
+    x: index * CELL,
+    y: 0,
+    w: CELL,
+    h: CELL,
+    stroke: 'ink',
+    width: 0.4,
+    fill: 'white',
+  }));
+  for (let mark = 0; mark < marks; mark++)
+    shapes.push({ kind: 'circle', x: (mark + 0.5) * CELL, y: CELL / 2, r: 5, fill: 'teal' });
+  if (text) shapes.push({ kind: 'text', x: Math.max(1, marks) * CELL + 3, y: CELL / 2 + 3, size: 8, text });
+  return { width: Math.max(1, marks) * CELL + (text ? 16 : 0), height: CELL, shapes };
+}
+
+/** Strips with a to b marks. */
+export const stripsMaker: Maker = {
+  id: 'strips',
+  title: 'Strips',
+  about: 'A strip for each number, a mark longer each time, to lay in order.',
+  skills: ['order', 'compare'],
+  dials: [
+    { kind: 'number', name: 'from', label: 'from', min: 1, max: 12, value: 1 },
+    { kind: 'number', name: 'to', label: 'to', min: 1, max: 12, value: 6 },
+  ],
+  make(values) {
+    const from = numberOf(values, 'from');
+    const to = numberOf(values, 'to');
+    if (to < from) return refuse(`the strips would run from ${from} down to ${to}; “to” must not be below “from”`);
+    const { strips, marks } = markedStrips(from, to);
+    const numbers = Array.from({ length: strips }, (_, index) => from + index);
+    const fitAcross = 9;
+    const body = [
+      {
+        kind: 'do' as const,
+        text: `Mix ${count(strips, 'strip')}, ${from} to ${to} marks, and lay the shortest at the edge of the table.`,
+      },
+      {
+        kind: 'ask' as const,
+        text: '“Which comes next?”',
+        answer: `the one with ${Math.min(to, from + 1)} marks: one more`,
+      },
+      { kind: 'ask' as const, text: '“How much longer is each than the one before?”', answer: 'one mark' },
+      { kind: 'if' as const, text: 'The ends do not lie in line: hold a book against one side, and push them to it.' },
+    ];
+    return good({
+      facts: [
+        `${count(strips, 'strip')}, ${marks} marks in all; cells of ${CELL} mm.`,
+        ...(to > fitAcross
+          ? [
+              `The longest is ${to * CELL} mm: it is printed along the length of the sheet${to * CELL > 260 ? ' in two pieces' : ''}.`,
+            ]
+          : []),
+      ],
+      picture: inColumn(
+        numbers.map((number) => strip(number, String(number))),
+        4,
+      ),
+      lines: {
+        easier: [
+          { kind: 'do', text: `Take two strips, ${from} and ${to}.` },
+          { kind: 'ask', text: '“Which is longer?”', answer: String(to) },
+        ],
+        right: body,
+        harder: [
+          { kind: 'do', text: 'Take one strip out behind your back and close the gap.' },
+          { kind: 'ask', text: '“Which is missing?”', answer: 'where the step is two marks high' },
+        ],
+      },
+      materials: [
+        {
+          item: 'paper',
+          qty: Math.ceil(strips / 10),
+          use: 'used-up',
+          swaps: [{ item: 'newspaper', fit: 0.7, why: 'torn along the fold' }],
+        },
+        { item: 'crayon', qty: 1, use: 'lasting', swaps: [] },
+      ],
+      actions: ['scissors'],
+      printable: {
+        title: 'Strips',
+        cards: [],
+        sheets: numbers.map((number) =>
+          number <= fitAcross ? strip(number) : inColumn([strip(fitAcross), strip(number - fitAcross)], 2),
+        ),
+      },
+      key: numbers.map((number) => `${number}: ${count(number, 'mark')}`),
+    });
+  },
+};

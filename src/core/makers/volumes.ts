@@ -1,0 +1,101 @@
+import { shareVolumes } from '../numbers/measures.ts';
+import { bad, good } from '../outcome.ts';
+import { type Ink, type Shape } from '../page/drawing.ts';
+import { numberOf, readNumbers, refuse, type Maker } from './maker.ts';
+import { listWords } from './words.ts';
+
+/** A jar shared out in amounts a kitchen can measure. */
+export const volumesMaker: Maker = {
+  id: 'volumes',
+  title: 'Volumes',
+  about: 'A container shared out, each share in cups and spoons.',
+  skills: ['compare', 'science'],
+  dials: [
+    { kind: 'number', name: 'container', label: 'container, ml', min: 50, max: 5000, value: 750 },
+    { kind: 'list', name: 'shares', label: 'shares', hint: 'such as 1 2 for a third and two thirds', value: '1 2' },
+    { kind: 'number', name: 'headroom', label: 'left empty, of a hundred', min: 0, max: 50, value: 10 },
+    { kind: 'choice', name: 'cup', label: 'cup, ml', choices: ['240', '250'], value: '250' },
+  ],
+  make(values) {
+    const shares = readNumbers(String(values.shares), { dial: 'shares', least: 1, most: 20, count: 6 });
+    if (!shares.ok) return shares;
+    if (shares.value.length === 0) return bad({ code: 'list', dial: 'shares', reason: 'needs at least one share' });
+    const container = numberOf(values, 'container');
+    const { ml, say } = shareVolumes({
+      container,
+      parts: shares.value,
+      headroom: numberOf(values, 'headroom') / 100,
+      spoons: [5, 15],
+      cup: Number(values.cup),
+    });
+    if (ml.some((amount) => amount < 5))
+      return refuse(
+        `the smallest share would be ${Math.min(...ml)} ml, less than a teaspoon; take fewer shares or a larger container`,
+      );
+    const inks: Ink[] = ['teal', 'marigold', 'mulberry', 'blue', 'green', 'grey'];
+    let y = 62;
+    const layers: Shape[] = ml.flatMap((amount, index): Shape[] => {
+      const height = (amount / container) * 58;
+      y -= height;
+      return [
+        { kind: 'rect', x: 4, y, w: 30, h: height, fill: inks[index]!, stroke: 'ink', width: 0.3 },
+        { kind: 'text', x: 40, y: y + height / 2 + 2, size: 6, text: say[index]! },
+      ];
+    });
+    const body = [
+      {
+        kind: 'do' as const,
+        text: `Take a clear container of ${container} ml and a jug. Pour ${listWords(say)} in turn.`,
+      },
+      {
+        kind: 'ask' as const,
+        text: '“Which was more?”',
+        answer: ml.length > 1 ? `${say[ml.indexOf(Math.max(...ml))]}` : say[0],
+      },
+      {
+        kind: 'ask' as const,
+        text: '“Will it run over?”',
+        answer: `no: ${container - ml.reduce((sum, amount) => sum + amount, 0)} ml stay empty`,
+      },
+      { kind: 'if' as const, text: 'It spills: that is why the tray is there. Wipe and go on.' },
+    ];
+    return good({
+      facts: [`${ml.map((amount, index) => `${amount} ml is ${say[index]}`).join('; ')}.`],
+      picture: {
+        width: 150,
+        height: 66,
+        shapes: [...layers, { kind: 'rect', x: 4, y: 4, w: 30, h: 58, stroke: 'ink', width: 0.8 }],
+      },
+      lines: {
+        easier: [{ kind: 'do', text: 'Pour with a cup only, and count the cups.' }],
+        right: body,
+        harder: [
+          ...body,
+          {
+            kind: 'ask',
+            text: '“How many teaspoons would that be?”',
+            answer: `${Math.round(ml[0]! / 5)} for the first share`,
+          },
+        ],
+      },
+      materials: [
+        {
+          item: 'clear-plastic-jar',
+          qty: 1,
+          use: 'lasting',
+          swaps: [{ item: 'jug', fit: 0.7, why: 'one sees less through it' }],
+        },
+        {
+          item: 'measuring-cup',
+          qty: 1,
+          use: 'lasting',
+          swaps: [{ item: 'cup', fit: 0.7, why: 'measure once how much it holds' }],
+        },
+        { item: 'teaspoon', qty: 1, use: 'lasting', swaps: [] },
+      ],
+      actions: ['water'],
+      printable: { title: 'Volumes', cards: [], sheets: [] },
+      key: ml.map((amount, index) => `share ${index + 1}: ${amount} ml, ${say[index]}`),
+    });
+  },
+};

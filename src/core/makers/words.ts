@@ -1,0 +1,53 @@
+import { CURRENCIES, type CurrencyName } from './maker.ts';
+
+const ONES = [
+  'zero',
+  'one',
+  'two',
+  'three',
+  'four',
+  'five',
+  'six',
+  'seven',
+  'eight',
+  'nine',
+  'ten',
+  'eleven',
+  'twelve',
+  'thirteen',
+  'fourteen',
+  'fifteen',
+  'sixteen',
+  'seventeen',
+  'eighteen',
+  'nineteen',
+];
+const TENS = ['', '', 'twenty', 'thirty', 'forty', 'fifty', 'sixty', 'seventy', 'eighty', 'ninety'];
+
+/** The spoken name of a whole number from 0 to 199. */
+export function numberName(number: number): string {
+  if (number >= 100) return number === 100 ? 'one hundred' : `one hundred and ${numberName(number - 100)}`;
+  if (number < 20) return ONES[number]!;
+  const ones = number % 10;
+  return ones === 0 ? TENS[number / 10]! : `${TENS[Math.floor(number / 10)]}-${ONES[ones]}`;
+}
+
+/** "1 cup", "3 cups". */
+export function count(number: number, one: string, many = `${one}s`): string {
+  return `${number} ${number === 1 ? one : many}`;
+}
+
+/** A list in a sentence: "2, 3 and 5"; an empty one gives nothing. */
+export function listWords(items: readonly (string | number)[]): string {
+  return items.length < 2 ? items.join('') : `${items.slice(0, -1).join(', ')} and ${items.at(-1)}`;
+}
+
+/**
+ * Amounts of money, all written one way: in the small unit while each is below one large unit, else all in the large
+ * one with two decimals, so that 35p and £0.35 never stand side by side.
+ */
+export function moneyWriter(amounts: readonly number[], currency: CurrencyName): (amount: number) => string {
+  const { minor, major, perMajor } = CURRENCIES[currency];
+  const isLarge = perMajor > 0 && amounts.some((amount) => amount >= perMajor);
+  return (amount) => (isLarge ? `${major}${(amount / perMajor).toFixed(2)}` : `${amount}${minor}`);
+}

@@ -1,0 +1,139 @@
+/** Inks by the name of what they are for; each renderer has one table for them. */
+export const INKS = {
+  ink: '#142b27',
+  soft: '#49605a',
+  line: '#9fb3a8',
+  white: '#ffffff',
+  pale: '#eef3ef',
+  teal: '#0e5a5a',
+  marigold: '#e0a21b',
+  mulberry: '#7e2f63',
+  red: '#b3261e',
+  blue: '#1f5fa8',
+  yellow: '#f2c230',
+  green: '#3d7d3a',
+  grey: '#8a8f8d',
+} as const;
+export type Ink = keyof typeof INKS;
+
+interface Inked {
+  readonly fill?: Ink | undefined;
+  readonly stroke?: Ink | undefined;
+  /** Width of the stroke, mm. */
+  readonly width?: number | undefined;
+  readonly isDashed?: boolean | undefined;
+}
+
+/** What a drawing is made of. All lengths in millimetres from the left and the top. */
+export type Shape =
+  | (Inked & {
+      readonly kind: 'rect';
+      readonly x: number;
+      readonly y: number;
+      readonly w: number;
+      readonly h: number;
+      readonly radius?: number | undefined;
+    })
+  | (Inked & { readonly kind: 'circle'; readonly x: number; readonly y: number; readonly r: number })
+  | (Inked & {
+      readonly kind: 'line';
+      readonly x1: number;
+      readonly y1: number;
+      readonly x2: number;
+      readonly y2: number;
+    })
+  | (Inked & { readonly kind: 'polygon'; readonly points: readonly (readonly [number, number])[] })
+  | {
+      readonly kind: 'text';
+      /** The left end, the middle or the right end, by `align`; y is the base line. */
+      readonly x: number;
+      readonly y: number;
+      /** Height of the type, mm. */
+      readonly size: number;
+      readonly text: string;
+      readonly align?: 'left' | 'middle' | 'right' | undefined;
+      readonly isBold?: boolean | undefined;
+      readonly fill?: Ink | undefined;
+    };
+
+export interface Drawing {
+  readonly width: number;
+  readonly height: number;
+  readonly shapes: readonly Shape[];
+}
+
+/** A drawing put somewhere else: moved by (x, y). */
+export function moved(shapes: readonly Shape[], x: number, y: number): Shape[] {
+  return shapes.map((shape): Shape => {
+    switch (shape.kind) {
+      case 'line':
+        return { ...shape, x1: shape.x1 + x, x2: shape.x2 + x, y1: shape.y1 + y, y2: shape.y2 + y };
+      case 'polygon':
+        return { ...shape, points: shape.points.map(([px, py]) => [px + x, py + y] as const) };
+      default:
+        return { ...shape, x: shape.x + x, y: shape.y + y };
+    }
+  });
+}
+
+/** A drawing made larger or smaller by a factor. */
+export function scaled(drawing: Drawing, factor: number): Drawing {
+  const by = (value: number) => value * factor;
+  return {
+    width: by(drawing.width),
+    height: by(drawing.height),
+    shapes: drawing.shapes.map((shape): Shape => {
+      const width = 'width' in shape && shape.width !== undefined ? { width: by(shape.width) } : {};
+      switch (shape.kind) {
+        case 'rect':
+          return {
+            ...shape,
+            ...width,
+            x: by(shape.x),
+            y: by(shape.y),
+            w: by(shape.w),
+            h: by(shape.h),
+            radius: by(shape.radius ?? 0),
+          };
+        case 'circle':
+          return { ...shape, ...width, x: by(shape.x), y: by(shape.y), r: by(shape.r) };
+        case 'line':
+          return { ...shape, ...width, x1: by(shape.x1), x2: by(shape.x2), y1: by(shape.y1), y2: by(shape.y2) };
+        case 'polygon':
+          return { ...shape, ...width, points: shape.points.map(([x, y]) => [by(x), by(y)] as const) };
+        case 'text':
+          return { ...shape, x: by(shape.x), y: by(shape.y), size: by(shape.size) };
+      }
+    }),
+  };
+}
+
+/** Drawings one beside the other, with a gap, their tops in line; none gives an empty drawing. */
+export function inRow(drawings: readonly Drawing[], gap: number): Drawing {
+  let x = 0;
+  const shapes = drawings.flatMap((drawing) => {
+    const here = moved(drawing.shapes, x, 0);
+    x += drawing.width + gap;
+    return here;
+  });
+  return { width: Math.max(0, x - gap), height: Math.max(0, ...drawings.map(({ height }) => height)), shapes };
+}
+
+/** Drawings one below the other, with a gap. */
+export function inColumn(drawings: readonly Drawing[], gap: number): Drawing {
+  let y = 0;
+  const shapes = drawings.flatMap((drawing) => {
+    const here = moved(drawing.shapes, 0, y);
+    y += drawing.height + gap;
+    return here;
+  });
+  return { width: Math.max(0, ...drawings.map(({ width }) => width)), height: Math.max(0, y - gap), shapes };
+}
+
+/** Drawings in rows of so many. */
+export function inGrid(drawings: readonly Drawing[], perRow: number, gap: number): Drawing {
+  const rows = Array.from({ length: Math.ceil(drawings.length / perRow) }, (_, row) =>
+    inRow(drawings.slice(row * perRow, (row + 1) * perRow), gap),
+  );
+  return inColumn(rows, gap);
+}

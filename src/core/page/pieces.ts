@@ -1,0 +1,127 @@
+import type { Drawing, Ink, Shape } from './drawing.ts';
+import { CAP_HEIGHT, fittingSize } from './text.ts';
+
+/** Where the dots of a die face lie, in thirds of its side from its middle: column, row. */
+const DIE_DOTS: Readonly<Record<number, readonly (readonly [number, number])[]>> = {
+  0: [],
+  1: [[0, 0]],
+  2: [
+    [-1, -1],
+    [1, 1],
+  ],
+  3: [
+    [-1, -1],
+    [0, 0],
+    [1, 1],
+  ],
+  4: [
+    [-1, -1],
+    [1, -1],
+    [-1, 1],
+    [1, 1],
+  ],
+  5: [
+    [-1, -1],
+    [1, -1],
+    [0, 0],
+    [-1, 1],
+    [1, 1],
+  ],
+  6: [
+    [-1, -1],
+    [1, -1],
+    [-1, 0],
+    [1, 0],
+    [-1, 1],
+    [1, 1],
+  ],
+};
+/** A dot this large is countable from two metres: 10 mm subtends about 17 minutes of arc there. */
+export const LEAST_DOT_MM = 10;
+
+/** A dot face as on a die, 0 to 6; from 7 on two faces, the six first. Dots have at least 10 mm when the side has 45. */
+export function dotFace(count: number, side: number, ink: Ink = 'ink'): Drawing {
+  if (count > 6) {
+    const faces = [dotFace(6, side, ink), dotFace(Math.min(6, count - 6), side, ink)];
+    return {
+      width: side * 2,
+      height: side,
+      shapes: [
+        ...faces[0]!.shapes,
+        ...faces[1]!.shapes.map((shape) => ('x' in shape ? { ...shape, x: shape.x + side } : shape)),
+      ],
+    };
+  }
+  const step = side * 0.29;
+  const r = (side / 45) * (LEAST_DOT_MM / 2);
+  return {
+    width: side,
+    height: side,
+    shapes: DIE_DOTS[count]!.map(([column, row]): Shape => ({
+      kind: 'circle',
+      x: side / 2 + column * step,
+      y: side / 2 + row * step,
+      r,
+      fill: ink,
+    })),
+  };
+}
+
+/** Words in the middle of a card. */
+export function wordCard(
+  text: string,
+  { width, height, most = height * 0.6, ink = 'ink' }: { width: number; height: number; most?: number; ink?: Ink },
+): Drawing {
+  const size = fittingSize(text, width * 0.86, most);
+  return {
+    width,
+    height,
+    shapes: [
+      { kind: 'text', x: width / 2, y: height / 2 + (size * CAP_HEIGHT) / 2, size, text, align: 'middle', fill: ink },
+    ],
+  };
+}
+
+/** Counters in rows of five, with a gap after five, so that a glance takes them in; none gives an empty drawing. */
+export function counters(count: number, { size = 8, perRow = 10, ink = 'teal' as Ink } = {}): Drawing {
+  const step = size * 1.2;
+  const rows = Math.max(1, Math.ceil(count / perRow));
+  const gap = size * 0.6;
+  return {
+    width: Math.min(perRow, Math.max(1, count)) * step + (Math.min(perRow, count) > 5 ? gap : 0),
+    height: rows * step,
+    shapes: Array.from({ length: count }, (_, index): Shape => {
+      const column = index % perRow;
+      return {
+        kind: 'circle',
+        x: (column + 0.5) * step + (column >= 5 ? gap : 0),
+        y: (Math.floor(index / perRow) + 0.5) * step,
+        r: size / 2,
+        fill: ink,
+      };
+    }),
+  };
+}
+
+/** A frame of places in rows of five, so many filled; `second` places after them are filled in another ink with a ring. */
+export function tenFrame(places: number, filled: number, { second = 0, cell = 14, perRow = 5 } = {}): Drawing {
+  const columns = Math.min(perRow, places);
+  const rows = Math.ceil(places / columns);
+  const shapes: Shape[] = [];
+  for (let place = 0; place < places; place++) {
+    const x = (place % columns) * cell + 0.5;
+    const y = Math.floor(place / columns) * cell + 0.5;
+    shapes.push({ kind: 'rect', x, y, w: cell, h: cell, stroke: 'ink', width: 0.5, fill: 'white' });
+    if (place >= filled + second) continue;
+    const isSecond = place >= filled;
+    shapes.push({
+      kind: 'circle',
+      x: x + cell / 2,
+      y: y + cell / 2,
+      r: cell * 0.36,
+      fill: isSecond ? 'marigold' : 'teal',
+    });
+    if (isSecond) shapes.push({ kind: 'circle', x: x + cell / 2, y: y + cell / 2, r: cell * 0.16, fill: 'white' });
+  }
+  return { width: columns * cell + 1, height: rows * cell + 1, shapes };
+}

@@ -1,0 +1,115 @@
+import { useEffect, useState } from 'react';
+import type { Maker, MakerDial, MakerValues } from '../../core/makers/maker.ts';
+
+interface MakerDialsProps {
+  readonly maker: Maker;
+  readonly values: MakerValues;
+  readonly onTurn: (name: string, value: number | string) => void;
+}
+
+/** The dials of a maker: numbers slide or are typed, choices are chosen, short lists are written. */
+export function MakerDials({ maker, values, onTurn }: MakerDialsProps) {
+  return (
+    <div className="maker-dials">
+      {maker.dials.map((dial) => (
+        <DialField
+          key={dial.name}
+          dial={dial}
+          value={values[dial.name]!}
+          onTurn={(value) => onTurn(dial.name, value)}
+        />
+      ))}
+    </div>
+  );
+}
+
+function DialField({
+  dial,
+  value,
+  onTurn,
+}: {
+  dial: MakerDial;
+  value: number | string;
+  onTurn: (value: number | string) => void;
+}) {
+  switch (dial.kind) {
+    case 'number':
+      return (
+        <div className="maker-dial">
+          <label htmlFor={`dial-${dial.name}`}>{dial.label}</label>
+          <TypedNumber dial={dial} value={value as number} onTurn={onTurn} />
+          <input
+            type="range"
+            aria-label={`${dial.label}, ${dial.min} to ${dial.max}`}
+            min={dial.min}
+            max={dial.max}
+            value={value}
+            onChange={({ target }) => onTurn(target.valueAsNumber)}
+          />
+        </div>
+      );
+    case 'choice':
+      return (
+        <label className="maker-dial">
+          {dial.label}
+          <select value={value} onChange={({ target }) => onTurn(target.value)}>
+            {dial.choices.map((choice) => (
+              <option key={choice}>{choice}</option>
+            ))}
+          </select>
+        </label>
+      );
+    case 'list':
+      return (
+        <label className="maker-dial">
+          {dial.label}
+          <TypedList value={String(value)} onTurn={onTurn} />
+          <span className="small quiet">{dial.hint}</span>
+        </label>
+      );
+  }
+}
+
+/** What is typed is handed on as it is, so that the refusal can name it; on leaving, what stands is shown again. */
+function TypedNumber({
+  dial,
+  value,
+  onTurn,
+}: {
+  dial: Extract<MakerDial, { kind: 'number' }>;
+  value: number;
+  onTurn: (value: number | string) => void;
+}) {
+  const [typed, setTyped] = useState(String(value));
+  useEffect(() => setTyped(String(value)), [value]);
+  return (
+    <input
+      id={`dial-${dial.name}`}
+      className="maker-number"
+      inputMode="numeric"
+      value={typed}
+      maxLength={12}
+      onChange={({ target }) => {
+        setTyped(target.value);
+        if (target.value.trim() === '') return;
+        const number = Number(target.value);
+        onTurn(Number.isFinite(number) ? number : target.value);
+      }}
+      onBlur={() => setTyped(String(value))}
+    />
+  );
+}
+
+function TypedList({ value, onTurn }: { value: string; onTurn: (value: string) => void }) {
+  const [typed, setTyped] = useState(value);
+  return (
+    <input
+      value={typed}
+      maxLength={400}
+      onChange={({ target }) => {
+        setTyped(target.value);
+        onTurn(target.value);
+      }}
+    />
+  );
+}

@@ -1,0 +1,137 @@
+import { useMemo, useState } from 'react';
+import { firstValues, runMaker, type Made, type MakerSettings, type MakerValues } from '../../core/makers/maker.ts';
+import { findMaker } from '../../core/makers/makers.ts';
+import { LEVELS, type LevelName } from '../../core/script/session.ts';
+import { ACTION_WORDS, describeMakerProblem } from '../../messages/makers.ts';
+import { DrawingView } from '../drawing/DrawingView.tsx';
+import { MakerDials } from './MakerDials.tsx';
+import { ToSession } from './ToSession.tsx';
+
+export interface MakerRoomProps {
+  readonly id: string;
+  readonly settings: MakerSettings;
+  /** Names of things, one and many. */
+  readonly things: Readonly<Record<string, { readonly one: string; readonly many: string }>>;
+  readonly sessions: readonly { readonly id: string; readonly title: string }[];
+  readonly mayWrite: boolean;
+}
+
+const LEVEL_WORDS: Readonly<Record<LevelName, string>> = { easier: 'easier', right: 'just right', harder: 'harder' };
+
+/** One maker: its dials, its picture, the lines it writes, what it needs and what is printed. All follow in the same frame. */
+export function MakerRoom({ id, settings, things, sessions, mayWrite }: MakerRoomProps) {
+  const maker = findMaker(id)!;
+  const [values, setValues] = useState<MakerValues>(() => firstValues(maker));
+  const [refusal, setRefusal] = useState('');
+  const [level, setLevel] = useState<LevelName>('right');
+  const made = useMemo(() => {
+    const answer = runMaker(maker, values, settings);
+    return answer.ok ? answer.value : null;
+  }, [maker, values, settings]);
+  const turn = (name: string, value: number | string) => {
+    const next = { ...values, [name]: value };
+    const answer = runMaker(maker, next, settings);
+    if (answer.ok) {
+      setValues(next);
+      setRefusal('');
+    } else setRefusal(`${describeMakerProblem(answer.problem)} What stood before still stands.`);
+  };
+  if (!made)
+    return (
+      <p className="notice m-6">
+        {maker.title} does not go with this programme’s settings as it starts: {firstProblem(id, values, settings)}
+      </p>
+    );
+  return (
+    <div className="maker">
+      <section className="maker-left" aria-label="Dials">
+        <p className="quiet">{maker.about}</p>
+        <MakerDials maker={maker} values={values} onTurn={turn} />
+        <p role="alert" className={refusal ? 'notice' : ''}>
+          {refusal}
+        </p>
+        <ul className="maker-facts" aria-live="polite">
+          {made.facts.map((fact) => (
+            <li key={fact}>{fact}</li>
+          ))}
+        </ul>
+      </section>
+      <section className="maker-middle" aria-label="Picture and lines">
+        <DrawingView drawing={made.picture} label={made.facts[0] ?? maker.title} className="maker-picture" />
+        <div role="group" aria-label="Level" className="levels">
+          {LEVELS.map((name) => (
+            <button key={name} type="button" aria-pressed={level === name} onClick={() => setLevel(name)}>
+              {LEVEL_WORDS[name]}
+            </button>
+          ))}
+        </div>
+        <ol className="maker-lines">
+          {made.lines[level].map(({ kind, text, answer }, index) => (
+            <li key={index}>
+              <span className="gutter-word">{kind}</span>
+              <span>
+                {text}
+                {answer && <span className="quiet"> Answer: {answer}</span>}
+              </span>
+            </li>
+          ))}
+        </ol>
+      </section>
+      <aside className="maker-right" aria-label="Materials and paper">
+        <Materials made={made} things={things} />
+        <h2>On paper</h2>
+        {settings.playOnly && made.printable.cards.length === 0 ? (
+          <p className="quiet">This programme plays without sheets; nothing is printed for this one.</p>
+        ) : (
+          <p>
+            <a className="btn btn-quiet btn-sm" href={printAddress(id, values)}>
+              Print it, with the answers
+            </a>
+          </p>
+        )}
+        {made.printable.cards[0] && (
+          <DrawingView drawing={made.printable.cards[0]} label="The first card" className="maker-card" />
+        )}
+        {mayWrite && <ToSession {...{ maker, values, settings, sessions }} />}
+      </aside>
+    </div>
+  );
+}
+
+function Materials({ made, things }: { made: Made; things: MakerRoomProps['things'] }) {
+  const nameOf = (item: string, qty: number) => (qty === 1 ? things[item]?.one : things[item]?.many) ?? item;
+  return (
+    <>
+      <h2>Things</h2>
+      <ul className="maker-things">
+        {made.materials.map(({ item, qty, swaps }) => (
+          <li key={item}>
+            <strong>
+              {qty} {nameOf(item, qty)}
+            </strong>
+            {swaps.map((swap) => (
+              <span key={swap.item} className="block small quiet">
+                or {nameOf(swap.item, 2)}: {swap.why}
+              </span>
+            ))}
+          </li>
+        ))}
+      </ul>
+      {made.actions.length > 0 && (
+        <p className="small">
+          <strong>Take care</strong> {made.actions.map((action) => ACTION_WORDS[action] ?? action).join('; ')}. The
+          adult in the room decides.
+        </p>
+      )}
+    </>
+  );
+}
+
+function printAddress(id: string, values: MakerValues): string {
+  return `/makers/${id}/print.pdf?values=${encodeURIComponent(JSON.stringify(values))}`;
+}
+
+function firstProblem(id: string, values: MakerValues, settings: MakerSettings): string {
+  const answer = runMaker(findMaker(id)!, values, settings);
+  return answer.ok ? '' : describeMakerProblem(answer.problem);
+}

@@ -1,0 +1,50 @@
+import { useState } from 'react';
+import type { ErrorAnswer } from '../../contracts/errors.ts';
+import type { Maker, MakerSettings, MakerValues } from '../../core/makers/maker.ts';
+
+interface ToSessionProps {
+  readonly maker: Maker;
+  readonly values: MakerValues;
+  readonly settings: MakerSettings;
+  readonly sessions: readonly { readonly id: string; readonly title: string }[];
+}
+
+/** Puts what was made into a session, where its dials can be turned on. */
+export function ToSession({ maker, values, sessions }: ToSessionProps) {
+  const [session, setSession] = useState(sessions[0]?.id ?? '');
+  const [problem, setProblem] = useState('');
+  if (sessions.length === 0)
+    return (
+      <p>
+        <a href="/bench/new">Start a session</a> to put it into.
+      </p>
+    );
+  const put = async () => {
+    const answer = await fetch(`/api/makers/${maker.id}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ session, values }),
+    }).catch(() => null);
+    if (answer?.ok) return window.location.assign(`/bench/${session}`);
+    const error = (await answer?.json().catch(() => null)) as ErrorAnswer | null;
+    return setProblem(error?.message ?? 'Footstool cannot be reached at the moment. Nothing was changed; try again.');
+  };
+  return (
+    <div className="maker-put">
+      <label>
+        put it into
+        <select value={session} onChange={({ target }) => setSession(target.value)}>
+          {sessions.map(({ id, title }) => (
+            <option key={id} value={id}>
+              {title}
+            </option>
+          ))}
+        </select>
+      </label>
+      <button type="button" className="btn btn-primary" onClick={() => void put()}>
+        Put it on the bench
+      </button>
+      {problem && <p role="alert">{problem}</p>}
+    </div>
+  );
+}

@@ -1,0 +1,76 @@
+import { useState } from 'react';
+import type { ErrorAnswer } from '../../contracts/errors.ts';
+
+interface PrintButtonProps {
+  readonly session: string;
+  readonly choice: { readonly for: string; readonly version: string; readonly home?: string | undefined };
+}
+
+interface JobAnswer {
+  readonly state: 'waiting' | 'done' | 'failed';
+  readonly done: number;
+  readonly total: number;
+}
+
+type Printing =
+  | { readonly state: 'idle' }
+  | { readonly state: 'working'; readonly done: number; readonly total: number }
+  | { readonly state: 'done'; readonly job: string; readonly pages: number }
+  | { readonly state: 'failed'; readonly message: string };
+
+const ASK_AGAIN_MS = 250;
+
+/** Prints the tray, shows how far it has come, and leads to what came out. */
+export function PrintButton({ session, choice }: PrintButtonProps) {
+  const [printing, setPrinting] = useState<Printing>({ state: 'idle' });
+  const start = async () => {
+    setPrinting({ state: 'working', done: 0, total: 1 });
+    const started = await ask<{ job: string }>(`/api/printer/${session}`, choice);
+    if ('problem' in started) return setPrinting({ state: 'failed', message: started.problem });
+    const { job } = started.answer;
+    for (;;) {
+      const asked = await ask<JobAnswer>(`/api/printer/${job}`);
+      if ('problem' in asked) return setPrinting({ state: 'failed', message: asked.problem });
+      const { state, done, total } = asked.answer;
+      if (state === 'done') return setPrinting({ state: 'done', job, pages: total });
+      if (state === 'failed')
+        return setPrinting({
+          state: 'failed',
+          message: 'It did not come out. The session is as it was; print it again.',
+        });
+      setPrinting({ state: 'working', done, total });
+      await new Promise((next) => setTimeout(next, ASK_AGAIN_MS));
+    }
+  };
+  return (
+    <div className="print-button">
+      <button
+        type="button"
+        className="btn btn-primary"
+        disabled={printing.state === 'working'}
+        onClick={() => void start()}
+      >
+        Print the tray
+      </button>
+      {printing.state === 'working' && (
+        <progress max={printing.total} value={printing.done} aria-label="Sheets printed" />
+      )}
+      {printing.state === 'done' && (
+        <p role="status">
+          {printing.pages} sheets came out: <a href={`/printer/${printing.job}.pdf`}>look at them</a>
+        </p>
+      )}
+      {printing.state === 'failed' && <p role="alert">{printing.message}</p>}
+    </div>
+  );
+}
+
+async function ask<Answer>(address: string, body?: object): Promise<{ answer: Answer } | { problem: string }> {
+  const response = await fetch(
+    address,
+    body && { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) },
+  ).catch(() => null);
+  if (response?.ok) return { answer: (await response.json()) as Answer };
+  const error = (await response?.json().catch(() => null)) as ErrorAnswer | null;
+  return { problem: error?.message ?? 'Footstool cannot be reached at the moment. Nothing is lost; print it again.' };
+}

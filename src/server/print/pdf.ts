@@ -1,0 +1,82 @@
+import { createRequire } from 'node:module';
+import PDFDocument from 'pdfkit';
+import { INKS, type Shape } from '../../core/page/drawing.ts';
+import type { Page } from '../../core/page/paper.ts';
+
+const POINTS_PER_MM = 72 / 25.4;
+const files = createRequire(import.meta.url);
+const REGULAR = files.resolve('@fontsource/andika/files/andika-latin-400-normal.woff');
+const BOLD = files.resolve('@fontsource/andika/files/andika-latin-700-normal.woff');
+/** After so many pages the server looks after others before it goes on. */
+const PAGES_AT_ONCE = 8;
+
+export interface PdfOptions {
+  readonly title: string;
+  readonly onPage?: ((done: number, total: number) => void) | undefined;
+}
+
+/** Pages in millimetres as a PDF to true size, fonts embedded as subsets, its text selectable, an outline entry for each part. */
+export async function writePdf(pages: readonly Page[], { title, onPage }: PdfOptions): Promise<Buffer> {
+  const document = new PDFDocument({
+    autoFirstPage: false,
+    compress: true,
+    info: { Title: title, Creator: 'Footstool' },
+  });
+  const chunks: Buffer[] = [];
+  document.on('data', (chunk: Buffer) => chunks.push(chunk));
+  const ended = new Promise<void>((resolve, reject) => document.on('end', resolve).on('error', reject));
+  document.registerFont('child', REGULAR);
+  document.registerFont('child-bold', BOLD);
+  let part = '';
+  for (const [index, page] of pages.entries()) {
+    document.addPage({ size: [page.width * POINTS_PER_MM, page.height * POINTS_PER_MM], margin: 0 });
+    if (page.title !== part) document.outline.addItem(page.title);
+    part = page.title;
+    document.save();
+    document.scale(POINTS_PER_MM);
+    for (const shape of page.shapes) draw(document, shape);
+    document.restore();
+    onPage?.(index + 1, pages.length);
+    if (index % PAGES_AT_ONCE === PAGES_AT_ONCE - 1) await new Promise((next) => setImmediate(next));
+  }
+  document.end();
+  await ended;
+  return Buffer.concat(chunks);
+}
+
+function draw(document: PDFKit.PDFDocument, shape: Shape): void {
+  if (shape.kind === 'text') {
+    document
+      .font(shape.isBold ? 'child-bold' : 'child')
+      .fontSize(shape.size)
+      .fillColor(INKS[shape.fill ?? 'ink']);
+    const width = document.widthOfString(shape.text);
+    const left = shape.align === 'middle' ? shape.x - width / 2 : shape.align === 'right' ? shape.x - width : shape.x;
+    document.text(shape.text, left, shape.y, { lineBreak: false, baseline: 'alphabetic' });
+    return;
+  }
+  trace(document, shape);
+  if (shape.isDashed) document.dash(1.5, { space: 1.5 });
+  else document.undash();
+  document.lineWidth(shape.width ?? 0.3);
+  if (shape.fill && shape.stroke) document.fillAndStroke(INKS[shape.fill], INKS[shape.stroke]);
+  else if (shape.fill) document.fill(INKS[shape.fill]);
+  else document.stroke(INKS[shape.stroke ?? 'ink']);
+}
+
+function trace(document: PDFKit.PDFDocument, shape: Exclude<Shape, { kind: 'text' }>): void {
+  switch (shape.kind) {
+    case 'rect':
+      if (shape.radius) document.roundedRect(shape.x, shape.y, shape.w, shape.h, shape.radius);
+      else document.rect(shape.x, shape.y, shape.w, shape.h);
+      return;
+    case 'circle':
+      document.circle(shape.x, shape.y, shape.r);
+      return;
+    case 'line':
+      document.moveTo(shape.x1, shape.y1).lineTo(shape.x2, shape.y2);
+      return;
+    case 'polygon':
+      document.polygon(...shape.points.map(([x, y]) => [x, y]));
+  }
+}
