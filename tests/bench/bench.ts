@@ -11,6 +11,7 @@ import { findAsides } from '../../src/core/checks/asides.ts';
 import { fitHomes } from '../../src/core/homes/sessionReadiness.ts';
 import { chooseSwaps, type SwapsInput } from '../../src/core/materials/swaps.ts';
 import { SECRET, startServer, startTestDatabase } from '../support/app.ts';
+import { coinCounting, dialToPicture } from './makers.ts';
 import { finding, termPlans } from './finding.ts';
 import { readBenchFixture } from './fixture.ts';
 
@@ -21,6 +22,8 @@ if (!process.argv.includes('--core')) await guidesAgainstBareHttp();
 swapsAgainstBruteForce();
 benchRecomputation();
 finding(report);
+coinCounting(report);
+if (!process.argv.includes('--core')) await dialToPicture(report);
 if (!process.argv.includes('--quick')) await termPlans(report);
 
 async function guidesAgainstBareHttp(): Promise<void> {

@@ -1,4 +1,5 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
@@ -19,6 +20,23 @@ const picture = async (name: string, of: Page = page) => {
   await of.waitForLoadState('networkidle');
   await of.screenshot({ path: join(FOLDER, `${name}.png`) });
 };
+/** One sheet of a PDF as a picture, by poppler. */
+async function savePdfPage(address: string, sheet: number): Promise<void> {
+  const file = join(folder, 'tray.pdf');
+  writeFileSync(file, await (await page.request.get(address)).body());
+  execFileSync('pdftoppm', [
+    '-png',
+    '-r',
+    '60',
+    '-f',
+    String(sheet),
+    '-l',
+    String(sheet),
+    '-singlefile',
+    file,
+    join(FOLDER, 'pdf-page'),
+  ]);
+}
 const go = (path: string) => page.goto(`${server.address}${path}`);
 
 await go('/sign-in');
@@ -29,6 +47,38 @@ await go('/shelf');
 await picture('shelf');
 await go('/shelf/activity/button-pots');
 await picture('activity');
+await go('/shelf/have');
+await page.locator('astro-island[ssr]').waitFor({ state: 'detached' });
+for (const thing of ['bottle lids', 'small empty boxes', 'bowls', 'socks', 'teaspoons'])
+  await page.getByRole('checkbox', { name: thing, exact: true }).check();
+await page.locator('.have-basket').waitFor();
+await picture('have');
+await go('/term');
+await page.locator('astro-island[ssr]').waitFor({ state: 'detached' });
+const term = page.url();
+await page.getByRole('button', { name: 'Propose the open weeks' }).click();
+await page.getByText(/proved that no plan|no plan can have more than/).waitFor({ timeout: 40_000 });
+await page.getByRole('button', { name: 'all right' }).click();
+await page.getByRole('status').filter({ hasText: 'kept at' }).waitFor();
+await picture('term');
+await page.goto(`${term}/coverage`);
+await picture('coverage');
+await go('/makers');
+await picture('makers');
+await go('/makers/money-table');
+await page.locator('astro-island[ssr]').waitFor({ state: 'detached' });
+await picture('maker');
+await go('/makers/pair-cards');
+await page.locator('astro-island[ssr]').waitFor({ state: 'detached' });
+await page.getByLabel('put it into').selectOption({ label: 'A parcel for Nim' });
+await page.getByRole('button', { name: 'Put it on the bench' }).click();
+await page.waitForURL('**/bench/*');
+await page.goto(`${page.url()}/print?for=all`);
+await page.locator('astro-island[ssr]').waitFor({ state: 'detached' });
+await picture('tray');
+await page.getByRole('button', { name: 'Print the tray' }).click();
+const printed = await page.getByRole('link', { name: 'look at them' }).getAttribute('href');
+await savePdfPage(`${server.address}${printed}`, 3);
 await go('/homes');
 await picture('homes');
 await go('/bench');

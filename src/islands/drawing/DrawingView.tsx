@@ -1,14 +1,13 @@
 import { INKS, type Drawing, type Shape } from '../../core/page/drawing.ts';
 
-/** A drawing of the core as SVG, in millimetres; what it shows is said by `label`. */
+/** A drawing of the core as SVG, in millimetres; what it shows is said by `label` (none where words beside it say it). */
 export function DrawingView({ drawing, label, className }: { drawing: Drawing; label: string; className?: string }) {
   const { width, height, shapes } = drawing;
   return (
     <svg
       className={className}
-      viewBox={`0 0 ${Math.max(1, width)} ${Math.max(1, height)}`}
-      role="img"
-      aria-label={label}
+      viewBox={`-1 -1 ${Math.max(1, width) + 2} ${Math.max(1, height) + 2}`}
+      {...(label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true })}
     >
       {shapes.map((shape, index) => (
         <ShapeView key={index} shape={shape} />

@@ -95,7 +95,11 @@ function TypedNumber({
         const number = Number(target.value);
         onTurn(Number.isFinite(number) ? number : target.value);
       }}
-      onBlur={() => setTyped(String(value))}
+      onBlur={() => {
+        if (typed === String(value)) return;
+        setTyped(String(value));
+        onTurn(value);
+      }}
     />
   );
 }

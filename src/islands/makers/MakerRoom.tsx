@@ -22,6 +22,8 @@ const LEVEL_WORDS: Readonly<Record<LevelName, string>> = { easier: 'easier', rig
 export function MakerRoom({ id, settings, things, sessions, mayWrite }: MakerRoomProps) {
   const maker = findMaker(id)!;
   const [values, setValues] = useState<MakerValues>(() => firstValues(maker));
+  /** What is written in the dials; lists may only come out together, so each change is tried with all the others. */
+  const [written, setWritten] = useState<MakerValues>(values);
   const [refusal, setRefusal] = useState('');
   const [level, setLevel] = useState<LevelName>('right');
   const made = useMemo(() => {
@@ -29,12 +31,11 @@ export function MakerRoom({ id, settings, things, sessions, mayWrite }: MakerRoo
     return answer.ok ? answer.value : null;
   }, [maker, values, settings]);
   const turn = (name: string, value: number | string) => {
-    const next = { ...values, [name]: value };
+    const next = { ...written, [name]: value };
     const answer = runMaker(maker, next, settings);
-    if (answer.ok) {
-      setValues(next);
-      setRefusal('');
-    } else setRefusal(`${describeMakerProblem(answer.problem)} What stood before still stands.`);
+    setWritten(next);
+    if (answer.ok) setValues(next);
+    setRefusal(answer.ok ? '' : `${describeMakerProblem(answer.problem)} What stood before still stands.`);
   };
   if (!made)
     return (

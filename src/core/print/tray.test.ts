@@ -1,0 +1,114 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import { firstValues, USUAL_SETTINGS } from '../makers/maker.ts';
+import { segmentFromMaker } from '../makers/madeSegment.ts';
+import { findMaker, MAKERS } from '../makers/makers.ts';
+import { applyEdit } from '../script/edit.ts';
+import { plainSegment } from '../script/fromShelf.ts';
+import type { Segment, Session } from '../script/session.ts';
+import { madeOf, trayPages, type TrayHome, type TrayInput } from './tray.ts';
+
+const part = (id: string, values: Record<string, number | string> = {}): Segment => {
+  const maker = findMaker(id)!;
+  const segment = segmentFromMaker(maker, {
+    values: { ...firstValues(maker), ...values },
+    settings: USUAL_SETTINGS,
+    id,
+  });
+  if (!segment.ok) throw new Error(segment.problem.code);
+  return segment.value;
+};
+const homes: TrayHome[] = [
+  { nickname: 'Blue door', children: ['Pip'], kit: [] },
+  { nickname: 'Mill end', children: ['Tavi', 'Lo'], kit: ['12 bottle lids'] },
+];
+const session = (...segments: Segment[]): Session => ({
+  title: 'Fives',
+  on: '2027-03-18',
+  ages: { fromMonths: 36, toMonths: 71 },
+  aim: '',
+  segments,
+  accepted: [],
+});
+const pagesOf = (change: Partial<TrayInput> = {}) =>
+  trayPages({
+    session: session(part('pair-cards'), part('tally')),
+    for: 'all',
+    homes,
+    version: 'usual',
+    paper: 'a4',
+    ...change,
+  });
+const wordsOf = (pages: ReturnType<typeof pagesOf>) =>
+  pages.map(({ shapes }) => shapes.flatMap((shape) => (shape.kind === 'text' ? shape.text : [])).join(' '));
+
+test('the contents name every part with the sheet it starts on', () => {
+  const pages = pagesOf();
+  const [contents, ...others] = wordsOf(pages);
+  assert.match(contents!, /for 2 homes/);
+  const entries = pages[0]!.shapes.flatMap((shape) => {
+    const match = shape.kind === 'text' ? /^(\d+) (.+, for .+)$/.exec(shape.text) : null;
+    return match ? [{ sheet: Number(match[1]), title: match[2]! }] : [];
+  });
+  assert.equal(entries.length, 4);
+  for (const { sheet, title } of entries) {
+    const home = title.replace(/^.*, for /, '');
+    assert.equal(others[sheet - 2]!.includes(`, for ${home}`), true, title);
+  }
+});
+
+test('for all homes each has its own named set; for the author there is one; a kit names what goes in', () => {
+  assert.equal(wordsOf(pagesOf()).filter((words) => words.includes('Pair cards, for')).length >= 2, true);
+  assert.equal(
+    wordsOf(pagesOf({ for: 'author', homes: [] })).some((words) => words.includes('Blue door')),
+    false,
+  );
+  const kits = wordsOf(pagesOf({ for: 'kit' }));
+  assert.equal(kits.length, 2);
+  assert.match(kits[1]!, /Kit for Mill end.*12 bottle lids/);
+});
+
+test('large print is larger, by hand is a small picture with how to draw it, and an empty session says so', () => {
+  const widest = (version: TrayInput['version']) =>
+    Math.max(
+      ...pagesOf({ version, for: 'author', homes: [] }).flatMap(({ shapes }) =>
+        shapes.flatMap((shape) => (shape.kind === 'rect' ? shape.w : 0)),
+      ),
+    );
+  assert.equal(Math.round(widest('large')), 126);
+  assert.match(wordsOf(pagesOf({ version: 'by-hand' })).join(' '), /Cut 6 cards of 90 × 50 mm/);
+  assert.match(
+    wordsOf(
+      pagesOf({ session: session(plainSegment('a', 'opening', 'Hello', [1, 2, 3])), for: 'author', homes: [] }),
+    )[0]!,
+    /Nothing in this session is printed/,
+  );
+});
+
+test('on the bench a dial of a made part writes its lines and needs anew, a level changes them, and what was written beside them stays', () => {
+  const made = part('number-pots');
+  const own = { id: 'own', kind: 'say' as const, text: 'Mine.' };
+  const start = session({ ...made, lines: [...made.lines, own] });
+  const turned = applyEdit(start, { do: 'turn-dial', segment: 'number-pots', dial: 'to', value: 6 });
+  assert.ok(turned.ok);
+  const [segment] = turned.value.segments;
+  assert.match(segment!.lines[0]!.text, /^Stand 7 pots in a row, 0 to 6, and lay 21 counters/);
+  assert.equal(segment!.needs[0]!.qty, 21);
+  assert.deepEqual(segment!.lines.at(-1), own);
+  assert.equal(madeOf(segment!)!.printable.cards.length, 7);
+  const easier = applyEdit(turned.value, { do: 'choose-level', segment: 'number-pots', level: 'easier' });
+  assert.ok(easier.ok && easier.value.segments[0]!.lines[0]!.text.startsWith('Use the pots up to 3 only'));
+  const refused = applyEdit(turned.value, { do: 'turn-dial', segment: 'number-pots', dial: 'from', value: 9 });
+  assert.ok(!refused.ok && refused.problem.code === 'maker-refuses');
+});
+
+test('every maker can be put into a session, and its lines stand for every level', () => {
+  for (const { id } of MAKERS) {
+    const segment = part(id);
+    assert.ok(segment.lines.length > 0 && segment.levels.easier && segment.levels.harder, id);
+    assert.ok(
+      segment.needs.every(({ swaps, item }) => swaps.every((swap) => swap.item !== item)),
+      id,
+    );
+  }
+});

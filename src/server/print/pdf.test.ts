@@ -1,0 +1,115 @@
+import assert from 'node:assert/strict';
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { after, test } from 'node:test';
+import { firstValues, runMaker, USUAL_SETTINGS } from '../../core/makers/maker.ts';
+import { makerPages } from '../../core/makers/makerPages.ts';
+import { MAKERS } from '../../core/makers/makers.ts';
+import { flowPages, type Page } from '../../core/page/paper.ts';
+import { writePdf } from './pdf.ts';
+
+const folder = mkdtempSync(join(tmpdir(), 'footstool-pdf-'));
+after(() => rmSync(folder, { recursive: true, force: true }));
+
+/** Runs a tool of poppler on a PDF; it must not warn. */
+function poppler(tool: string, pdf: Buffer, ...words: string[]): string {
+  const path = join(folder, 'page.pdf');
+  writeFileSync(path, pdf);
+  const run = spawnSync(
+    tool,
+    words.map((word) => (word === 'PDF' ? path : word)),
+    { encoding: 'utf8', maxBuffer: 64 * 1024 * 1024 },
+  );
+  assert.equal(run.stderr, '', `${tool} warned`);
+  assert.equal(run.status, 0);
+  return run.stdout;
+}
+const MM_PER_POINT = 25.4 / 72;
+
+/** Ends of straight strokes in millimetres, as poppler draws them. */
+function strokes(pdf: Buffer): [number, number, number, number][] {
+  const svg = poppler('pdftocairo', pdf, '-svg', 'PDF', '-');
+  return [...svg.matchAll(/<path[^>]* d="M ([\d.-]+) ([\d.-]+) L ([\d.-]+) ([\d.-]+) ?"([^>]*)>/g)].map((match) => {
+    const matrix = /matrix\(([\d.-]+), ?[\d.-]+, ?[\d.-]+, ?([\d.-]+), ?([\d.-]+), ?([\d.-]+)\)/.exec(match[0]);
+    const [a, d, e, f] = matrix ? matrix.slice(1).map(Number) : [1, 1, 0, 0];
+    const [x1, y1, x2, y2] = match.slice(1, 5).map(Number) as [number, number, number, number];
+    return [
+      (x1 * a! + e!) * MM_PER_POINT,
+      (y1 * d! + f!) * MM_PER_POINT,
+      (x2 * a! + e!) * MM_PER_POINT,
+      (y2 * d! + f!) * MM_PER_POINT,
+    ];
+  });
+}
+
+const settings = { paper: 'a4', margin: 12 } as const;
+
+test('the mark of 50 mm is 50.0 mm long in the PDF, on A4 and on Letter', async () => {
+  for (const paper of ['a4', 'letter'] as const) {
+    const pdf = await writePdf(
+      flowPages([{ width: 10, height: 10, shapes: [] }], { title: 'Ruler', settings: { paper, margin: 12 } }),
+      { title: 'Ruler' },
+    );
+    const lengths = strokes(pdf).map(([x1, y1, x2, y2]) => Math.hypot(x2 - x1, y2 - y1));
+    assert.ok(
+      lengths.some((length) => Math.abs(length - 50) <= 0.2),
+      `strokes of ${lengths.map((length) => length.toFixed(2)).join(', ')} mm`,
+    );
+    assert.match(
+      poppler('pdfinfo', pdf, 'PDF'),
+      paper === 'a4' ? /Page size: +595\.\d+ x 841\.\d+ pts \(A4\)/ : /Page size: +612 x 792 pts/,
+    );
+  }
+});
+
+test('a line of any length stands where it was put, to a fifth of a millimetre', async () => {
+  const page: Page = {
+    width: 210,
+    height: 297,
+    title: 'Line',
+    shapes: [{ kind: 'line', x1: 20, y1: 30, x2: 143.7, y2: 30, stroke: 'ink', width: 0.4 }],
+  };
+  const [[x1, y1, x2, y2]] = strokes(await writePdf([page], { title: 'Line' })) as [[number, number, number, number]];
+  for (const [found, wanted] of [
+    [x1, 20],
+    [x2, 143.7],
+    [y1, 30],
+    [y2, 30],
+  ] as const)
+    assert.ok(Math.abs(found - wanted) < 0.2, `${found} for ${wanted}`);
+});
+
+for (const maker of MAKERS) {
+  test(`${maker.id}: what it prints opens without a warning, to size, with its answers as text and fonts embedded`, async () => {
+    const made = runMaker(maker, firstValues(maker), USUAL_SETTINGS);
+    assert.ok(made.ok);
+    const pages = makerPages(maker.title, made.value, settings);
+    const pdf = await writePdf(pages, { title: maker.title });
+    assert.match(poppler('pdfinfo', pdf, 'PDF'), new RegExp(`Pages: +${pages.length}\\n`));
+    const text = poppler('pdftotext', pdf, 'PDF', '-').replace(/\s+/g, ' ');
+    assert.ok(text.includes(`${maker.title}: the answers`), text.slice(0, 200));
+    assert.ok(text.includes('50 mm when printed at 100 %'));
+    const fonts = poppler('pdffonts', pdf, 'PDF').trim().split('\n').slice(2);
+    assert.ok(fonts.length > 0 && fonts.every((line) => /Andika.* yes +yes/.test(line)), fonts.join('\n'));
+    const { printable } = made.value;
+    const [card] = printable.cards;
+    if (card) {
+      const cut = pages[0]!.shapes.filter((shape) => shape.kind === 'rect' && shape.isDashed);
+      assert.ok(
+        cut.every(
+          (shape) =>
+            shape.kind === 'rect' && [shape.w, shape.h].sort().join() === [card.width, card.height].sort().join(),
+        ),
+      );
+    }
+    for (const page of pages)
+      for (const shape of page.shapes)
+        if (shape.kind === 'circle')
+          assert.ok(
+            shape.x - shape.r >= 0 && shape.x + shape.r <= page.width && shape.y + shape.r <= page.height,
+            'a circle is cut off',
+          );
+  });
+}

@@ -1,0 +1,188 @@
+import { expect, test, type Page } from '@playwright/test';
+import { address, benchIsReady, expectAccessible, signIn } from './steps.ts';
+
+const lines = (page: Page) => page.getByRole('region', { name: 'Picture and lines' });
+
+/** The main dial of each maker, a value for it, and what a line then says. */
+const TURNS = [
+  { id: 'place-settings', dial: 'people', to: '6', says: 'Set 6 chairs or cushions' },
+  { id: 'number-pots', dial: 'to', to: '8', says: 'Stand 9 pots in a row, 0 to 8, and lay 36 counters' },
+  { id: 'tally', dial: 'how many', to: '17', says: 'five, ten, fifteen, sixteen, seventeen' },
+  { id: 'dice-moves', dial: 'dice', to: '2', says: 'Answer: 2 to 12' },
+  { id: 'frame', dial: 'in the first colour', to: '7', says: 'Put 7 counters in' },
+  { id: 'guess-and-count', dial: 'under the cloth', to: '20', says: '20; from 18 to 22 is near' },
+  { id: 'strips', dial: 'to', to: '9', says: 'Mix 9 strips, 1 to 9 marks' },
+  { id: 'length-pairs', dial: 'strips', to: '5', says: 'Cut 5 strips of 180 mm' },
+  { id: 'number-strip', dial: 'from', to: '8', says: 'What comes after 10?' },
+  { id: 'balance', dial: 'weight on the left, in counters', to: '20', says: '13; the guess of 4 was 9 away' },
+  { id: 'pattern-row', dial: 'pieces in the row', to: '9', says: 'Lay 9 pieces in a row' },
+  { id: 'pair-cards', dial: 'total', to: '7', says: 'Lay 8 cards out' },
+  { id: 'bead-row', dial: 'number', to: '58', says: 'Show me fifty-eight.' },
+  { id: 'hundred-hunt', dial: 'things found', to: '104', says: '10 and 4: 104' },
+  { id: 'volumes', dial: 'container, ml', to: '1000', says: 'a clear container of 1000 ml' },
+  { id: 'clock', dial: 'hour', to: '7', says: 'Set the clock to seven o’clock' },
+] as const;
+
+for (const { id, dial, to, says } of TURNS) {
+  test(`${id}: turning “${dial}” changes the line, the picture and the facts in one go`, async ({ page }) => {
+    await signIn(page);
+    await page.goto(address(`/makers/${id}`));
+    await benchIsReady(page);
+    const picture = lines(page).getByRole('img');
+    const before = await picture.innerHTML();
+    await expect(lines(page)).not.toContainText(says);
+    await page.getByLabel(dial, { exact: true }).fill(to);
+    await expect(lines(page)).toContainText(says);
+    expect(await picture.innerHTML()).not.toBe(before);
+  });
+}
+
+test('money table: prices that cannot be paid are refused with the reason, and the last good ones stand', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.goto(address('/makers/money-table'));
+  await benchIsReady(page);
+  await page.getByLabel('prices', { exact: false }).first().fill('3 25');
+  await expect(page.getByRole('alert')).toContainText(
+    'No price over 21p can be paid from this purse, so 25p must go. What stood before still stands.',
+  );
+  await expect(page.getByText('14p: 2 ways, fewest 10p + 2p + 2p.')).toBeVisible();
+  await page.getByLabel('coins in the purse').fill('0 5');
+  await expect(page.getByRole('alert')).toContainText('takes whole numbers from 1 to 500, so “0” was not taken');
+  await page.getByLabel('coins in the purse').fill('50');
+  await page.getByLabel('coins in the till').fill('10 5');
+  await page.getByLabel('prices', { exact: false }).first().fill('35');
+  await expect(lines(page)).toContainText('35p to 40p, 40p to 50p: 15p');
+  await expectAccessible(page);
+});
+
+test('bad numbers are refused with the range at once, by keyboard too, and levels change the lines', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.goto(address('/makers/pair-cards'));
+  await benchIsReady(page);
+  await page.getByLabel('total', { exact: true }).fill('10000');
+  await expect(page.getByRole('alert')).toContainText(
+    '“total” takes a whole number from 1 to 12, so “10000” was not taken.',
+  );
+  await page.getByLabel('total', { exact: true }).fill('many');
+  await expect(page.getByRole('alert')).toContainText('so “many” was not taken');
+  await page.getByLabel('total, 1 to 12').focus();
+  await expect(page.getByLabel('total', { exact: true })).toHaveValue('5');
+  await page.keyboard.press('ArrowRight');
+  await expect(lines(page)).toContainText('Lay 7 cards out');
+  await page.getByRole('button', { name: 'easier' }).press('Enter');
+  await expect(lines(page)).toContainText('Use real things');
+  await page.goto(address('/makers/pattern-row'));
+  await benchIsReady(page);
+  await page.getByLabel('pieces in the row', { exact: true }).fill('400');
+  await expect(page.getByRole('alert')).toContainText('from 2 to 24');
+});
+
+test('a maker goes onto the bench, its dial is turned there, and the tray is printed for eighteen homes in less than ten seconds', async ({
+  page,
+}) => {
+  await signIn(page);
+  const homes = Array.from({ length: 6 }, (_, index) => ({
+    nickname: `Row ${index}`,
+    contact: '',
+    language: 'en',
+    allergens: [],
+    children: [{ nickname: `Child ${index}`, birthMonth: '2023-04', loves: '' }],
+    things: [],
+  }));
+  await page.goto(address('/shelf/import'));
+  await page.getByLabel('File').setInputFiles({
+    name: 'homes.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify({ format: 'footstool', version: 1, homes })),
+  });
+  await page.getByRole('button', { name: 'Take it in' }).click();
+  await expect(page.getByText('Taken in: 6 added')).toBeVisible();
+
+  for (const id of ['number-pots', 'pair-cards', 'strips']) {
+    await page.goto(address(`/makers/${id}`));
+    await benchIsReady(page);
+    await page.getByLabel('put it into').selectOption({ label: 'A parcel for Nim' });
+    await page.getByRole('button', { name: 'Put it on the bench' }).click();
+    await page.waitForURL('**/bench/*');
+  }
+  await benchIsReady(page);
+  const pots = page.locator('section.segment').filter({ has: page.getByRole('heading', { name: 'Number pots' }) });
+  await pots.getByRole('spinbutton', { name: 'to', exact: true }).press('ArrowUp');
+  await expect(pots).toContainText('Stand 7 pots in a row, 0 to 6, and lay 21 counters');
+  await expect(page.getByRole('status').filter({ hasText: 'kept at' })).toBeVisible();
+  await page.getByRole('link', { name: 'Print tray' }).click();
+  await page.getByLabel('For whom').selectOption({ label: 'for all homes' });
+  await page.getByRole('button', { name: 'Lay it out' }).click();
+  await expect(page.getByRole('main')).toContainText(/\d+ sheets,\s+A4,\s+to true size/);
+  await benchIsReady(page);
+  await expectAccessible(page);
+  const began = Date.now();
+  await page.getByRole('button', { name: 'Print the tray' }).click();
+  await expect(page.getByRole('progressbar')).toBeVisible();
+  await expect(page.getByRole('status')).toContainText(/\d+ sheets came out/, { timeout: 10_000 });
+  expect(Date.now() - began).toBeLessThan(10_000);
+  const href = (await page.getByRole('link', { name: 'look at them' }).getAttribute('href'))!;
+  const pdf = await (await page.request.get(address(href))).body();
+  expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
+  expect(pdf.length).toBeLessThan(5 * 1024 * 1024);
+  await page.goto(address('/printer'));
+  await expect(page.getByRole('row').filter({ hasText: 'A parcel for Nim' })).toContainText('came out');
+  await expectAccessible(page);
+
+  await page.goBack();
+  await page.getByLabel('How').selectOption({ label: 'no printer: to draw by hand' });
+  await page.getByRole('button', { name: 'Lay it out' }).click();
+  await expect(page.getByText('Pair cards, by hand')).toBeVisible();
+  await page.getByLabel('For whom').selectOption({ label: 'for one home' });
+  await page.getByRole('button', { name: 'Lay it out' }).click();
+  await expect(page.getByRole('alert')).toContainText('Choose a home');
+});
+
+test('the programme’s settings are obeyed by the makers', async ({ page }) => {
+  await signIn(page);
+  await page.getByRole('link', { name: 'Programme' }).click();
+  await page.getByLabel('Zero early').uncheck();
+  await page.getByLabel('How far from things to signs').selectOption({ label: 'signs' });
+  await page.getByLabel('Coins').selectOption({ label: 'tokens of our own' });
+  await page.getByLabel('Closed days').fill('2027-02-30');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByRole('alert')).toContainText('“2027-02-30” is not a day that exists');
+  await page.getByLabel('Closed days').fill('2027-05-03');
+  await page.getByLabel('Zero early').uncheck();
+  await page.getByLabel('How far from things to signs').selectOption({ label: 'signs' });
+  await page.getByLabel('Coins').selectOption({ label: 'tokens of our own' });
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByRole('status')).toHaveText('Kept.');
+  await expectAccessible(page);
+  await page.goto(address('/makers/number-strip'));
+  await benchIsReady(page);
+  await page.getByLabel('from', { exact: true }).fill('0');
+  await expect(page.getByRole('alert')).toContainText('zero late: start the row at 1');
+  await page.goto(address('/makers/money-table'));
+  await expect(page.getByText('The purse holds 21 tokens.')).toBeVisible();
+  await page.goto(address('/programme'));
+  await page.getByLabel('Zero early').check();
+  await page.getByLabel('How far from things to signs').selectOption({ label: 'things' });
+  await page.getByLabel('Coins').selectOption({ label: 'pence and pounds' });
+  await page.getByLabel('Closed days').fill('');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+});
+
+test('from what was noticed the ladder proposes what next, without a mark', async ({ page }) => {
+  await signIn(page);
+  await page.goto(address('/makers'));
+  await expect(page.getByRole('listitem')).toHaveCount(17);
+  await expectAccessible(page);
+  await page.getByRole('link', { name: 'What next? From what was noticed' }).click();
+  await page.getByRole('link', { name: 'hands over five when asked for three' }).click();
+  await expect(page.getByRole('heading', { name: 'Stay with counting out' })).toBeVisible();
+  await expect(page.getByText('Count them into your hand together; stop at the number.')).toBeVisible();
+  await expect(page.getByRole('complementary').getByRole('listitem')).toHaveCount(2);
+  await page.getByRole('link', { name: 'says the row a good way, past ten' }).click();
+  await expect(page.getByRole('heading', { name: 'Offer touch and count' })).toBeVisible();
+  await expectAccessible(page);
+});
