@@ -1,6 +1,7 @@
-import { array, boolean, number, object, string, type InferType } from 'yup';
+import { array, number, object, string, type InferType } from 'yup';
 import { isCalendarDate } from '../core/calendar/dates.ts';
-import { CURRENCIES, USUAL_SETTINGS, type CurrencyName } from '../core/makers/maker.ts';
+import { USUAL_SETTINGS } from '../core/makers/maker.ts';
+import { numberSettings } from './numberSettings.ts';
 import { PAPERS, type Paper } from '../core/page/paper.ts';
 
 const pace = () => array().of(number().required().min(0)).length(3).required();
@@ -13,16 +14,7 @@ export const programmeSettings = object({
   calibrationWeight: number().required().min(0).max(100).default(4),
   sendWorkingDays: number().integer().required().min(0).max(30).default(2),
   numbers: object({
-    zeroEarly: boolean().required(),
-    stage: string()
-      .required()
-      .oneOf(['objects', 'pictures', 'signs'] as const),
-    pastTen: boolean().required(),
-    playOnly: boolean().required(),
-    isLeftHanded: boolean().required(),
-    currency: string()
-      .required()
-      .oneOf(Object.keys(CURRENCIES) as CurrencyName[]),
+    ...numberSettings(),
   })
     .required()
     .default({ ...USUAL_SETTINGS }),
@@ -54,16 +46,7 @@ export const programmeForm = object({
     .max(200),
   seatedMinutesPerYear: number().typeError('must be a number').required().min(1).max(10),
   sendWorkingDays: number().typeError('must be a number').required().integer().min(0).max(30),
-  zeroEarly: boolean().required(),
-  stage: string()
-    .required()
-    .oneOf(['objects', 'pictures', 'signs'] as const),
-  pastTen: boolean().required(),
-  playOnly: boolean().required(),
-  isLeftHanded: boolean().required(),
-  currency: string()
-    .required()
-    .oneOf(Object.keys(CURRENCIES) as CurrencyName[]),
+  ...numberSettings(),
   paper: string()
     .required()
     .oneOf(Object.keys(PAPERS) as Paper[]),

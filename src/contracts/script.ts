@@ -1,5 +1,5 @@
-import { CURRENCIES, type CurrencyName } from '../core/makers/maker.ts';
-import { array, boolean, lazy, mixed, number, object, string, type ObjectShape, type Schema } from 'yup';
+import { array, lazy, mixed, number, object, string, type ObjectShape, type Schema } from 'yup';
+import { numberSettings } from './numberSettings.ts';
 import { CAUTION_RULES } from '../core/cautions/cautions.ts';
 import { LEVELS, LINE_KINDS, POSTURES, SEGMENT_KINDS, type Quantity, type Segment } from '../core/script/session.ts';
 import { isCalendarDate, isTimeOfDay } from '../core/calendar/dates.ts';
@@ -116,21 +116,6 @@ const need = exactly({
 
 const level = () => exactly({ text: someWords(600), dials: dialSettings() }).default(undefined);
 
-/** How a programme works with numbers. */
-export const makerSettings = () =>
-  exactly({
-    zeroEarly: boolean().required(),
-    stage: string()
-      .required()
-      .oneOf(['objects', 'pictures', 'signs'] as const),
-    pastTen: boolean().required(),
-    playOnly: boolean().required(),
-    isLeftHanded: boolean().required(),
-    currency: string()
-      .required()
-      .oneOf(Object.keys(CURRENCIES) as CurrencyName[]),
-  }).required();
-
 const ahead = exactly({
   who: string()
     .required()
@@ -183,7 +168,7 @@ const segment = exactly({
   made: exactly({
     maker: string().required().max(40),
     values: dialSettings(),
-    settings: makerSettings(),
+    settings: exactly(numberSettings()).required(),
   }).default(undefined),
 });
 

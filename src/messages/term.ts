@@ -1,4 +1,5 @@
-import { DAY_KINDS, type DayKind, type TermProblem } from '../core/terms/term.ts';
+import { numberName } from '../core/makers/words.ts';
+import type { DayKind, TermProblem } from '../core/terms/term.ts';
 import type { PinRule, PlanReason } from '../core/terms/proposal.ts';
 import type { School } from '../core/terms/schools.ts';
 import type { TermRule } from '../core/terms/termPlan.ts';
@@ -30,7 +31,6 @@ export const DAY_KIND_WORDS: Readonly<Record<DayKind, string>> = {
   travel: 'away',
   heavy: 'busy time',
 };
-export const DAY_KIND_LIST = DAY_KINDS;
 
 /** Each school with the sentence that says why one would choose it. */
 export const SCHOOL_WORDS: Readonly<Record<School, { name: string; why: string }>> = {
@@ -128,25 +128,10 @@ export function shortDay(date: string): string {
   );
 }
 
-const SMALL_NUMBERS = [
-  'no',
-  'one',
-  'two',
-  'three',
-  'four',
-  'five',
-  'six',
-  'seven',
-  'eight',
-  'nine',
-  'ten',
-  'eleven',
-  'twelve',
-];
-
 /** A small number in words, a larger one in digits. */
 export function countWords(count: number): string {
-  return SMALL_NUMBERS[count] ?? String(count);
+  if (count === 0) return 'no';
+  return count <= 12 ? numberName(count) : String(count);
 }
 
 const DAYS_TO_COUNT_WEEKS = 14;

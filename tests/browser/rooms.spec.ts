@@ -9,6 +9,17 @@ const ROOMS = [
   { path: '/bench', heading: 'Bench' },
   { path: '/bench/new', heading: 'Start a session' },
   { path: '/homes', heading: 'Homes' },
+  { path: '/shelf/have', heading: 'What we have' },
+  { path: '/shelf/thing/sock', heading: 'socks' },
+  { path: '/shelf/book/over-under', heading: 'Over, under' },
+  { path: '/shelf/song/slowly-rolling', heading: 'Slowly rolling' },
+  { path: '/shelf/new/activity', heading: 'Add an activity' },
+  { path: '/term/new', heading: 'Frame a term' },
+  { path: '/makers', heading: 'Makers' },
+  { path: '/makers/number-pots', heading: 'Number pots' },
+  { path: '/makers/ladder?skill=sort&seen=yes', heading: 'What next?' },
+  { path: '/printer', heading: 'What came out of the printer' },
+  { path: '/programme', heading: 'Quillbrook children’s room and the Lantern Room' },
   { path: '/post', heading: 'Post' },
   { path: '/shelf/import', heading: 'Take in a file' },
 ];
@@ -49,7 +60,7 @@ test('a row of words at the top leads everywhere by keyboard', async ({ page }) 
   await signIn(page);
   await page.keyboard.press('Tab');
   await expect(page.getByRole('link', { name: 'To the content' })).toBeFocused();
-  for (let step = 0; step < 3; step++) await page.keyboard.press('Tab');
+  for (let step = 0; step < 4; step++) await page.keyboard.press('Tab');
   await expect(page.getByRole('link', { name: 'Shelf', exact: true })).toBeFocused();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Shelf');

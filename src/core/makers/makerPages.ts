@@ -9,7 +9,7 @@ export function makerPages(title: string, made: Made, settings: SheetSettings, {
     drawing.width > area.width ? scaled(drawing, area.width / drawing.width) : drawing;
   const { printable } = made;
   const pages = [
-    ...cardPages(printable.cards, { title: printable.title, settings, backs: printable.backs }),
+    ...cardPages(printable.cards, { title: printable.title, settings, order: 'stack', backs: printable.backs }),
     ...flowPages(printable.sheets.map(fitted), { title: printable.title, settings }),
   ];
   const key = writing([`${title}: the answers`, '', ...made.facts, '', ...made.key], { width: area.width, size: 5 });

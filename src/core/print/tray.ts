@@ -93,11 +93,13 @@ function trayParts({ session, for: whom, homes, version }: TrayInput, settings: 
   return parts;
 }
 
-/** What a part's maker made, for its dials as they stand; null for parts that no maker wrote. */
+/** What a part's maker made, for its dials as they stand; null for parts that no maker wrote. Play only: no sheets. */
 export function madeOf({ made }: Segment): Made | null {
   const maker = made && findMaker(made.maker);
   const answer = maker && runMaker(maker, made.values, made.settings);
-  return answer?.ok ? answer.value : null;
+  if (!answer?.ok) return null;
+  const { printable } = answer.value;
+  return made!.settings.playOnly ? { ...answer.value, printable: { ...printable, sheets: [] } } : answer.value;
 }
 
 /** A set of one home carries its name, so that cut cards do not get mixed. */

@@ -1,5 +1,5 @@
 import type { LinearModel, LinearRow } from './linearModel.ts';
-import { mayStandIn, POINTS, type TermPlan, type TermPlanInput } from './termPlan.ts';
+import { mayStandIn, POINTS, type TermPlan, type TermPlanInput } from './termScore.ts';
 
 export interface TermModel {
   readonly model: LinearModel;

@@ -1,6 +1,6 @@
 import { seededChance } from '../chance.ts';
 import { TermState } from './termState.ts';
-import type { TermPlan, TermPlanInput } from './termPlan.ts';
+import type { TermPlan, TermPlanInput } from './termScore.ts';
 
 /** How many changes are tried: more for larger terms, within a few seconds. */
 const STEPS_PER_PLACE = 12_000;

@@ -1,4 +1,4 @@
-import { mayStandIn, POINTS, type TermPlan, type TermPlanInput } from './termPlan.ts';
+import { mayStandIn, POINTS, type TermPlan, type TermPlanInput } from './termScore.ts';
 
 /** An empty place in a slot that must be filled weighs more than anything a plan can gain by it. */
 const POINTS_FOR_LEAST = 200;

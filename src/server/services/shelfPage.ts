@@ -13,6 +13,8 @@ export interface ShelfRow {
   readonly about: string;
   readonly skills: string;
   readonly facts: string;
+  /** Its lines, verses or text: searched, not shown. */
+  readonly text: string;
 }
 
 export interface ShelfSearch {
@@ -35,7 +37,7 @@ export async function readShelfRows(
   if (words.trim() === '') return { rows, total, themes };
   const index = new MiniSearch<ShelfRow>({
     idField: 'key',
-    fields: ['title', 'about', 'skills', 'facts'],
+    fields: ['title', 'about', 'skills', 'facts', 'text'],
     searchOptions: { prefix: true, fuzzy: 0.2, boost: { title: 2 } },
   });
   index.addAll(rows);
@@ -56,6 +58,7 @@ function rowsOf(shelf: Shelf, kind: ShelfKind): ShelfRow[] {
   switch (kind) {
     case 'activity':
       return shelf.activities.map(({ key, title, idea, skills, themes, ages, where, size, ...rest }) => ({
+        text: [rest.aim, ...rest.lines.map((line) => line.text)].join(' '),
         key,
         title,
         about: idea,
@@ -71,7 +74,8 @@ function rowsOf(shelf: Shelf, kind: ShelfKind): ShelfRow[] {
           .join(' · '),
       }));
     case 'book':
-      return shelf.books.map(({ key, title, maker, summary, skills, words, features, themes }) => ({
+      return shelf.books.map(({ key, title, maker, summary, skills, words, features, themes, text = [], pauses }) => ({
+        text: [...text, ...pauses.map(({ question }) => question)].join(' '),
         key,
         title,
         about: `${summary} ${maker}.`,
@@ -79,7 +83,8 @@ function rowsOf(shelf: Shelf, kind: ShelfKind): ShelfRow[] {
         facts: `${words} words · ${list(features)} · ${list(themes)}`,
       }));
     case 'song':
-      return shelf.songs.map(({ key, title, tune, actions, skills, themes }) => ({
+      return shelf.songs.map(({ key, title, tune, actions, skills, themes, verses }) => ({
+        text: verses.flat().join(' '),
         key,
         title,
         about: `To the tune of “${tune}”. ${actions}`,
@@ -88,6 +93,7 @@ function rowsOf(shelf: Shelf, kind: ShelfKind): ShelfRow[] {
       }));
     case 'thing':
       return shelf.things.map(({ key, one, many, traits, sizeMm, usualQty, common, allergens }) => ({
+        text: '',
         key,
         title: many,
         about: one,

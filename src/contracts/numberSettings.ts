@@ -1,0 +1,16 @@
+import { boolean, string } from 'yup';
+import { CURRENCIES, type CurrencyName } from '../core/makers/maker.ts';
+
+/** How a programme works with numbers, field by field. */
+export const numberSettings = () => ({
+  zeroEarly: boolean().required(),
+  stage: string()
+    .required()
+    .oneOf(['objects', 'pictures', 'signs'] as const),
+  pastTen: boolean().required(),
+  playOnly: boolean().required(),
+  isLeftHanded: boolean().required(),
+  currency: string()
+    .required()
+    .oneOf(Object.keys(CURRENCIES) as CurrencyName[]),
+});
