@@ -179,7 +179,7 @@ test('Today names what is late, what is due and what came back, and leads there'
   await signIn(page);
   const due = page.getByRole('region', { name: 'Due' });
   await expect(due.getByText('Try it with the lights of the room on')).toBeVisible();
-  await expect(due.getByText('Was due Sunday 7 March; it can still be done today.')).toBeVisible();
+  await expect(due.getByText('Was due Sunday 7 March. It can still be done today.')).toBeVisible();
   await expect(page.getByRole('complementary', { name: 'Came back' })).toContainText('The cart with no wheels');
   await due
     .getByRole('listitem')

@@ -136,7 +136,7 @@ test('a maker goes onto the bench, its dial is turned there, and the tray is pri
   await page.goBack();
   await page.getByLabel('How').selectOption({ label: 'no printer: to draw by hand' });
   await page.getByRole('button', { name: 'Lay it out' }).click();
-  await expect(page.getByText('Pair cards, by hand')).toBeVisible();
+  await expect(page.locator('figcaption', { hasText: 'Pair cards, by hand' })).toBeVisible();
   await page.getByLabel('For whom').selectOption({ label: 'for one home' });
   await page.getByRole('button', { name: 'Lay it out' }).click();
   await expect(page.getByRole('alert')).toContainText('Choose a home');

@@ -101,7 +101,7 @@ test('what we have: ticking things shows what can be done, a home’s things too
   await page.getByLabel('How many bottle lids').fill('15');
   await expect(found.getByRole('link', { name: 'Carts and lids' })).toHaveCount(0);
   await page.getByLabel('whose').selectOption({ label: 'all homes' });
-  await expect(found.getByText(/of 12 ·/).first()).toBeVisible();
+  await expect(found.getByText(/of \d+ ·/).first()).toBeVisible();
   await page.getByLabel('whose').selectOption({ label: 'Blue door' });
   await expect(found.getByRole('listitem').first()).toBeVisible();
   await expect(page.getByRole('region', { name: 'A basket of three' }).getByText(/^\d+ skills/)).toBeVisible();

@@ -1,5 +1,5 @@
-import { planTerm, type TermPlanInput, type TermRule } from '../../core/terms/termPlan.ts';
-import { linearSolver } from '../../solver/highs.ts';
+import type { TermPlanInput, TermRule } from '../../core/terms/termPlan.ts';
+import { planOnTwoCores } from '../../solver/planOnTwoCores.ts';
 import { amount, array, boolean, mixed, name, names, object, string, whole } from './fields.ts';
 import { calculation, CalcInputError } from './calculation.ts';
 
@@ -60,7 +60,7 @@ export const calcTermPlan = calculation(
   async (input) => {
     const term = input as unknown as TermPlanInput;
     refuseOddities(term);
-    const plan = planTerm(term, await linearSolver(LIMITS));
+    const plan = await planOnTwoCores(term, LIMITS);
     if (plan.ok) return plan.value;
     throw new CalcInputError(LOOSEN_PATHS[plan.problem.loosen], LOOSEN_WORDS[plan.problem.loosen]);
   },

@@ -53,6 +53,13 @@ export function planTerm(
   return good({ slots, score, bound: Math.max(score, Math.floor(answer.bound + 1e-6)), unmet });
 }
 
+/** The better of a plan and what another search found for the same input; the proved bound stays. */
+export function betterOf(input: TermPlanInput, plan: TermPlan, other: TermPlan['slots'] | null): TermPlan {
+  if (!other) return plan;
+  const { score, unmet } = scoreTerm(input, other);
+  return score > plan.score ? { slots: other, score, bound: plan.bound, unmet } : plan;
+}
+
 /** Tries each rule without the others' help; asking for fewer activities a slot always works. */
 function findRuleToLoosen(input: TermPlanInput, solve: SolveLinear): TermRule {
   return (

@@ -3,17 +3,19 @@ import { TermState } from './termState.ts';
 import type { TermPlan, TermPlanInput } from './termScore.ts';
 
 /** How many changes are tried: more for larger terms, within a few seconds. */
-const STEPS_PER_PLACE = 12_000;
-const STEPS_PER_ACTIVITY = 40_000;
+const STEPS_PER_PLACE = 6_000;
+const STEPS_PER_ACTIVITY = 20_000;
+/** Terms with more places than this get four times as many changes each. */
+const MANY_PLACES = 60;
 /** The heat at which a loss of so many points is still taken now and then; falls to near nothing. */
 const FIRST_HEAT = 4;
 const LAST_HEAT = 0.1;
 
 /**
  * A good plan by simulated annealing: activities are put in, taken out, exchanged and moved, always within the rules.
- * The same input and seed give the same plan. Null where no plan was found, which proves nothing.
+ * The same input, seed and effort (1: a few seconds at most; 3: three times as long) give the same plan. Null where no plan was found, which proves nothing.
  */
-export function searchTerm(input: TermPlanInput, seed: number): TermPlan['slots'] | null {
+export function searchTerm(input: TermPlanInput, seed: number, effort = 1): TermPlan['slots'] | null {
   const term = new TermState(input);
   if (!term.placePinned()) return null;
   const slotCount = input.slots.length;
@@ -22,7 +24,9 @@ export function searchTerm(input: TermPlanInput, seed: number): TermPlan['slots'
   const chance = seededChance(seed);
   const places = slotCount * Math.max(1, Math.min(4, input.perSlot[1]));
   const steps =
-    Math.min(STEPS_PER_PLACE * places, STEPS_PER_ACTIVITY * input.activities.length) * (places > 60 ? 2 : 1);
+    Math.min(STEPS_PER_PLACE * places, STEPS_PER_ACTIVITY * input.activities.length) *
+    (places > MANY_PLACES ? 4 : 1) *
+    effort;
   const cooling = (LAST_HEAT / FIRST_HEAT) ** (1 / steps);
   let heat = FIRST_HEAT;
   let bestScore = term.isFull() ? term.score : -Infinity;

@@ -19,6 +19,7 @@ export interface EntryField {
     | 'choice'
     | 'choices'
     | 'keys'
+    | 'phrases'
     | 'lines'
     | 'verses'
     | 'settings'
@@ -112,7 +113,7 @@ const ACTIVITY: readonly EntryField[] = [
   { name: 'seating', label: 'Sitting', as: 'text' },
   {
     name: 'dials',
-    label: 'Dials: a number with a range, or choices with commas between',
+    label: 'Dials: a number with a range, or choices with bars between',
     as: 'rows',
     wide: true,
     columns: [
@@ -120,7 +121,7 @@ const ACTIVITY: readonly EntryField[] = [
       { name: 'label', label: 'what it is', as: 'text' },
       { name: 'min', label: 'least', as: 'number', isOptional: true },
       { name: 'max', label: 'most', as: 'number', isOptional: true },
-      { name: 'choices', label: 'or choices', as: 'keys', isOptional: true },
+      { name: 'choices', label: 'or choices', as: 'phrases', isOptional: true },
       { name: 'value', label: 'stands at', as: 'quantity' },
     ],
   },

@@ -60,6 +60,8 @@ function write(value: unknown, field: EntryField): unknown {
       return (value as string[] | undefined) ?? [];
     case 'keys':
       return ((value as string[] | undefined) ?? []).join(', ');
+    case 'phrases':
+      return ((value as string[] | undefined) ?? []).join(' | ');
     case 'triple':
       return ((value as unknown[] | undefined) ?? []).join(', ');
     case 'lines':
@@ -90,6 +92,11 @@ function parse(value: unknown, field: EntryField): unknown {
     case 'keys':
       return text
         .split(',')
+        .map((part) => part.trim())
+        .filter(Boolean);
+    case 'phrases':
+      return text
+        .split('|')
         .map((part) => part.trim())
         .filter(Boolean);
     case 'triple':

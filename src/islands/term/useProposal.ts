@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import type { TermPlan, TermPlanInput } from '../../core/terms/termPlan.ts';
+import { betterOf, type TermPlan, type TermPlanInput } from '../../core/terms/termPlan.ts';
 import { describeNothingFits } from '../../messages/term.ts';
 import type { TermPlanMessage } from '../../workers/termPlan.ts';
 
@@ -16,12 +16,16 @@ export interface Proposal {
 const IDLE: Proposal = { phase: 'idle', score: null, bound: null, unmet: {}, progress: 0, message: '' };
 const LONGEST_MS = 20_000;
 const TICK_MS = 200;
+/** From so many places (slots × activities) on, a second worker searches while the first one proves. */
+const PLACES_FOR_TWO = 1500;
 
 /** Asks a worker to propose a term; hands over the best plan when it ends or is stopped. */
 export function useProposal(onPlan: (slots: TermPlan['slots']) => void) {
   const [proposal, setProposal] = useState<Proposal>(IDLE);
   const worker = useRef<Worker | null>(null);
   const best = useRef<TermPlan['slots'] | null>(null);
+  const searcher = useRef<Worker | null>(null);
+  const searched = useRef<TermPlan['slots'] | null>(null);
   const isWorking = proposal.phase === 'working';
 
   useEffect(() => {
@@ -34,16 +38,21 @@ export function useProposal(onPlan: (slots: TermPlan['slots']) => void) {
     );
     return () => clearInterval(timer);
   }, [isWorking]);
-  useEffect(() => () => worker.current?.terminate(), []);
+  const endWorkers = () => {
+    worker.current?.terminate();
+    searcher.current?.terminate();
+    worker.current = null;
+    searcher.current = null;
+  };
+  useEffect(() => endWorkers, []);
 
   const end = (change: Partial<Proposal>) => {
-    worker.current?.terminate();
-    worker.current = null;
+    endWorkers();
     if (best.current) onPlan(best.current);
     setProposal((before) => ({ ...before, ...change, progress: 1 }));
   };
 
-  const hear = (message: TermPlanMessage) => {
+  const hear = (message: TermPlanMessage, input: TermPlanInput) => {
     switch (message.kind) {
       case 'progress': {
         const { plan, bound } = message.progress;
@@ -56,7 +65,7 @@ export function useProposal(onPlan: (slots: TermPlan['slots']) => void) {
         break;
       }
       case 'done': {
-        const { slots, score, bound, unmet } = message.plan;
+        const { slots, score, bound, unmet } = betterOf(input, message.plan, searched.current);
         best.current = slots;
         end({ phase: 'done', score, bound, unmet });
         break;
@@ -73,17 +82,22 @@ export function useProposal(onPlan: (slots: TermPlan['slots']) => void) {
   };
 
   const start = (input: TermPlanInput) => {
-    worker.current?.terminate();
+    endWorkers();
     best.current = null;
+    searched.current = null;
     setProposal({ ...IDLE, phase: 'working' });
     worker.current = new Worker(new URL('../../workers/termPlan.ts', import.meta.url), { type: 'module' });
-    worker.current.onmessage = ({ data }: MessageEvent<TermPlanMessage>) => hear(data);
+    worker.current.onmessage = ({ data }: MessageEvent<TermPlanMessage>) => hear(data, input);
     worker.current.onerror = ({ message }) =>
       end({
         phase: 'failed',
         message: `The planner could not start (${message}). What stood in the term still stands.`,
       });
     worker.current.postMessage(input);
+    if (input.slots.length * input.activities.length < PLACES_FOR_TWO) return;
+    searcher.current = new Worker(new URL('../../workers/termSearch.ts', import.meta.url), { type: 'module' });
+    searcher.current.onmessage = ({ data }: MessageEvent<TermPlan['slots'] | null>) => (searched.current = data);
+    searcher.current.postMessage(input);
   };
   const stop = () => end({ phase: 'stopped' });
   const fail = (message: string) => setProposal({ ...IDLE, phase: 'failed', message });

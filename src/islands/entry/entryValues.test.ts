@@ -1,0 +1,50 @@
+import assert from 'node:assert/strict';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { test } from 'node:test';
+import { checkShape } from '../../contracts/problems.ts';
+import { ENTRY_KINDS, ENTRY_SCHEMAS, SECTION_OF, type EntryKind } from '../../contracts/shelfEntries.ts';
+import { ENTRY_FIELDS, emptyEntry } from './entryFields.ts';
+import { fromForm, toForm } from './entryValues.ts';
+
+const demo = (kind: EntryKind) => {
+  const file = readFileSync(join(import.meta.dirname, `../../../demo/${SECTION_OF[kind]}.json`), 'utf8');
+  return (JSON.parse(file) as Record<string, Record<string, unknown>[]>)[SECTION_OF[kind]]!;
+};
+const through = (entry: Record<string, unknown>, kind: EntryKind) =>
+  fromForm(structuredClone(toForm(entry, ENTRY_FIELDS[kind])), ENTRY_FIELDS[kind]);
+
+for (const kind of ENTRY_KINDS) {
+  test(`every ${kind} of the demo goes through its form without a change`, () => {
+    for (const entry of demo(kind)) assert.deepEqual(through(entry, kind), entry, String(entry.key));
+  });
+
+  test(`a new ${kind} lacks only what an author has to write`, () => {
+    const checked = checkShape(ENTRY_SCHEMAS[kind], through(emptyEntry(kind), kind));
+    const lacking = checked.ok ? [] : checked.problem.map(({ path, message }) => `${path} ${message}`);
+    assert.ok(lacking.length > 0);
+    assert.ok(
+      lacking.every((problem) => /must not be empty|small letters|must be letters/.test(problem)),
+      lacking.join('; '),
+    );
+  });
+}
+
+test('numbers with a decimal comma, settings and expressions are read as they are meant', () => {
+  const [activity] = demo('activity');
+  const form = toForm(activity!, ENTRY_FIELDS.activity);
+  const changed = fromForm(
+    {
+      ...form,
+      minutes__setup: '1, n*2 , 4',
+      levels__easier__text: 'Fewer.',
+      levels__easier__dials: 'boxes = 2, kind = red',
+    },
+    ENTRY_FIELDS.activity,
+  ) as { minutes: { setup: unknown }; levels: { easier: unknown } };
+  assert.deepEqual(changed.minutes.setup, [1, 'n*2', 4]);
+  assert.deepEqual(changed.levels.easier, { text: 'Fewer.', dials: { boxes: 2, kind: 'red' } });
+  const thing = toForm(demo('thing')[0]!, ENTRY_FIELDS.thing);
+  assert.equal(fromForm({ ...thing, common: '0,45' }, ENTRY_FIELDS.thing).common, 0.45);
+  assert.equal('sizeMm' in fromForm({ ...thing, sizeMm: '' }, ENTRY_FIELDS.thing), false);
+});

@@ -1,0 +1,120 @@
+import assert from 'node:assert/strict';
+import { after, before, test } from 'node:test';
+import { countingQueries, database } from '../../src/server/db/connection.ts';
+import { readNextStep } from '../../src/server/services/ladder.ts';
+import { printMaker, putMadeIntoSession } from '../../src/server/services/makersPage.ts';
+import { listJobs, readJob, readPrinted, readTray, startPrinting } from '../../src/server/services/printing.ts';
+import { keepProgramme } from '../../src/server/services/programme.ts';
+import { findSession } from '../../src/server/services/sessions.ts';
+import { helpersFor, startProgrammes, type TestProgrammes } from './programme.ts';
+
+let at: TestProgrammes;
+before(async () => void (at = await startProgrammes()));
+after(() => at.remove());
+const { sessionNamed, refuses } = helpersFor(() => at);
+
+const putPots = async (values: Record<string, unknown> = {}) => {
+  const { id } = await sessionNamed('A parcel for Nim');
+  await putMadeIntoSession(at.owner, { id: 'number-pots', sessionId: id, written: values });
+  return id;
+};
+const finished = async (job: string) => {
+  for (;;) {
+    const answer = await readJob(at.owner, job);
+    if (answer.state !== 'waiting') return answer;
+    await new Promise((next) => setImmediate(next));
+  }
+};
+
+test('what a maker makes goes into a session, checked, and only where one may write', async () => {
+  const id = await putPots({ to: 7 });
+  const { session } = await findSession(at.owner, id);
+  const part = session.segments.find(({ made }) => made)!;
+  assert.deepEqual([part.title, part.made!.maker, part.made!.values.to], ['Number pots', 'number-pots', 7]);
+  assert.equal(session.segments.at(-1)!.kind, 'closing');
+  const put = (person: typeof at.owner, maker: string, written: unknown) =>
+    putMadeIntoSession(person, { id: maker, sessionId: id, written });
+  await refuses(put(at.owner, 'number-pots', { to: 2000 }), 'wrong-input');
+  await refuses(put(at.owner, 'unheard-of', {}), 'not-found');
+  await refuses(put(at.stranger, 'number-pots', {}), 'not-found');
+  await refuses(put(at.reader, 'number-pots', {}), 'not-allowed');
+  await refuses(printMaker(at.owner, 'money-table', { purse: '0' }), 'wrong-input');
+  assert.equal((await printMaker(at.reader, 'clock', null)).subarray(0, 5).toString(), '%PDF-');
+});
+
+test('a tray is printed, kept and shown to its own programme only', async () => {
+  const id = await putPots();
+  const job = await startPrinting(at.owner, id, { for: 'all', version: 'large' });
+  const { state, pages, bytes } = await finished(job);
+  assert.equal(state, 'done');
+  assert.ok(pages > 12 && bytes > 1000);
+  assert.equal((await readPrinted(at.reader, job)).length, bytes);
+  assert.deepEqual(
+    (await listJobs(at.owner)).map((entry) => entry.id),
+    [job],
+  );
+  assert.deepEqual(await listJobs(at.stranger), []);
+  await refuses(readPrinted(at.stranger, job), 'not-found');
+  await refuses(readJob(at.stranger, job), 'not-found');
+  await refuses(startPrinting(at.stranger, id, { for: 'all', version: 'usual' }), 'not-found');
+  await refuses(startPrinting(at.reader, id, { for: 'all', version: 'usual' }), 'not-allowed');
+  await refuses(startPrinting(at.owner, id, { for: 'everybody', version: 'usual' }), 'wrong-input');
+  await refuses(startPrinting(at.owner, id, { for: 'home', version: 'usual' }), 'wrong-input');
+});
+
+test('the tray of one home names it, and the queries are fixed', async () => {
+  const { id } = await sessionNamed('A parcel for Nim');
+  const { homes } = await readTray(at.owner, id, { for: 'author', version: 'usual' });
+  const { value, queries } = await countingQueries(() =>
+    readTray(at.owner, id, { for: 'home', home: homes[0]!.id, version: 'usual' }),
+  );
+  assert.match(JSON.stringify(value.pages), new RegExp(`for ${homes[0]!.nickname}`));
+  assert.equal(
+    (await countingQueries(() => readTray(at.owner, id, { for: 'all', version: 'usual' }))).queries,
+    queries,
+  );
+  assert.equal(queries, 5);
+});
+
+test('a programme is changed by its owner, within the ranges, and the makers obey', async () => {
+  const form = (change: Record<string, string>) =>
+    new URLSearchParams({
+      weekend: '7',
+      closed: '',
+      seatedMinutesPerYear: '3',
+      sendWorkingDays: '2',
+      stage: 'signs',
+      currency: 'tokens',
+      paper: 'letter',
+      ...change,
+    });
+  await refuses(keepProgramme({ ...at.owner, role: 'author' }, form({})), 'not-allowed');
+  await refuses(keepProgramme(at.owner, form({ closed: '2027-02-30' })), 'wrong-input');
+  await refuses(keepProgramme(at.owner, form({ paper: 'papyrus' })), 'wrong-input');
+  const settings = await keepProgramme(at.owner, form({ closed: '2027-05-03 2027-05-04', pastTen: 'on' }));
+  assert.deepEqual(
+    [
+      settings.weekend,
+      settings.closed,
+      settings.paper,
+      settings.numbers.zeroEarly,
+      settings.numbers.pastTen,
+      settings.numbers.currency,
+    ],
+    [[7], ['2027-05-03', '2027-05-04'], 'letter', false, true, 'tokens'],
+  );
+  await refuses(printMaker({ ...at.owner, settings }, 'number-strip', { from: 0 }), 'wrong-input');
+});
+
+test('the ladder proposes activities of the own shelf that were not used lately', async () => {
+  const next = await readNextStep(at.owner, { skill: 'touch-count', isThere: true });
+  assert.equal(next!.offer.skill, 'how-many');
+  assert.equal(next!.activities.length, 2);
+  assert.ok(next!.activities.every(({ lastUsed }) => lastUsed === undefined));
+  assert.deepEqual((await readNextStep(at.stranger, { skill: 'sort', isThere: false }))!.activities, []);
+});
+
+test('the database refuses a job that is done without sheets', async () => {
+  await assert.rejects(database().query(`UPDATE print_jobs SET pages = 0 WHERE state = 'done'`));
+  await assert.rejects(database().query(`UPDATE print_jobs SET state = 'lost'`));
+});
