@@ -36,14 +36,14 @@ test('numbers with a decimal comma, settings and expressions are read as they ar
   const changed = fromForm(
     {
       ...form,
-      minutes__setup: '1, n*2 , 4',
+      minutes__setup: '1 | max(n, 2) | 4',
       levels__easier__text: 'Fewer.',
-      levels__easier__dials: 'boxes = 2, kind = red',
+      levels__easier__dials: 'boxes = 2 | kind = red, blue',
     },
     ENTRY_FIELDS.activity,
   ) as { minutes: { setup: unknown }; levels: { easier: unknown } };
-  assert.deepEqual(changed.minutes.setup, [1, 'n*2', 4]);
-  assert.deepEqual(changed.levels.easier, { text: 'Fewer.', dials: { boxes: 2, kind: 'red' } });
+  assert.deepEqual(changed.minutes.setup, [1, 'max(n, 2)', 4]);
+  assert.deepEqual(changed.levels.easier, { text: 'Fewer.', dials: { boxes: 2, kind: 'red, blue' } });
   const thing = toForm(demo('thing')[0]!, ENTRY_FIELDS.thing);
   assert.equal(fromForm({ ...thing, common: '0,45' }, ENTRY_FIELDS.thing).common, 0.45);
   assert.equal('sizeMm' in fromForm({ ...thing, sizeMm: '' }, ENTRY_FIELDS.thing), false);

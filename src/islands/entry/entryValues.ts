@@ -63,7 +63,7 @@ function write(value: unknown, field: EntryField): unknown {
     case 'phrases':
       return ((value as string[] | undefined) ?? []).join(' | ');
     case 'triple':
-      return ((value as unknown[] | undefined) ?? []).join(', ');
+      return ((value as unknown[] | undefined) ?? []).join(' | ');
     case 'lines':
       return ((value as string[] | undefined) ?? []).join('\n');
     case 'verses':
@@ -71,7 +71,7 @@ function write(value: unknown, field: EntryField): unknown {
     case 'settings':
       return Object.entries((value as Record<string, unknown> | undefined) ?? {})
         .map(([name, set]) => `${name} = ${String(set)}`)
-        .join(', ');
+        .join(' | ');
     case 'rows':
       return ((value as Record<string, unknown>[] | undefined) ?? []).map((row) => ({
         was: typeof row.id === 'string' ? { id: row.id } : {},
@@ -100,7 +100,7 @@ function parse(value: unknown, field: EntryField): unknown {
         .map((part) => part.trim())
         .filter(Boolean);
     case 'triple':
-      return text.split(',').map(asQuantity);
+      return text.split('|').map(asQuantity);
     case 'lines':
       return typeof value === 'string' && value.trim() ? value.replace(/\n+$/, '').split('\n') : [];
     case 'verses':
@@ -108,7 +108,7 @@ function parse(value: unknown, field: EntryField): unknown {
     case 'settings':
       return Object.fromEntries(
         text
-          .split(',')
+          .split('|')
           .map((part) => part.split('=').map((word) => word.trim()))
           .filter(([name]) => name)
           .map(([name, set = '']) => [name, asQuantity(set)]),
