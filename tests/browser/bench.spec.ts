@@ -1,5 +1,15 @@
 import { expect, test } from '@playwright/test';
-import { address, benchIsReady, expectAccessible, isKept, part, partTitles, signIn, startSession } from './steps.ts';
+import {
+  BENCH,
+  address,
+  benchIsReady,
+  expectAccessible,
+  isKept,
+  part,
+  partTitles,
+  signIn,
+  startSession,
+} from './steps.ts';
 
 test('a session is started, filled, turned and sent with the keyboard alone', async ({ page }) => {
   await signIn(page);
@@ -10,6 +20,7 @@ test('a session is started, filled, turned and sent with the keyboard alone', as
   await page.keyboard.type('By keys');
   await page.getByRole('button', { name: 'Put it on the bench' }).focus();
   await page.keyboard.press('Enter');
+  await page.waitForURL(BENCH);
   await benchIsReady(page);
 
   await page.getByRole('button', { name: 'Add from the shelf' }).focus();

@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { expect, test, type Browser, type Page, type Response } from '@playwright/test';
 import {
+  BENCH,
   address,
   expectAccessible,
   guideOf,
@@ -166,6 +167,7 @@ test('a longer session, in Spanish, prints on at most two pages, too', async ({ 
   await signIn(page);
   await page.goto(address('/bench'));
   await page.getByRole('link', { name: 'Who is on the wall?' }).click();
+  await page.waitForURL(BENCH);
   await benchIsReady(page);
   expect(await page.locator('section.segment').count()).toBe(6);
   const text = await printed(browser, await sendAndOpenLetter(page, 'Mill end'));

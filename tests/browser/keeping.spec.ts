@@ -3,7 +3,7 @@ import { startServer, startTestDatabase } from '../support/app.ts';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { benchIsReady, isKept, part, signIn, startSession } from './steps.ts';
+import { BENCH, benchIsReady, isKept, part, signIn, startSession } from './steps.ts';
 
 test('two windows on one session do not overwrite each other silently', async ({ page, context }) => {
   await signIn(page);
@@ -45,6 +45,7 @@ test('when the database goes away the text stays, a banner says so, and it is ke
     await page.getByRole('button', { name: 'Sign in' }).click();
     await page.getByRole('link', { name: 'Bench', exact: true }).click();
     await page.getByRole('link', { name: 'A parcel for Nim' }).click();
+    await page.waitForURL(BENCH);
     await benchIsReady(page);
     database.stop();
     await page.getByLabel('Aim').fill('Written while the records were away.');

@@ -117,6 +117,7 @@ test('a maker goes onto the bench, its dial is turned there, and the tray is pri
   await page.getByRole('link', { name: 'Print tray' }).click();
   await page.getByLabel('For whom').selectOption({ label: 'for all homes' });
   await page.getByRole('button', { name: 'Lay it out' }).click();
+  await page.waitForURL(/for=all/);
   await expect(page.getByRole('main')).toContainText(/\d+ sheets,\s+A4,\s+to true size/);
   await benchIsReady(page);
   await expectAccessible(page);

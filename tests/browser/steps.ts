@@ -25,6 +25,7 @@ export async function startSession(page: Page, title: string, activities: readon
   await page.getByLabel('Book').selectOption({ label: 'The cart with no wheels' });
   await page.getByLabel('Aim').fill('Counts out as many as are needed.');
   await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.waitForURL(BENCH);
   await benchIsReady(page);
   for (const activity of activities) {
     await page.getByRole('button', { name: 'Add from the shelf' }).click();
@@ -36,7 +37,10 @@ export async function startSession(page: Page, title: string, activities: readon
   return page.url();
 }
 
-/** The bench answers to keys only once it is hydrated. */
+export const BENCH = /\/bench\/[0-9a-f-]{36}$/;
+export const TERM = /\/term\/[0-9a-f-]{36}$/;
+
+/** A room answers to keys only once it is hydrated; wait for its address first when a click leads there. */
 export async function benchIsReady(page: Page): Promise<void> {
   await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
 }

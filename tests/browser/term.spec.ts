@@ -1,5 +1,5 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
-import { address, benchIsReady, expectAccessible, signIn } from './steps.ts';
+import { address, benchIsReady, expectAccessible, signIn, TERM } from './steps.ts';
 
 const week = (page: Page, name: string): Locator => page.getByRole('listitem', { name, exact: true });
 const isKept = (page: Page) => expect(page.getByRole('status').filter({ hasText: 'kept at' })).toBeVisible();
@@ -191,6 +191,7 @@ test('a proposal is stopped on the way and keeps the best so far; one that canno
 }) => {
   await signIn(page);
   await frameTerm(page, { 'What is it called?': 'Too little time', 'Minutes for activities': '2' });
+  await page.waitForURL(TERM);
   await benchIsReady(page);
   await page.getByRole('button', { name: 'Propose the open weeks' }).click();
   await expect(page.getByRole('alert')).toContainText('No plan keeps every rule. Give the sessions more minutes.', {
@@ -200,6 +201,7 @@ test('a proposal is stopped on the way and keeps the best so far; one that canno
 
   await page.goto(address('/term?all'));
   await page.getByRole('link', { name: 'Spring term' }).click();
+  await page.waitForURL(TERM);
   await benchIsReady(page);
   await page.getByText('What to aim for').click();
   await page.getByLabel('the number row').fill('9');
@@ -217,6 +219,7 @@ for (const scheme of ['light', 'dark'] as const) {
     await signIn(page);
     await page.goto(address('/term?all'));
     await page.getByRole('link', { name: 'Spring term' }).click();
+    await page.waitForURL(TERM);
     await benchIsReady(page);
     for (const panel of ['Days that are not as usual', 'The sequence', 'What to aim for'])
       await page.locator('summary', { hasText: panel }).click();
