@@ -2,14 +2,18 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import type { DueWhat } from '../core/calendar/preparation.ts';
 import type { SwapReason } from '../core/materials/swapFinder.ts';
+import type { EditProblem } from '../core/script/edit.ts';
 import type { PlanReason } from '../core/terms/proposal.ts';
 import type { WeekNote } from '../core/terms/weekRows.ts';
 import { leadWords } from './dates.ts';
+import { describeEditProblem } from './edits.ts';
+import { describeExpressionProblem, describeTemplateProblem } from './expressions.ts';
 import { describeMakerProblem } from './makers.ts';
 import { describeSwapReason } from './swaps.ts';
 import {
   countWords,
   describeNothingFits,
+  describePlaced,
   describePlanReason,
   describeTermProblem,
   describeWeekNote,
@@ -91,10 +95,72 @@ test('what is due reads as one sentence, and what is late says what still can be
   assert.equal(new Set(helps).size, helps.length);
 });
 
+test('each thing that is due says what to do, for which session and which day', () => {
+  const sentence = (what: DueWhat) => {
+    const { before, after } = describeDueItem(due(what));
+    return `${before} [Wheels] ${after}`.trim();
+  };
+  const sentences: [DueWhat, string][] = [
+    [{ kind: 'hold' }, '[Wheels] is the day’s session at home.'],
+    [{ kind: 'write' }, 'Put [Wheels] on the bench and write it. It is for Thursday 18 March.'],
+    [
+      { kind: 'send', isChanged: true },
+      'Send [Wheels] again: it changed after it went out. It is for Thursday 18 March.',
+    ],
+    [{ kind: 'send', isChanged: false }, 'Send [Wheels] so that homes have it in good time for Thursday 18 March.'],
+    [{ kind: 'collect', book: 'Over' }, 'Have “Over” in the room for [Wheels] on Thursday 18 March.'],
+    [
+      { kind: 'keep', text: 'keep two cartons', activity: 'Post', until: 'Towers' },
+      'Homes: keep two cartons (from “Post”). “Towers” needs it in [Wheels] on Thursday 18 March.',
+    ],
+    [
+      { kind: 'prepare', text: 'Print it.', activity: 'Cards' },
+      'Print it. This is for “Cards” in [Wheels] on Thursday 18 March.',
+    ],
+  ];
+  for (const [what, words] of sentences) assert.equal(sentence(what), words);
+});
+
+test('an edit that is refused names the part, the dial and what it takes', () => {
+  const place = { segment: 'Pots', dial: 'last pot' } as const;
+  const refusals: [EditProblem, string][] = [
+    [{ code: 'no-such-part', part: 'p9' }, 'That part is not in the session any more.'],
+    [
+      { code: 'dial-out-of-range', ...place, min: 3, max: 9, value: 12 },
+      'Pots: “last pot” goes from 3 to 9, so 12 was not taken.',
+    ],
+    [
+      { code: 'dial-not-whole', ...place, value: 2.5 },
+      'Pots: “last pot” takes a whole number, so “2.5” was not taken.',
+    ],
+    [
+      { code: 'no-such-choice', ...place, choices: ['red', 'blue'], value: 'green' },
+      'Pots: “last pot” offers red, blue, so “green” was not taken.',
+    ],
+  ];
+  for (const [problem, words] of refusals) assert.equal(describeEditProblem(problem), words);
+});
+
+test('what is wrong with a sum is said with the words at fault', () => {
+  assert.equal(
+    describeExpressionProblem({ code: 'unknown-name', at: 'lids', known: ['n', 'from'] }),
+    '“lids” is not a dial here (there are: n, from)',
+  );
+  assert.equal(describeExpressionProblem({ code: 'unknown-name', at: 'lids', known: [] }), '“lids” is not a dial here');
+  assert.equal(
+    describeTemplateProblem({ code: 'expression', column: 7, problem: { code: 'division-by-zero', at: 'n/0' } }),
+    '“n/0” divides by zero (in the braces at character 7)',
+  );
+});
+
 test('leads, counts and when something was last touched', () => {
   assert.deepEqual(
     [leadWords({ days: 0 }), leadWords({ days: 1 }), leadWords({ workingDays: 3 }), leadWords({ hours: 30 })],
     ['on the day', 'the day before', '3 open days before', '30 hours before'],
+  );
+  assert.deepEqual(
+    [describePlaced(29, 0), describePlaced(29, 3), describePlaced(0, 0)],
+    ['all 29 skills have a week', '3 of 29 skills without a week', 'no skills aimed for'],
   );
   assert.deepEqual([0, 1, 12, 13].map(countWords), ['no', 'one', 'twelve', '13']);
   assert.deepEqual(

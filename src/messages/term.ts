@@ -148,3 +148,10 @@ export function lastTouchedWords({
   if (gapDays < DAYS_TO_COUNT_WEEKS) return shortDay(last);
   return `${shortDay(last)}, ${countWords(Math.floor(gapDays / 7))} weeks ago`;
 }
+
+/** How many of the skills a term aims for stand in a session that is held. */
+export function describePlaced(wanted: number, unplaced: number): string {
+  if (wanted === 0) return 'no skills aimed for';
+  if (unplaced === 0) return `all ${wanted} skills have a week`;
+  return `${unplaced} of ${wanted} skills without a week`;
+}

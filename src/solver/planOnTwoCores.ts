@@ -1,30 +1,70 @@
 import { Worker } from 'node:worker_threads';
-import type { Outcome } from '../core/outcome.ts';
-import { betterOf, planTerm, type TermPlan, type TermPlanInput, type TermProblem } from '../core/terms/termPlan.ts';
+import { good, type Outcome } from '../core/outcome.ts';
+import {
+  betterOf,
+  headStartMs,
+  isProved,
+  planTerm,
+  planTermBy,
+  waysFor,
+  type TermPlan,
+  type TermPlanInput,
+  type TermProblem,
+  type TermWay,
+} from '../core/terms/termPlan.ts';
 import { linearSolver, type SolverLimits } from './highs.ts';
+import { isTold, makeSignal, tell } from './signal.ts';
 
-/** Terms with fewer places (slots × activities) are done before a second thread has started. */
-const FEWEST_PLACES = 1500;
-const SEED = 77;
-const EFFORT = 3;
+/** What planning came to; null for nothing. */
+export type Planned = Outcome<TermPlan, TermProblem> | null;
 
-/** Plans a term with the solver on one core and, for large terms, a longer search on another; the better plan counts. */
+/** What the second thread is given. */
+export interface SecondTask {
+  readonly input: TermPlanInput;
+  readonly limits: SolverLimits;
+  readonly way: TermWay;
+  /** One shared number, see `signal.ts`. */
+  readonly signal: Int32Array;
+  /** So long the second thread lets the first one alone, unless the signal changes sooner. */
+  readonly waitMs: number;
+}
+
+/** Starts the second thread; what it comes to is told by promise, as is a fault of its own. Null when it was told to stop. */
+export function planInThread(task: SecondTask): { readonly planned: Promise<Planned>; readonly end: () => void } {
+  const thread = new Worker(new URL('./startThread.mjs', import.meta.url), {
+    workerData: { module: './secondThread.ts', task },
+  });
+  const planned = new Promise<Planned>((found, failed) => {
+    thread.once('message', found);
+    thread.once('error', failed);
+    thread.once('exit', () => found(null));
+  });
+  return { planned, end: () => void thread.terminate() };
+}
+
+/**
+ * Plans a term in two ways at once, on two cores; the first that proves its plan ends it, otherwise the better plan and
+ * the lower bound count. Most small terms are done before the second thread begins. A fault of the second thread is thrown.
+ */
 export async function planOnTwoCores(
   input: TermPlanInput,
   limits: SolverLimits,
 ): Promise<Outcome<TermPlan, TermProblem>> {
-  const solve = await linearSolver(limits);
-  if (input.slots.length * input.activities.length < FEWEST_PLACES) return planTerm(input, solve);
-  const thread = new Worker(new URL('./searchThread.ts', import.meta.url), {
-    workerData: { input, seed: SEED, effort: EFFORT },
-  });
-  const searched = new Promise<TermPlan['slots'] | null>((found) => {
-    thread.once('message', found);
-    thread.once('error', () => found(null));
-  });
-  const planned = planTerm(input, solve);
-  const isProved = !planned.ok || planned.value.score >= planned.value.bound;
-  const other = isProved ? null : await searched;
-  await thread.terminate();
-  return planned.ok ? { ok: true, value: betterOf(input, planned.value, other) } : planned;
+  const solver = await linearSolver(limits);
+  const [way, otherWay] = waysFor(input);
+  if (!otherWay) return planTerm(input, solver);
+  const signal = makeSignal();
+  const second = planInThread({ input, limits, way: otherWay, signal, waitMs: headStartMs(input) });
+  second.planned.catch(() => undefined);
+  try {
+    const first = planTermBy(way, input, solver, { shouldStop: () => isTold(signal, 'done') });
+    if (first?.ok && isProved(first.value)) return first;
+    tell(signal, 'begin');
+    const other = await second.planned;
+    const plan = betterOf(first?.ok ? first.value : null, other?.ok ? other.value : null);
+    return plan ? good(plan) : (first ?? other)!;
+  } finally {
+    tell(signal, 'done');
+    second.end();
+  }
 }

@@ -1,11 +1,20 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { planTerm, scoreTerm, type TermPlanInput } from '../core/terms/termPlan.ts';
+import {
+  learn,
+  planTerm,
+  planTermNarrowed,
+  scoreTerm,
+  type TermPlan,
+  type TermPlanInput,
+} from '../core/terms/termPlan.ts';
+import { searchTerm } from '../core/terms/termSearch.ts';
 import { linearSolver } from './highs.ts';
+import { planOnTwoCores } from './planOnTwoCores.ts';
+import { assertKeepsRules, largerTerm, mayStand, oddTerm, THEMES } from './termPlan.fixture.ts';
 
 const SKILLS = ['sort', 'rhyme', 'order'];
-const THEMES = ['wheels', 'bridges'];
 
 const inputs: fc.Arbitrary<TermPlanInput> = fc
   .record({
@@ -58,51 +67,103 @@ function bestByTrying(input: TermPlanInput): number | null {
   return best;
 }
 
-function mayStand(input: TermPlanInput, before: readonly string[][], set: readonly string[]): boolean {
-  const at = before.length;
-  const slot = input.slots[at]!;
-  const chosen = set.map((id) => input.activities.find((activity) => activity.id === id)!);
-  if (set.length < input.perSlot[0] || set.length > input.perSlot[1]) return false;
-  if (chosen.reduce((sum, { minutes }) => sum + minutes, 0) > slot.minutes) return false;
-  if (slot.light && chosen.some(({ effort }) => effort === 3)) return false;
-  return chosen.every(({ id, after = [] }) => {
-    const uses = before.flatMap((earlier, index) => (earlier.includes(id) ? [index] : []));
-    if (uses.length + 1 > input.repeat) return false;
-    if (uses.some((index) => at - index - 1 < input.rest)) return false;
-    return after.every((other) => before.some((earlier) => earlier.includes(other)));
-  });
-}
-
 test('term plans score as well as trying everything, keep every rule, and prove it', async () => {
-  const solve = await linearSolver({ seconds: 20, gap: 0 });
+  const solver = await linearSolver({ seconds: 20, gap: 0 });
   fc.assert(
     fc.property(inputs, (input) => {
-      const plan = planTerm(input, solve);
+      const plan = planTerm(input, solver);
       const best = bestByTrying(input);
       assert.equal(plan.ok ? plan.value.score : null, best);
       if (!plan.ok) return;
       assert.equal(plan.value.bound, plan.value.score);
-      plan.value.slots.forEach(({ activities }, at) =>
-        assert.ok(
-          mayStand(
-            input,
-            plan.value.slots.slice(0, at).map((slot) => [...slot.activities]),
-            activities,
-          ),
-        ),
-      );
+      assertKeepsRules(input, plan.value.slots);
     }),
     { numRuns: 150 },
   );
 });
 
+test('planned the narrowed way, terms score as well as by trying everything, and prove it', async () => {
+  const solver = await linearSolver({ seconds: 20, gap: 0 });
+  fc.assert(
+    fc.property(inputs, (input) => {
+      const plan = planTermNarrowed(input, solver);
+      assert.equal(plan ? plan.score : null, bestByTrying(input));
+      if (!plan) return;
+      assert.equal(plan.bound, plan.score);
+      assertKeepsRules(input, plan.slots);
+    }),
+    { numRuns: 100 },
+  );
+});
+
+test('a search keeps every rule and every pin, is the same for the same seed, and grows no worse with effort', () => {
+  for (const seed of [1, 2, 3, 4, 5, 6]) {
+    const input = largerTerm(seed, { slots: 8, activities: 18 });
+    const found = searchTerm(input, { seed })!;
+    assertKeepsRules(input, found);
+    assert.deepEqual(searchTerm(input, { seed }), found);
+    const isOpen = (_: number, activity: number) => activity % 2 === 0;
+    const narrow = searchTerm(input, { seed, isOpen });
+    for (const { id, activities } of narrow ?? [])
+      for (const name of activities)
+        assert.ok(Number(name.slice(1)) % 2 === 0 || input.pinned![id]?.includes(name), `${name} is closed`);
+    assert.ok(scoreTerm(input, searchTerm(input, { seed, enough: 1 })!).score <= scoreTerm(input, found).score);
+  }
+});
+
+test('both ways of planning, alone and on two cores, come to the same score', async () => {
+  const solver = await linearSolver({ seconds: 20, gap: 0 });
+  for (const seed of [11, 12, 13]) {
+    const input = largerTerm(seed, { slots: 9, activities: 24 });
+    const straight = planTerm(input, solver);
+    const narrowed = planTermNarrowed(input, solver)!;
+    const both = await planOnTwoCores(input, { seconds: 20, gap: 0 });
+    assert.ok(straight.ok && both.ok);
+    for (const plan of [straight.value, narrowed, both.value]) {
+      assertKeepsRules(input, plan.slots);
+      assert.deepEqual([plan.score, plan.bound], [straight.value.score, straight.value.score]);
+      assert.equal(scoreTerm(input, plan.slots).score, plan.score);
+    }
+  }
+});
+
+test('the two ways, each by its own model, prove the same optimum and agree where nothing fits', async () => {
+  const solver = await linearSolver({ seconds: 20, gap: 0 });
+  let fitting = 0;
+  for (let seed = 1; seed <= 30; seed++) {
+    const input = oddTerm(seed);
+    const straight = planTerm(input, solver);
+    const narrowed = planTermNarrowed(input, solver);
+    assert.equal(narrowed !== null, straight.ok, `seed ${seed}`);
+    if (!straight.ok || !narrowed) continue;
+    fitting++;
+    assertKeepsRules(input, narrowed.slots);
+    assert.equal(scoreTerm(input, narrowed.slots).score, narrowed.score);
+    assert.deepEqual(
+      [narrowed.score, narrowed.bound, straight.value.bound],
+      [straight.value.score, straight.value.score, straight.value.score],
+      `seed ${seed}`,
+    );
+  }
+  assert.ok(fitting > 20, `${fitting} fit`);
+});
+
+test('what is learned keeps the better plan and the lowest bound', () => {
+  const plan = (score: number, bound: number): TermPlan => ({ slots: [], score, bound, unmet: {} });
+  assert.equal(learn(null, { bound: 40 }), null);
+  assert.deepEqual(learn(null, { plan: plan(30, Infinity), bound: 40.5 }), plan(30, 40));
+  assert.deepEqual(learn(plan(30, 40), { plan: plan(28, 36), bound: null }), plan(30, 36));
+  assert.deepEqual(learn(plan(30, 36), { plan: plan(34, Infinity), bound: null }), plan(34, 36));
+  assert.deepEqual(learn(plan(34, 36), { bound: 12 }), plan(34, 34));
+});
+
 test('where nothing fits, the rule to loosen is one that helps', async () => {
-  const solve = await linearSolver({ seconds: 20, gap: 0 });
+  const solver = await linearSolver({ seconds: 20, gap: 0 });
   const activity = { id: 'ramp', skills: ['order'], minutes: 10, effort: 2, themes: [] };
   const slots = ['w1', 'w2', 'w3'].map((id) => ({ id, minutes: 10, theme: null }));
   const base = { slots, activities: [activity], targets: {}, perSlot: [1, 1] as const };
   const loosened = (rules: { repeat: number; rest: number }) => {
-    const plan = planTerm({ ...base, ...rules }, solve);
+    const plan = planTerm({ ...base, ...rules }, solver);
     return plan.ok ? 'fits' : plan.problem.loosen;
   };
   assert.equal(loosened({ repeat: 3, rest: 0 }), 'fits');

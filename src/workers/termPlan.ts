@@ -1,31 +1,39 @@
 import wasmAddress from 'highs/runtime?url';
 import {
-  planTerm,
+  planTermBy,
   type TermPlan,
   type TermPlanInput,
   type TermProgress,
   type TermProblem,
+  type TermWay,
 } from '../core/terms/termPlan.ts';
 import { linearSolver } from '../solver/highs.ts';
 
+export interface TermPlanTask {
+  readonly input: TermPlanInput;
+  /** Two workers plan the same term in two ways; the straight one alone can say that nothing fits. */
+  readonly way: TermWay;
+}
+
 export type TermPlanMessage =
   | { readonly kind: 'progress'; readonly progress: TermProgress }
-  | { readonly kind: 'done'; readonly plan: TermPlan }
+  | { readonly kind: 'done'; readonly plan: TermPlan | null }
   | { readonly kind: 'nothing-fits'; readonly problem: TermProblem }
   | { readonly kind: 'broken'; readonly reason: string };
 
 /** Together with the search before it, a proposal takes no longer than about twenty seconds. */
-const LIMITS = { seconds: 12, gap: 0 };
+const LIMITS = { seconds: 11, gap: 0 };
 
 const say = (message: TermPlanMessage) => self.postMessage(message);
 
 /** Plans a term away from the screen: tells each better plan and bound, then the end. Stopped by being ended. */
-self.onmessage = async ({ data }: MessageEvent<TermPlanInput>) => {
+self.onmessage = async ({ data: { input, way } }: MessageEvent<TermPlanTask>) => {
+  const onProgress = (progress: TermProgress) => say({ kind: 'progress', progress });
   try {
-    const solve = await linearSolver(LIMITS, wasmAddress);
-    const planned = planTerm(data, solve, (progress) => say({ kind: 'progress', progress }));
-    if (planned.ok) say({ kind: 'done', plan: planned.value });
-    else say({ kind: 'nothing-fits', problem: planned.problem });
+    const solver = await linearSolver(LIMITS, wasmAddress);
+    const planned = planTermBy(way, input, solver, { onProgress });
+    if (planned && !planned.ok) say({ kind: 'nothing-fits', problem: planned.problem });
+    else say({ kind: 'done', plan: planned && planned.value });
   } catch (error) {
     say({ kind: 'broken', reason: (error as Error).message });
   }

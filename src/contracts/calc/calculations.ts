@@ -1,38 +1,32 @@
 import type { Calculation } from './calculation.ts';
-import { calcCautions, calcMaterials, calcReadiness, calcSwaps } from './materials.ts';
-import {
-  calcChange,
-  calcCoins,
-  calcMeasures,
-  calcPairs,
-  calcPattern,
-  calcPots,
-  calcShop,
-  calcStrips,
-} from './numbers.ts';
-import { calcBackPlan, calcCalibrate, calcReadAloud, calcRunSheet } from './time.ts';
-import { calcCoverage, calcTiles, calcWordSets } from './words.ts';
+
+/** Each group is loaded when it is asked for, so that one question is answered soon after the start. */
+const materials = () => import('./materials.ts');
+const numbers = () => import('./numbers.ts');
+const terms = () => import('./terms.ts');
+const time = () => import('./time.ts');
+const words = () => import('./words.ts');
 
 /** The core contract by name: what `bin/footstool calc NAME` answers. */
 export const CALCULATIONS: ReadonlyMap<string, Calculation> = new Map([
-  ['run-sheet', calcRunSheet],
-  ['calibrate', calcCalibrate],
-  ['read-aloud', calcReadAloud],
-  ['back-plan', calcBackPlan],
-  ['materials', calcMaterials],
-  ['swaps', calcSwaps],
-  ['readiness', calcReadiness],
-  ['cautions', calcCautions],
-  ['coins', calcCoins],
-  ['change', calcChange],
-  ['shop', calcShop],
-  ['pairs', calcPairs],
-  ['pattern', calcPattern],
-  ['pots', calcPots],
-  ['strips', calcStrips],
-  ['measures', calcMeasures],
-  ['tiles', calcTiles],
-  ['word-sets', calcWordSets],
-  ['coverage', calcCoverage],
-  ['term-plan', async (input) => (await import('./terms.ts')).calcTermPlan(input)],
+  ['run-sheet', async (input) => (await time()).calcRunSheet(input)],
+  ['calibrate', async (input) => (await time()).calcCalibrate(input)],
+  ['read-aloud', async (input) => (await time()).calcReadAloud(input)],
+  ['back-plan', async (input) => (await time()).calcBackPlan(input)],
+  ['materials', async (input) => (await materials()).calcMaterials(input)],
+  ['swaps', async (input) => (await materials()).calcSwaps(input)],
+  ['readiness', async (input) => (await materials()).calcReadiness(input)],
+  ['cautions', async (input) => (await materials()).calcCautions(input)],
+  ['coins', async (input) => (await numbers()).calcCoins(input)],
+  ['change', async (input) => (await numbers()).calcChange(input)],
+  ['shop', async (input) => (await numbers()).calcShop(input)],
+  ['pairs', async (input) => (await numbers()).calcPairs(input)],
+  ['pattern', async (input) => (await numbers()).calcPattern(input)],
+  ['pots', async (input) => (await numbers()).calcPots(input)],
+  ['strips', async (input) => (await numbers()).calcStrips(input)],
+  ['measures', async (input) => (await numbers()).calcMeasures(input)],
+  ['tiles', async (input) => (await words()).calcTiles(input)],
+  ['word-sets', async (input) => (await words()).calcWordSets(input)],
+  ['coverage', async (input) => (await words()).calcCoverage(input)],
+  ['term-plan', async (input) => (await terms()).calcTermPlan(input)],
 ]);

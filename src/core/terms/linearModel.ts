@@ -28,7 +28,29 @@ export interface LinearHints {
   /** Values by column that fit, to start from. */
   readonly start?: readonly number[] | undefined;
   readonly onProgress?: ((progress: LinearProgress) => void) | undefined;
+  /** Asked now and then; once true, the best so far is the answer. */
+  readonly shouldStop?: (() => boolean) | undefined;
+  /** Columns that stay at 0. */
+  readonly closed?: readonly boolean[] | undefined;
+  /** What the work goes into: finding better values, or proving that those to start from are (nearly) the best; absent: both. */
+  readonly aim?: 'find' | 'prove' | undefined;
+  /** Less time than the solver's own limit. */
+  readonly seconds?: number | undefined;
 }
 
-/** Gives null only where it is proved, or the time ran out before any values were found. */
-export type SolveLinear = (model: LinearModel, hints?: LinearHints) => LinearAnswer | null;
+/** The optimum with whole columns taken as continuous; no whole values can exceed `bound`. */
+export interface RelaxedAnswer {
+  readonly bound: number;
+  /**
+   * By column, what the optimum loses at least by each unit of it; 0 for columns that it uses. A whole answer that uses a
+   * column at a loss of 5 stays 5 or more below the bound.
+   */
+  readonly losses: readonly number[];
+}
+
+export interface LinearSolver {
+  /** Gives null only where it is proved, or the time ran out before any values were found. */
+  solve(model: LinearModel, hints?: LinearHints): LinearAnswer | null;
+  /** Null where nothing fits, or the time ran out. */
+  relax(model: LinearModel): RelaxedAnswer | null;
+}

@@ -3,49 +3,15 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { addDays, daysBetween, weekdayOf } from '../calendar/dates.ts';
 import { coverageView } from './coverageView.ts';
-import { frameTerm } from './frameTerm.ts';
 import { explainPlan, pinConflicts, proposalInput, type PlannableActivity } from './proposal.ts';
 import { SCHOOLS, spreadSteps, stepsOf } from './schools.ts';
-import { checkTerm, closedDaysOf, mondaysOf, sessionDate, type Term, type TermDay } from './term.ts';
-import { applyTermEdit, type TermEdit } from './termEdit.ts';
+import { checkTerm, closedDaysOf, mondaysOf, type TermDay } from './term.ts';
+import { day, edited, framed, sessionOf } from './term.fixture.ts';
+import type { TermEdit } from './termEdit.ts';
+import { countAims, touchedSessions } from './touchedSessions.ts';
 import { heldSessions, weekRows } from './weekRows.ts';
 
 const WEEKEND = [6, 7];
-let id = 0;
-const framed = (change: Partial<Parameters<typeof frameTerm>[0]> = {}): Term => {
-  const answer = frameTerm(
-    {
-      title: 'Spring',
-      startsOn: '2027-03-01',
-      endsOn: '2027-04-30',
-      weekday: 4,
-      time: '10:00',
-      minutes: 20,
-      themes: ['wheels', 'shadows'],
-      school: 'sounds-first',
-      ...change,
-    },
-    () => `s${++id}`,
-  );
-  if (!answer.ok) throw new Error(answer.problem.code);
-  return answer.value;
-};
-const edited = (term: Term, ...edits: TermEdit[]): Term =>
-  edits.reduce((before, edit) => {
-    const after = applyTermEdit(before, edit);
-    if (!after.ok) throw new Error(after.problem.code);
-    return after.value;
-  }, term);
-const day = (change: Partial<TermDay>): TermDay => ({
-  id: `d${++id}`,
-  title: 'a day',
-  kind: 'closed',
-  from: '2027-03-15',
-  to: '2027-03-19',
-  isFixed: true,
-  ...change,
-});
-const sessionOf = (term: Term, week: number) => term.weeks[week]!.sessions[0]!;
 const activity = (name: string, change: Partial<PlannableActivity> = {}): PlannableActivity => ({
   id: name,
   title: name,
@@ -83,13 +49,6 @@ test('a term that ends before it starts is refused, and so are one too long and 
     'day-outside',
   ]);
   assert.deepEqual(codeOf('2027-03-01', '2027-04-30', [day({ to: '2027-03-01' })]), ['day-backwards']);
-});
-
-test('an edit that would make closures overlap is refused and leaves the term as it was', () => {
-  const term = edited(framed(), { do: 'put-day', day: day({}) });
-  const refused = applyTermEdit(term, { do: 'put-day', day: day({ from: '2027-03-16', to: '2027-03-16' }) });
-  assert.equal(refused.ok, false);
-  assert.equal(term.days.length, 1);
 });
 
 test('the sequence waits over closures and paused weeks, and no step is lost', () => {
@@ -146,41 +105,6 @@ test('of two special weeks in a row the second is light, and a day without a dat
     rows.flatMap(({ sessions }) => sessions).every(({ isOff }) => !isOff),
     true,
   );
-});
-
-test('moving a session takes along what it holds, and leaves the days, times and minutes of the places', () => {
-  const term = framed();
-  const [from, to] = [sessionOf(term, 0).id, sessionOf(term, 3).id];
-  const before = edited(
-    term,
-    { do: 'set-session', session: from, change: { book: 'a-book', benchId: null } },
-    { do: 'set-session', session: to, change: { time: '16:00', minutes: 12 } },
-    { do: 'add-activity', session: from, key: 'sock-friends' },
-  );
-  const after = edited(before, { do: 'move-session', from, to });
-  const [first, fourth] = [sessionOf(after, 0), sessionOf(after, 3)];
-  assert.deepEqual(
-    [fourth.id, fourth.book, fourth.time, fourth.minutes, fourth.activities.length],
-    [from, 'a-book', '16:00', 12, 1],
-  );
-  assert.deepEqual([first.id, first.book, first.time], [to, null, '10:00']);
-  assert.equal(sessionDate(after.weeks[3]!, fourth), '2027-03-25');
-  assert.deepEqual(edited(after, { do: 'move-session', from, to }), before);
-});
-
-test('a plan keeps what is pinned and exchanges the rest', () => {
-  const term = framed();
-  const session = sessionOf(term, 0).id;
-  const filled = edited(
-    term,
-    { do: 'add-activity', session, key: 'kept' },
-    { do: 'take-plan', slots: [{ id: session, activities: ['kept', 'first'] }] },
-    { do: 'take-plan', slots: [{ id: session, activities: ['second', 'kept'] }] },
-  );
-  assert.deepEqual(sessionOf(filled, 0).activities, [
-    { key: 'kept', isPinned: true },
-    { key: 'second', isPinned: false },
-  ]);
 });
 
 test('what is proposed leaves out closed weeks, holds pins in place and takes nothing more into what is over', () => {
@@ -248,4 +172,24 @@ test('coverage shows what was held and what is planned by week, and what is due 
   assert.deepEqual([sort!.times, sort!.planned, sort!.isDueAgain], [1, 1, false]);
   assert.deepEqual([rhyme!.last, rhyme!.isDueAgain], ['2027-01-14', true]);
   assert.deepEqual([order!.last, order!.isDueAgain], [null, false]);
+});
+
+test('what is touched leaves out closed weeks and activities that are gone, and aims count what no session touches', () => {
+  const term = edited(framed(), { do: 'put-day', day: day({}) });
+  const put = (week: number, key: string): TermEdit => ({ do: 'add-activity', session: sessionOf(term, week).id, key });
+  const { rows } = weekRows(edited(term, put(0, 'carts'), put(0, 'ramps'), put(1, 'gone'), put(2, 'songs')), WEEKEND);
+  const shelf = [
+    activity('carts', { skills: ['sort', 'order'] }),
+    activity('ramps', { skills: ['order'] }),
+    activity('songs', { skills: ['rhyme'] }),
+  ];
+  const touched = touchedSessions(rows, shelf);
+  assert.deepEqual(touched.map(({ on, skills }) => [on, skills]).slice(0, 3), [
+    ['2027-03-04', ['sort', 'order']],
+    ['2027-03-11', []],
+    ['2027-03-25', []],
+  ]);
+  assert.equal(touched[0]!.row, rows[0]);
+  assert.deepEqual(countAims({ sort: 2, rhyme: 1, order: 0 }, touched), { wanted: 2, unplaced: 1 });
+  assert.deepEqual(countAims({}, touched), { wanted: 0, unplaced: 0 });
 });

@@ -5,22 +5,29 @@ export interface TermModel {
   readonly model: LinearModel;
   /** The plan that values by column stand for. */
   readonly read: (values: readonly number[]) => TermPlan['slots'];
+  /** Whether a column says that an activity stands in a slot. */
+  readonly isPlace: (column: number) => boolean;
+  /** That column; null where the activity may not stand in the slot. Both by index. */
+  readonly placeOf: (slot: number, activity: number) => number | null;
   /** Values by column that stand for a plan that keeps every rule. */
   readonly write: (slots: TermPlan['slots']) => number[];
 }
 
 /** With more ways than this to fill a slot's minutes, the plain row of minutes stands in for them. */
 const MOST_FILLINGS = 400;
-/** Terms with fewer places than this (slots × activities) are solved to the end sooner with the plain row of minutes. */
-const FEWEST_PLACES_FOR_FILLINGS = 1500;
 
 /**
- * A term as a linear programme. Beside one column for each activity in each slot where it may stand, each slot of a
- * large term has columns for the ways its minutes can be filled (so many activities of 5 minutes, so many of 7): with them the
- * fractional optimum lies close to the whole one (Gilmore and Gomory's cutting patterns), which plain sums of minutes
- * do not give.
+ * How the minutes of a slot are put down: as one sum, which is quickly dealt with, or by the ways they can be filled (so
+ * many activities of 5 minutes, so many of 7), with which the fractional optimum lies close to the whole one (Gilmore and
+ * Gomory's cutting patterns).
  */
-export function buildTermModel(input: TermPlanInput): TermModel {
+export type MinutesAs = 'sums' | 'fillings';
+
+/**
+ * A term as a linear programme: one column for each activity in each slot where it may stand, one for how often each is
+ * used, whether it is used at all, and how far each target is met. The solver branches best on how often.
+ */
+export function buildTermModel(input: TermPlanInput, minutesAs: MinutesAs): TermModel {
   const { slots, activities, targets, perSlot, repeat, rest, pinned = {} } = input;
   const columns: LinearModel['columns'][number][] = [];
   const rows: LinearRow[] = [];
@@ -34,7 +41,6 @@ export function buildTermModel(input: TermPlanInput): TermModel {
   };
   const atMost = (upper: number, terms: LinearRow['terms']) => addRow(-Infinity, upper, terms);
   const fromPlan = () => 0;
-  const isLarge = slots.length * activities.length >= FEWEST_PLACES_FOR_FILLINGS;
   const fillingOf: ((values: number[]) => void)[] = [];
 
   const use: (number | null)[][] = activities.map((activity) =>
@@ -44,6 +50,7 @@ export function buildTermModel(input: TermPlanInput): TermModel {
       return addColumn(gain, 1, true, fromPlan);
     }),
   );
+  const placeCount = columns.length;
   const usesOf = (activity: number, from = 0, to = slots.length): number[] =>
     use[activity]!.slice(from, to).filter((column): column is number => column !== null);
   const ones = (list: readonly number[], factor = 1) => list.map((column) => [column, factor] as const);
@@ -57,7 +64,8 @@ export function buildTermModel(input: TermPlanInput): TermModel {
     addRow(perSlot[0], perSlot[1], ones(all));
     const sizes = [...new Set(standing.map(({ minutes }) => minutes))].sort((left, right) => left - right);
     const most = sizes.map((size) => standing.filter(({ minutes }) => minutes === size).length);
-    const fillings = isLarge ? findFillings({ sizes, most, minutes: slot.minutes, count: perSlot[1] }) : null;
+    const fillings =
+      minutesAs === 'fillings' ? findFillings({ sizes, most, minutes: slot.minutes, count: perSlot[1] }) : null;
     if (fillings === null) {
       atMost(
         slot.minutes,
@@ -66,6 +74,7 @@ export function buildTermModel(input: TermPlanInput): TermModel {
       return;
     }
     const chosen = fillings.map(() => addColumn(0, 1, false, fromPlan));
+    const chosenWith = (size: number) => chosen.filter((_, filling) => fillings[filling]![size]! > 0);
     fillingOf.push((values) => {
       const counts = sizes.map(() => 0);
       for (const { column, minutes } of standing) if (values[column]! > 0.5) counts[sizes.indexOf(minutes)]! += 1;
@@ -73,6 +82,11 @@ export function buildTermModel(input: TermPlanInput): TermModel {
       if (covering >= 0) values[chosen[covering]!] = 1;
     });
     atMost(1, ones(chosen));
+    // One activity alone stands in no more fillings than have its size, however many of it they have.
+    for (const { column, minutes } of standing) {
+      const size = sizes.indexOf(minutes);
+      if (fillings.some((filling) => filling[size]! > 1)) atMost(0, [[column, 1], ...ones(chosenWith(size), -1)]);
+    }
     sizes.forEach((size, index) =>
       atMost(0, [
         ...ones(standing.filter(({ minutes }) => minutes === size).map(({ column }) => column)),
@@ -83,6 +97,7 @@ export function buildTermModel(input: TermPlanInput): TermModel {
     );
   });
 
+  const timesOf: number[] = [];
   const indexOf = new Map(activities.map(({ id }, index) => [id, index]));
   activities.forEach((activity, index) => {
     const all = usesOf(index);
@@ -92,10 +107,14 @@ export function buildTermModel(input: TermPlanInput): TermModel {
         const near = usesOf(index, from, from + rest + 1);
         if (near.length > 1) atMost(1, ones(near));
       }
-    const isNew = addColumn(POINTS.distinct, 1, false, (values) =>
-      all.some((column) => values[column]! > 0.5) ? 1 : 0,
-    );
-    atMost(0, [[isNew, 1], ...ones(all, -1)]);
+    const times = addColumn(0, Math.max(0, repeat), true, (values) => sumOf(values, all));
+    timesOf.push(times);
+    addRow(0, 0, [[times, 1], ...ones(all, -1)]);
+    const isNew = addColumn(POINTS.distinct, 1, true, (values) => Math.min(1, values[times]!));
+    atMost(0, [
+      [isNew, 1],
+      [times, -1],
+    ]);
     for (const earlier of activity.after ?? []) {
       const before = indexOf.get(earlier)!;
       slots.forEach((_, slot) => {
@@ -108,15 +127,16 @@ export function buildTermModel(input: TermPlanInput): TermModel {
     }
   });
   for (const [skill, target] of Object.entries(targets)) {
-    const touching = activities.flatMap(({ skills }, index) => (skills.includes(skill) ? usesOf(index) : []));
-    const met = addColumn(POINTS.target, target, false, (values) =>
-      Math.min(
-        target,
-        touching.reduce((sum, column) => sum + values[column]!, 0),
-      ),
-    );
+    const touching = timesOf.filter((_, index) => activities[index]!.skills.includes(skill));
+    const met = addColumn(POINTS.target, target, true, (values) => Math.min(target, sumOf(values, touching)));
     atMost(0, [[met, 1], ...ones(touching, -1)]);
   }
+  // These follow from the rows of the slots; over whole numbers the solver draws tighter bounds from them.
+  atMost(
+    slots.reduce((sum, { minutes }) => sum + minutes, 0),
+    timesOf.map((column, index) => [column, activities[index]!.minutes] as const),
+  );
+  atMost(slots.length * perSlot[1], ones(timesOf));
   slots.forEach(({ id }, at) =>
     (pinned[id] ?? []).forEach((activity) => {
       const column = use[indexOf.get(activity)!]![at]!;
@@ -140,8 +160,17 @@ export function buildTermModel(input: TermPlanInput): TermModel {
     });
     return values;
   };
-  return { model: { columns, rows }, read, write };
+  return {
+    model: { columns, rows },
+    read,
+    write,
+    isPlace: (column) => column < placeCount,
+    placeOf: (slot, activity) => use[activity]![slot]!,
+  };
 }
+
+const sumOf = (values: readonly number[], columns: readonly number[]) =>
+  columns.reduce((sum, column) => sum + values[column]!, 0);
 
 /**
  * The ways to fill a slot that leave no room for one more: how many activities of each size. Null when there are too

@@ -1,8 +1,8 @@
 import { bad, good, type Outcome } from '../outcome.ts';
-import type { LinearProgress, SolveLinear } from './linearModel.ts';
+import type { LinearProgress, LinearSolver } from './linearModel.ts';
 import { buildTermModel } from './termModel.ts';
 import { scoreTerm, type TermActivity, type TermPlan, type TermPlanInput, type TermSlot } from './termScore.ts';
-import { searchTerm } from './termSearch.ts';
+import { searchTerm, type SearchHints } from './termSearch.ts';
 
 export { scoreTerm };
 export type { TermActivity, TermPlan, TermPlanInput, TermSlot };
@@ -17,14 +17,52 @@ export interface TermProblem {
 }
 
 export interface TermProgress {
-  /** The best plan so far, when it is a new one. */
-  readonly plan?: Pick<TermPlan, 'slots' | 'score'> | undefined;
+  /** A better plan than before; its bound is Infinity while nothing is proved. */
+  readonly plan?: TermPlan | undefined;
   /** What no plan can exceed, as far as is proved by now. */
   readonly bound: number | null;
 }
 
+export interface TermPlanHints {
+  readonly onProgress?: ((progress: TermProgress) => void) | undefined;
+  /** Asked now and then; once true, the best plan so far is the answer. */
+  readonly shouldStop?: (() => boolean) | undefined;
+}
+
 const LOOSENED: readonly TermRule[] = ['rest', 'repeat', 'after', 'light', 'minutes'];
-const SEARCH_SEED = 20270311;
+const STRAIGHT_SEARCH: SearchHints = { seed: 20270311 };
+/** From so many places (slots × activities) on, a term is large: it is not likely to be proved to the end. */
+const FEWEST_LARGE = 1500;
+/** A small term is searched again, and longer, until a score comes twice; most often it is the best, then. */
+const NARROWED_SEARCHES: Readonly<Record<'small' | 'large', readonly SearchHints[]>> = {
+  small: [{ seed: 77 }, { seed: 78, effort: 2 }, { seed: 79, effort: 2 }, { seed: 80, effort: 2 }],
+  large: [{ seed: 77, effort: 3 }],
+};
+/** A plan that lies no more than so many points below the fractional optimum is not searched further. */
+const NEAR = 2;
+/** The second search puts nothing where the fractional optimum loses more points by it. */
+const MOST_LOSS_IN_SEARCH = 1;
+/** Of a large term, so many places a slot are left open: those where the fractional optimum loses least. */
+const OPEN_PER_SLOT = 25;
+const NARROWED_SECONDS = 8;
+/** From so many places (slots × activities) on, planning in two ways at once is worth a second core. */
+const FEWEST_PLACES_FOR_TWO = 200;
+const HEAD_START_MS = 2000;
+
+/** Two ways to plan the same term; see `planTerm` and `planTermNarrowed`. */
+export type TermWay = 'straight' | 'narrowed';
+/** The ways worth taking, the one that comes to its end sooner, most often, first. */
+export function waysFor(input: TermPlanInput): readonly [TermWay, TermWay?] {
+  if (!isWorthTwoCores(input)) return ['straight'];
+  return isLarge(input) ? ['straight', 'narrowed'] : ['narrowed', 'straight'];
+}
+/** So long the second way lets the first one alone: two at once take each other's time, and most small terms need one. */
+export const headStartMs = (input: TermPlanInput): number => (isLarge(input) ? 0 : HEAD_START_MS);
+
+const countPlaces = ({ slots, activities }: TermPlanInput) => slots.length * activities.length;
+const isLarge = (input: TermPlanInput) => countPlaces(input) >= FEWEST_LARGE;
+const isWorthTwoCores = (input: TermPlanInput) => countPlaces(input) >= FEWEST_PLACES_FOR_TWO;
+export const isProved = ({ score, bound }: Pick<TermPlan, 'score' | 'bound'>) => score >= bound;
 
 /**
  * Fills the slots of a term so that targets are met, themes fit and many different activities are used. A search gives
@@ -33,39 +71,134 @@ const SEARCH_SEED = 20270311;
  */
 export function planTerm(
   input: TermPlanInput,
-  solve: SolveLinear,
-  onProgress?: (progress: TermProgress) => void,
+  solver: LinearSolver,
+  { onProgress, shouldStop }: TermPlanHints = {},
 ): Outcome<TermPlan, TermProblem> {
-  const early = searchTerm(input, SEARCH_SEED);
-  if (early) onProgress?.({ plan: { slots: early, score: scoreTerm(input, early).score }, bound: null });
-  const { model, read, write } = buildTermModel(input);
-  const tell = (progress: LinearProgress) => {
-    const slots = progress.values && read(progress.values);
-    onProgress?.({
-      bound: progress.bound,
-      plan: slots && { slots, score: scoreTerm(input, slots).score },
-    });
-  };
-  const answer = solve(model, { start: early ? write(early) : undefined, onProgress: tell });
-  if (!answer) return bad({ code: 'nothing-fits', loosen: findRuleToLoosen(input, solve) });
-  const slots = read(answer.values);
-  const { score, unmet } = scoreTerm(input, slots);
-  return good({ slots, score, bound: Math.max(score, Math.floor(answer.bound + 1e-6)), unmet });
+  const early = isLarge(input)
+    ? searchAt(input, STRAIGHT_SEARCH)
+    : relaxAndSearch(input, solver, [STRAIGHT_SEARCH])?.early;
+  if (early) onProgress?.({ plan: early, bound: isLarge(input) ? null : early.bound });
+  if (early && isProved(early)) return good(early);
+  const { model, read, write } = buildTermModel(input, 'sums');
+  const tell = ({ values, bound }: LinearProgress) =>
+    onProgress?.({ bound, plan: values && toPlan(input, read(values), bound ?? Infinity) });
+  const answer = solver.solve(model, { start: early ? write(early.slots) : undefined, onProgress: tell, shouldStop });
+  if (!answer) return bad({ code: 'nothing-fits', loosen: findRuleToLoosen(input, solver) });
+  return good(betterOf(toPlan(input, read(answer.values), answer.bound), early ?? null));
 }
 
-/** The better of a plan and what another search found for the same input; the proved bound stays. */
-export function betterOf(input: TermPlanInput, plan: TermPlan, other: TermPlan['slots'] | null): TermPlan {
-  if (!other) return plan;
-  const { score, unmet } = scoreTerm(input, other);
-  return score > plan.score ? { slots: other, score, bound: plan.bound, unmet } : plan;
+/**
+ * Plans the same in another way, for a second core: the fractional optimum says which places are worth looking at. A
+ * longer search tries these; then the solver works on a term from which all else is left out. In a small term that is
+ * what cannot be part of a better plan, so that its bound holds; in a large one it is more, for the sake of a good plan.
+ * Null where it finds no plan, which proves nothing.
+ */
+export function planTermNarrowed(
+  input: TermPlanInput,
+  solver: LinearSolver,
+  { onProgress, shouldStop }: TermPlanHints = {},
+): TermPlan | null {
+  const relaxed = relaxAndSearch(input, solver, NARROWED_SEARCHES[isLarge(input) ? 'large' : 'small']);
+  if (!relaxed) return null;
+  const { bound, losses, fillings, early } = relaxed;
+  if (early) onProgress?.({ plan: early, bound: early.bound });
+  if (early && isProved(early)) return early;
+
+  const isExact = !isLarge(input);
+  const { model, read, write, isPlace } = isExact ? fillings : buildTermModel(input, 'sums');
+  const start = early ? write(early.slots) : undefined;
+  const mostLoss = isExact
+    ? bound - (early?.score ?? -Infinity) - 1
+    : lossOfNth(
+        losses.filter((_, column) => isPlace(column)),
+        OPEN_PER_SLOT * input.slots.length,
+      );
+  const answer = solver.solve(model, {
+    start,
+    closed: model.columns.map(
+      (_, column) => (isExact || isPlace(column)) && losses[column]! > mostLoss + 1e-6 && !start?.[column],
+    ),
+    aim: isExact ? 'prove' : 'find',
+    seconds: NARROWED_SECONDS,
+    shouldStop,
+  });
+  if (!answer) return early;
+  return betterOf(early, toPlan(input, read(answer.values), isExact ? Math.min(bound, answer.bound) : bound));
+}
+
+/** Plans in one of the two ways; null where the narrowed one found nothing, which the straight one may. */
+export function planTermBy(
+  way: TermWay,
+  input: TermPlanInput,
+  solver: LinearSolver,
+  hints: TermPlanHints = {},
+): Outcome<TermPlan, TermProblem> | null {
+  if (way === 'straight') return planTerm(input, solver, hints);
+  const plan = planTermNarrowed(input, solver, hints);
+  return plan && good(plan);
+}
+
+/**
+ * The fractional optimum, and searches in the places where it loses little, until one comes near it or to no more than
+ * the ones before. Null where nothing fits, or time ran out.
+ */
+function relaxAndSearch(input: TermPlanInput, solver: LinearSolver, searches: readonly SearchHints[]) {
+  const fillings = buildTermModel(input, 'fillings');
+  const relaxed = solver.relax(fillings.model);
+  if (!relaxed) return null;
+  const { bound, losses } = relaxed;
+  const isOpen = (slot: number, activity: number) => {
+    const place = fillings.placeOf(slot, activity);
+    return place !== null && losses[place]! <= MOST_LOSS_IN_SEARCH;
+  };
+  let early: TermPlan | null = null;
+  for (const hints of searches) {
+    const found = searchAt(input, { ...hints, enough: Math.floor(bound + 1e-6), isOpen }, bound);
+    const isTwice = found !== null && found.score === early?.score;
+    early = betterOf(early, found);
+    if (early && (isTwice || early.score > bound - NEAR)) break;
+  }
+  return { fillings, bound, losses, early };
+}
+
+function searchAt(input: TermPlanInput, hints: SearchHints, bound = Infinity): TermPlan | null {
+  const slots = searchTerm(input, hints);
+  return slots && toPlan(input, slots, bound);
+}
+
+const lossOfNth = (losses: readonly number[], nth: number) =>
+  [...losses].sort((left, right) => left - right)[Math.min(nth, losses.length) - 1] ?? Infinity;
+
+/** A plan with its score; scores are whole, so the bound is one too. */
+function toPlan(input: TermPlanInput, slots: TermPlan['slots'], bound: number): TermPlan {
+  const { score, unmet } = scoreTerm(input, slots);
+  return { slots, score, bound: Math.max(score, Math.floor(bound + 1e-6)), unmet };
+}
+
+/** The plan that scores higher, with the lower of the two bounds: each holds for both. */
+export function betterOf(one: TermPlan | null, other: TermPlan): TermPlan;
+export function betterOf(one: TermPlan, other: TermPlan | null): TermPlan;
+export function betterOf(one: TermPlan | null, other: TermPlan | null): TermPlan | null;
+export function betterOf(one: TermPlan | null, other: TermPlan | null): TermPlan | null {
+  if (!one || !other) return one ?? other;
+  const better = other.score > one.score ? other : one;
+  return { ...better, bound: Math.max(better.score, Math.min(one.bound, other.bound)) };
+}
+
+/** What is known after a further step: the better plan, with the lowest bound that was proved. Null before the first plan. */
+export function learn(known: TermPlan | null, { plan, bound }: TermProgress): TermPlan | null {
+  const better = betterOf(known, plan ?? null);
+  return better && bound !== null ? betterOf(better, { ...better, bound: Math.floor(bound + 1e-6) }) : better;
 }
 
 /** Tries each rule without the others' help; asking for fewer activities a slot always works. */
-function findRuleToLoosen(input: TermPlanInput, solve: SolveLinear): TermRule {
+function findRuleToLoosen(input: TermPlanInput, solver: LinearSolver): TermRule {
   return (
     LOOSENED.find((rule) => {
       const loosened = loosen(input, rule);
-      return searchTerm(loosened, SEARCH_SEED) !== null || solve(buildTermModel(loosened).model) !== null;
+      return (
+        searchTerm(loosened, STRAIGHT_SEARCH) !== null || solver.solve(buildTermModel(loosened, 'sums').model) !== null
+      );
     }) ?? 'perSlot'
   );
 }

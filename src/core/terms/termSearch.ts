@@ -1,70 +1,79 @@
 import { seededChance } from '../chance.ts';
+import { SlotFiller } from './slotFiller.ts';
 import { TermState } from './termState.ts';
 import type { TermPlan, TermPlanInput } from './termScore.ts';
 
-/** How many changes are tried: more for larger terms, within a few seconds. */
-const STEPS_PER_PLACE = 6_000;
-const STEPS_PER_ACTIVITY = 20_000;
-/** Terms with more places than this get four times as many changes each. */
-const MANY_PLACES = 60;
+/** How many changes are tried for each slot: some tenths of a second for a dozen slots, some seconds for three dozen. */
+const CHANGES_PER_SLOT = 1_500;
 /** The heat at which a loss of so many points is still taken now and then; falls to near nothing. */
-const FIRST_HEAT = 4;
-const LAST_HEAT = 0.1;
+const FIRST_HEAT = 3;
+const LAST_HEAT = 0.3;
+/** By so many points, times the heat, what activities gain is blurred when a slot is filled. */
+const NOISE = 0.7;
+/** How far back an activity that is put in brings along what it builds on. */
+const DEPTH = 2;
+/** Of a hundred changes: how many put one activity in at any cost, and how many empty two slots and not one. */
+const FORCED = 65;
+const EMPTYING_TWO = 25;
+
+export interface SearchHints {
+  readonly seed: number;
+  /** 1: some tenths of a second for a dozen slots; 3: three times as long. */
+  readonly effort?: number | undefined;
+  /** The search ends once a plan scores so much. */
+  readonly enough?: number | undefined;
+  /** Places, by slot and activity, that are worth filling; all of them when it is not given. */
+  readonly isOpen?: ((slot: number, activity: number) => boolean) | undefined;
+}
 
 /**
- * A good plan by simulated annealing: activities are put in, taken out, exchanged and moved, always within the rules.
- * The same input, seed and effort (1: a few seconds at most; 3: three times as long) give the same plan. Null where no plan was found, which proves nothing.
+ * A good plan by simulated annealing: one or two slots are emptied, or an activity is put in at any cost, and what was
+ * changed is filled again as well as can be, always within the rules. The same input and hints give the same plan. Null
+ * where no plan was found, which proves nothing.
  */
-export function searchTerm(input: TermPlanInput, seed: number, effort = 1): TermPlan['slots'] | null {
-  const term = new TermState(input);
+export function searchTerm(
+  input: TermPlanInput,
+  { seed, effort = 1, enough = Infinity, isOpen }: SearchHints,
+): TermPlan['slots'] | null {
+  const term = new TermState(input, isOpen);
   if (!term.placePinned()) return null;
-  const slotCount = input.slots.length;
-  if (slotCount === 0) return [];
+  if (input.slots.length === 0) return [];
   if (term.standsNowhere()) return term.isFull() ? term.read() : null;
   const chance = seededChance(seed);
-  const places = slotCount * Math.max(1, Math.min(4, input.perSlot[1]));
-  const steps =
-    Math.min(STEPS_PER_PLACE * places, STEPS_PER_ACTIVITY * input.activities.length) *
-    (places > MANY_PLACES ? 4 : 1) *
-    effort;
-  const cooling = (LAST_HEAT / FIRST_HEAT) ** (1 / steps);
+  const filler = new SlotFiller(term, input.perSlot[1]);
+  const changes = CHANGES_PER_SLOT * term.slotCount * effort;
+  const cooling = (LAST_HEAT / FIRST_HEAT) ** (1 / changes);
   let heat = FIRST_HEAT;
-  let bestScore = term.isFull() ? term.score : -Infinity;
-  term.remember(bestScore > -Infinity);
-  for (let step = 0; step < steps; step++) {
+  let bestScore = -Infinity;
+  const rememberIfBest = () => {
+    if (term.score <= bestScore || !term.isFull()) return;
+    bestScore = term.score;
+    term.remember();
+  };
+  for (let slot = 0; slot < term.slotCount; slot++) filler.fill(slot, NOISE * heat, chance);
+  rememberIfBest();
+  for (let change = 0; change < changes && bestScore < enough; change++) {
     heat *= cooling;
     const before = term.score;
-    if (!tryChange(term, chance)) continue;
-    if (term.score < before && chance() >= Math.exp((term.score - before) / heat)) term.undo();
-    else if (term.score > bestScore && term.isFull()) {
-      bestScore = term.score;
-      term.remember(true);
+    term.begin();
+    if (!makeRoom(term, chance)) {
+      term.undo();
+      continue;
     }
+    for (const slot of shuffle(term.changedSlots(), chance)) filler.fill(slot, NOISE * heat, chance);
+    if (term.score < before && chance() >= Math.exp((term.score - before) / heat)) term.undo();
+    else rememberIfBest();
   }
   return term.readRemembered();
 }
 
-/** Changes one slot at random within the rules; false when nothing was changed. */
-function tryChange(term: TermState, chance: () => number): boolean {
-  const pick = (count: number) => Math.floor(chance() * count);
-  const slot = pick(term.slotCount);
-  const standing = term.counts[slot]!;
-  const way = pick(16);
-  term.begin();
-  if (way < 9) {
-    if (standing > 0 && !term.remove(slot, term.at(slot, pick(standing)))) return false;
-    return term.add(slot, offer(term, slot, chance)) || !term.undo();
-  }
-  if (way < 12) return term.add(slot, offer(term, slot, chance));
-  if (standing === 0) return false;
-  if (way === 12) return term.remove(slot, term.at(slot, pick(standing)));
-  const to = pick(term.slotCount);
-  const going = term.at(slot, pick(standing));
-  const coming = term.counts[to]! > 0 && pick(3) > 0 ? term.at(to, pick(term.counts[to]!)) : -1;
-  if (to === slot || !term.remove(slot, going)) return false;
-  const isMoved =
-    (coming < 0 || term.remove(to, coming)) && term.add(to, going) && (coming < 0 || term.add(slot, coming));
-  return isMoved || !term.undo();
+/** Empties one or two slots, or puts one activity in at any cost; false, part of it done, when that does not go. */
+function makeRoom(term: TermState, chance: () => number): boolean {
+  const slot = Math.floor(chance() * term.slotCount);
+  const way = chance() * 100;
+  if (way < FORCED) return term.force(slot, offer(term, slot, chance), chance, DEPTH);
+  if (!term.empty(slot)) return false;
+  return way >= FORCED + EMPTYING_TWO || term.empty(Math.floor(chance() * term.slotCount));
 }
 
 /** An activity to try in a slot: one for a skill that still lacks, one for the slot's theme, or any. */
@@ -78,4 +87,13 @@ function offer(term: TermState, slot: number, chance: () => number): number {
         : term.anyActivity;
   const list = lists.length > 0 ? lists : term.anyActivity;
   return list[Math.floor(chance() * list.length)]!;
+}
+
+/** In place, by Fisher and Yates. */
+function shuffle(slots: number[], chance: () => number): number[] {
+  for (let at = slots.length - 1; at > 0; at--) {
+    const other = Math.floor(chance() * (at + 1));
+    [slots[at], slots[other]] = [slots[other]!, slots[at]!];
+  }
+  return slots;
 }

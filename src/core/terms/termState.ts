@@ -14,14 +14,19 @@ export class TermState {
   score: number;
   readonly slotCount: number;
   readonly skillCount: number;
+  readonly activityCount: number;
   /** How many activities stand in each slot. */
   readonly counts: number[];
+  /** Millionths of a minute that are left in each slot. */
+  readonly minutesLeft: Float64Array;
+  /** Millionths of a minute that each activity takes. */
+  readonly minutes: Float64Array;
+  /** By activity: skills that have a target. */
+  readonly skillsOf: readonly (readonly number[])[];
   readonly anyActivity: readonly number[];
   /** By slot: activities that fit its theme and may stand in it. */
   readonly fittingTheme: readonly (readonly number[])[];
   private readonly standing: number[][];
-  private readonly minutesLeft: Float64Array;
-  private readonly minutes: Float64Array;
   private readonly mayStand: Uint8Array;
   private readonly themeFits: Uint8Array;
   private readonly isUsed: Uint8Array;
@@ -29,7 +34,6 @@ export class TermState {
   private readonly uses: Int32Array;
   private readonly touched: Int32Array;
   private readonly targets: Int32Array;
-  private readonly skillsOf: number[][];
   private readonly activitiesOf: number[][];
   private readonly after: number[][];
   private readonly neededBy: number[][];
@@ -38,14 +42,19 @@ export class TermState {
   /** What was done since `begin`: slot, activity, and 1 for put in or 0 for taken out. */
   private readonly done: number[] = [];
 
-  constructor(private readonly input: TermPlanInput) {
-    const { slots, activities, targets, repeat, perSlot } = input;
+  /** `isOpen` leaves out places (slot and activity by index) that nothing may be put into, save what is pinned. */
+  constructor(
+    private readonly input: TermPlanInput,
+    isOpen: (slot: number, activity: number) => boolean = () => true,
+  ) {
+    const { slots, activities, targets, repeat, perSlot, pinned = {} } = input;
     const skills = Object.keys(targets).filter((skill) => targets[skill]! > 0);
     const skillIndex = new Map(skills.map((skill, index) => [skill, index]));
     const indexOf = new Map(activities.map(({ id }, index) => [id, index]));
     const size = slots.length * activities.length;
     this.slotCount = slots.length;
     this.skillCount = skills.length;
+    this.activityCount = activities.length;
     this.counts = slots.map(() => 0);
     this.standing = slots.map(() => []);
     this.minutesLeft = Float64Array.from(slots, ({ minutes }) => toMillionths(minutes));
@@ -57,7 +66,8 @@ export class TermState {
     slots.forEach((slot, at) =>
       activities.forEach((activity, index) => {
         const cell = at * activities.length + index;
-        this.mayStand[cell] = repeat > 0 && mayStandIn(activity, slot) ? 1 : 0;
+        const isAllowed = isOpen(at, index) || (pinned[slot.id] ?? []).includes(activity.id);
+        this.mayStand[cell] = repeat > 0 && isAllowed && mayStandIn(activity, slot) ? 1 : 0;
         this.themeFits[cell] = slot.theme != null && activity.themes.includes(slot.theme) ? 1 : 0;
       }),
     );
@@ -82,7 +92,8 @@ export class TermState {
       }),
     );
     this.lacking = slots.length * perSlot[0];
-    this.score = -POINTS_FOR_LEAST * this.lacking;
+    this.score = 0;
+    this.score -= POINTS_FOR_LEAST * this.lacking;
   }
 
   /** Whether no activity may stand in any slot. */
@@ -122,8 +133,8 @@ export class TermState {
     this.done.length = 0;
   }
 
-  /** Takes back everything since `begin`. Gives true, so that `!undo()` reads as "nothing was changed". */
-  undo(): true {
+  /** Takes back everything since `begin`. */
+  undo(): void {
     for (let at = this.done.length - 3; at >= 0; at -= 3) {
       const slot = this.done[at]!;
       const activity = this.done[at + 1]!;
@@ -131,11 +142,17 @@ export class TermState {
       else this.put(slot, activity);
     }
     this.done.length = 0;
-    return true;
   }
 
   /** Adds if every rule allows it. */
   add(slot: number, activity: number): boolean {
+    if (!this.mayAdd(slot, activity)) return false;
+    this.put(slot, activity);
+    this.done.push(slot, activity, 1);
+    return true;
+  }
+
+  mayAdd(slot: number, activity: number): boolean {
     const cell = this.cell(slot, activity);
     const { perSlot, repeat, rest } = this.input;
     if (this.mayStand[cell] === 0 || this.isUsed[cell] === 1) return false;
@@ -147,28 +164,83 @@ export class TermState {
         if (this.isUsed[this.cell(near, activity)] === 1) return false;
     }
     for (const earlier of this.after[activity]!) if (this.firstUse(earlier) >= slot) return false;
-    this.put(slot, activity);
-    this.done.push(slot, activity, 1);
     return true;
   }
 
-  /** Takes out if it is not pinned and nothing later rests on it. */
+  /** What the score would gain by an activity in a slot, as the term stands. */
+  gainOf(slot: number, activity: number): number {
+    let gain = this.uses[activity] === 0 ? POINTS.distinct : 0;
+    if (this.themeFits[this.cell(slot, activity)] === 1) gain += POINTS.theme;
+    for (const skill of this.skillsOf[activity]!) if (this.lackOf(skill) > 0) gain += POINTS.target;
+    return gain;
+  }
+
+  /** How often a skill is still to be touched. */
+  lackOf(skill: number): number {
+    return this.targets[skill]! - this.touched[skill]!;
+  }
+
+  /** Takes out, with all that then rests on nothing earlier. False, part of it done, where something of that is pinned. */
   remove(slot: number, activity: number): boolean {
     if (this.isPinned[this.cell(slot, activity)] === 1) return false;
-    const dependants = this.neededBy[activity]!;
-    if (dependants.length > 0 && this.firstUse(activity) === slot) {
-      const next = this.firstUse(activity, slot + 1);
-      for (const other of dependants)
-        if (this.firstUse(other, slot + 1) <= next && this.firstUse(other, slot + 1) < this.slotCount) return false;
-    }
     this.take(slot, activity);
     this.done.push(slot, activity, 0);
+    const dependants = this.neededBy[activity]!;
+    if (dependants.length === 0) return true;
+    const next = Math.min(this.firstUse(activity), this.slotCount - 1);
+    for (const other of dependants)
+      for (let later = slot + 1; later <= next; later++)
+        if (this.isUsed[this.cell(later, other)] === 1 && !this.remove(later, other)) return false;
     return true;
   }
 
-  /** Keeps the term as it stands as the best so far; `false` keeps nothing. */
-  remember(isPlan: boolean): void {
-    this.remembered = isPlan ? this.standing.map((activities) => [...activities]) : null;
+  /** Takes out all that is not pinned. False, part of it done, where something pinned rests on it. */
+  empty(slot: number): boolean {
+    for (;;) {
+      const loose = this.standing[slot]!.find((activity) => this.isPinned[this.cell(slot, activity)] === 0);
+      if (loose === undefined) return true;
+      if (!this.remove(slot, loose)) return false;
+    }
+  }
+
+  /**
+   * Puts an activity in and takes out what stands in its way, chosen by `chance`; what it builds on is put into earlier
+   * slots, `depth` steps back at most. False, part of it done, where that does not go.
+   */
+  force(slot: number, activity: number, chance: () => number, depth: number): boolean {
+    const cell = this.cell(slot, activity);
+    const { perSlot, repeat, rest } = this.input;
+    if (this.mayStand[cell] === 0 || this.isUsed[cell] === 1 || perSlot[1] < 1) return false;
+    for (const earlier of this.after[activity]!) {
+      if (this.firstUse(earlier) < slot) continue;
+      if (depth === 0 || slot === 0) return false;
+      if (!this.force(Math.floor(chance() * slot), earlier, chance, depth - 1)) return false;
+    }
+    const last = Math.min(this.slotCount - 1, slot + rest);
+    for (let near = Math.max(0, slot - rest); this.uses[activity]! > 0 && near <= last; near++)
+      if (this.isUsed[this.cell(near, activity)] === 1 && !this.remove(near, activity)) return false;
+    while (this.uses[activity]! >= repeat) {
+      let use = this.firstUse(activity);
+      for (let skip = Math.floor(chance() * this.uses[activity]!); skip > 0; skip--)
+        use = this.firstUse(activity, use + 1);
+      if (!this.remove(use, activity)) return false;
+    }
+    while (this.counts[slot]! >= perSlot[1] || this.minutes[activity]! > this.minutesLeft[slot]!)
+      if (this.counts[slot] === 0 || !this.remove(slot, this.at(slot, Math.floor(chance() * this.counts[slot]!))))
+        return false;
+    return this.add(slot, activity);
+  }
+
+  /** The slots that were changed since `begin`, each once. */
+  changedSlots(): number[] {
+    const slots: number[] = [];
+    for (let at = 0; at < this.done.length; at += 3) if (!slots.includes(this.done[at]!)) slots.push(this.done[at]!);
+    return slots;
+  }
+
+  /** Keeps the term as it stands as the best so far. */
+  remember(): void {
+    this.remembered = this.standing.map((activities) => [...activities]);
   }
 
   readRemembered(): TermPlan['slots'] | null {

@@ -34,7 +34,9 @@ export function ProposalBar({ proposal, onStop, onForget }: ProposalBarProps) {
       )}
       <span>
         {score === null
-          ? 'Looking for a first plan …'
+          ? phase === 'working'
+            ? 'Looking for a first plan …'
+            : 'Stopped before there was a plan; the term stands as it was.'
           : phase === 'working'
             ? `Best so far: ${score} points${bound === null ? '' : `, and no plan can have more than ${bound}`}.`
             : verdict(phase, score, bound)}
@@ -54,6 +56,7 @@ export function ProposalBar({ proposal, onStop, onForget }: ProposalBarProps) {
 
 function verdict(phase: Proposal['phase'], score: number, bound: number | null): string {
   if (phase === 'stopped') return `Stopped: the best plan so far has ${score} points.`;
-  if (bound === null || score >= bound) return `${score} points: proved that no plan keeps the rules and has more.`;
+  if (bound === null) return `${score} points.`;
+  if (score >= bound) return `${score} points: proved that no plan keeps the rules and has more.`;
   return `${score} points; no plan can have more than ${bound} (${(((bound - score) / bound) * 100).toFixed(1)} % more).`;
 }

@@ -2,8 +2,9 @@ import { DndContext, closestCenter, pointerWithin, type CollisionDetection, type
 import { SortableContext, rectSwappingStrategy } from '@dnd-kit/sortable';
 import { useMemo, useState } from 'react';
 import { pinConflicts, proposalInput } from '../../core/terms/proposal.ts';
+import { countAims, touchedSessions } from '../../core/terms/touchedSessions.ts';
 import { heldSessions } from '../../core/terms/weekRows.ts';
-import { SCHOOL_WORDS, describePinConflict } from '../../messages/term.ts';
+import { SCHOOL_WORDS, describePinConflict, describePlaced } from '../../messages/term.ts';
 import { KeepingBanner } from '../keeping/KeepingBanner.tsx';
 import { KeptWord } from '../keeping/KeptWord.tsx';
 import { useEditKeys } from '../keeping/useEditKeys.ts';
@@ -48,15 +49,8 @@ export function TermRoom(props: TermProps) {
       row.sessions.map(({ session, on }) => [session.id, sessionName(session, { shelf, row, on })]),
     ),
   );
-  const touched = new Set(
-    term.weeks.flatMap(({ sessions }) =>
-      sessions.flatMap(({ activities }) =>
-        activities.flatMap(({ key }) => shelf.activities.find((activity) => activity.id === key)?.skills ?? []),
-      ),
-    ),
-  );
-  const wanted = Object.keys(term.rules.targets).filter((skill) => term.rules.targets[skill]! > 0);
-  const untouched = wanted.filter((skill) => !touched.has(skill)).length;
+  const touched = useMemo(() => touchedSessions(rows, shelf.activities), [rows, shelf]);
+  const { wanted, unplaced } = countAims(term.rules.targets, touched);
 
   const propose = () => {
     const input = proposalInput(term, { rows, activities: shelf.activities, today });
@@ -74,8 +68,8 @@ export function TermRoom(props: TermProps) {
       <header className="head">
         <h1>{term.title}</h1>
         <p className="quiet">
-          {term.weeks.length} weeks, {held.length} sessions · {SCHOOL_WORDS[term.school].name} · {untouched} of{' '}
-          {wanted.length} skills not touched yet
+          {term.weeks.length} weeks, {held.length} sessions · {SCHOOL_WORDS[term.school].name} ·{' '}
+          {describePlaced(wanted, unplaced)}
         </p>
         <span className="term-tools">
           <KeptWord {...{ keeping, isKept }} />
@@ -139,6 +133,7 @@ export function TermRoom(props: TermProps) {
                 key={row.week.monday}
                 {...{ row, index, shelf, reasons, today, mayWrite, isKept, names }}
                 termId={id}
+                skills={touched.filter((session) => session.row === row).flatMap(({ skills }) => skills)}
                 order={Object.keys(names)}
                 onEdit={edit}
               />

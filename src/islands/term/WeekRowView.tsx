@@ -17,6 +17,8 @@ interface WeekRowViewProps {
   readonly names: Readonly<Record<string, string>>;
   /** Ids of all sessions in order, for moving by buttons. */
   readonly order: readonly string[];
+  /** What the sessions of the week that are held touch. */
+  readonly skills: readonly string[];
   readonly today: string;
   readonly mayWrite: boolean;
   readonly isKept: boolean;
@@ -25,14 +27,9 @@ interface WeekRowViewProps {
 
 /** A week: its date, theme and notes, its sessions, and the skills they touch. */
 export function WeekRowView(props: WeekRowViewProps) {
-  const { row, index, shelf, reasons, names, today, mayWrite, onEdit } = props;
+  const { row, index, shelf, skills, reasons, names, today, mayWrite, onEdit } = props;
   const { week, number, sessions, isLight, step, notes } = row;
   const isOff = number === null && sessions.length > 0;
-  const skills = sessions.flatMap(({ session, isOff: isOut }) =>
-    isOut
-      ? []
-      : session.activities.flatMap(({ key }) => shelf.activities.find((activity) => activity.id === key)?.skills ?? []),
-  );
   return (
     <li className={`week ${isOff ? 'week-off' : ''}`} aria-label={weekName(row)}>
       <div className="week-date">

@@ -1,7 +1,15 @@
 import { useEffect, useRef, useState } from 'react';
-import { betterOf, type TermPlan, type TermPlanInput } from '../../core/terms/termPlan.ts';
+import {
+  headStartMs,
+  isProved,
+  learn,
+  waysFor,
+  type TermPlan,
+  type TermPlanInput,
+  type TermProgress,
+} from '../../core/terms/termPlan.ts';
 import { describeNothingFits } from '../../messages/term.ts';
-import type { TermPlanMessage } from '../../workers/termPlan.ts';
+import type { TermPlanMessage, TermPlanTask } from '../../workers/termPlan.ts';
 
 export interface Proposal {
   readonly phase: 'idle' | 'working' | 'done' | 'stopped' | 'failed';
@@ -16,16 +24,23 @@ export interface Proposal {
 const IDLE: Proposal = { phase: 'idle', score: null, bound: null, unmet: {}, progress: 0, message: '' };
 const LONGEST_MS = 20_000;
 const TICK_MS = 200;
-/** From so many places (slots × activities) on, a second worker searches while the first one proves. */
-const PLACES_FOR_TWO = 1500;
 
-/** Asks a worker to propose a term; hands over the best plan when it ends or is stopped. */
+interface Planner {
+  readonly worker: Worker;
+  isDone: boolean;
+}
+
+/**
+ * Asks workers to propose a term, two of them where it is not small: the first that proves its plan ends it, otherwise
+ * the better plan and the lower bound count. Hands over the best plan when that ends or is stopped.
+ */
 export function useProposal(onPlan: (slots: TermPlan['slots']) => void) {
   const [proposal, setProposal] = useState<Proposal>(IDLE);
-  const worker = useRef<Worker | null>(null);
-  const best = useRef<TermPlan['slots'] | null>(null);
-  const searcher = useRef<Worker | null>(null);
-  const searched = useRef<TermPlan['slots'] | null>(null);
+  const planners = useRef<Planner[]>([]);
+  /** Starts the second worker, once; null when there is none to start. */
+  const startSecond = useRef<(() => void) | null>(null);
+  /** The best plan so far with what is proved about it. */
+  const best = useRef<TermPlan | null>(null);
   const isWorking = proposal.phase === 'working';
 
   useEffect(() => {
@@ -39,39 +54,40 @@ export function useProposal(onPlan: (slots: TermPlan['slots']) => void) {
     return () => clearInterval(timer);
   }, [isWorking]);
   const endWorkers = () => {
-    worker.current?.terminate();
-    searcher.current?.terminate();
-    worker.current = null;
-    searcher.current = null;
+    for (const { worker } of planners.current) worker.terminate();
+    planners.current = [];
+    startSecond.current = null;
   };
   useEffect(() => endWorkers, []);
 
   const end = (change: Partial<Proposal>) => {
     endWorkers();
-    if (best.current) onPlan(best.current);
+    if (best.current) onPlan(best.current.slots);
     setProposal((before) => ({ ...before, ...change, progress: 1 }));
   };
+  const show = (progress: TermProgress) => {
+    best.current = learn(best.current, progress);
+    if (!best.current) return;
+    const { score, bound, unmet } = best.current;
+    setProposal((before) => ({ ...before, score, bound: Number.isFinite(bound) ? bound : null, unmet }));
+  };
 
-  const hear = (message: TermPlanMessage, input: TermPlanInput) => {
+  const hear = (message: TermPlanMessage, planner: Planner) => {
     switch (message.kind) {
-      case 'progress': {
-        const { plan, bound } = message.progress;
-        if (plan) best.current = plan.slots;
-        setProposal((before) => ({
-          ...before,
-          score: plan?.score ?? before.score,
-          bound: bound === null ? before.bound : Math.floor(bound + 1e-6),
-        }));
+      case 'progress':
+        show(message.progress);
         break;
-      }
-      case 'done': {
-        const { slots, score, bound, unmet } = betterOf(input, message.plan, searched.current);
-        best.current = slots;
-        end({ phase: 'done', score, bound, unmet });
+      case 'done':
+        planner.isDone = true;
+        if (message.plan) show({ plan: message.plan, bound: message.plan.bound });
+        if (best.current && isProved(best.current)) end({ phase: 'done' });
+        else if (startSecond.current) startSecond.current();
+        else if (planners.current.every(({ isDone }) => isDone)) end({ phase: 'done' });
         break;
-      }
       case 'nothing-fits':
-        end({ phase: 'failed', message: describeNothingFits(message.problem.loosen) });
+        // Said as well when the time ran out before a plan was found; the other worker may have one.
+        if (best.current) end({ phase: 'done' });
+        else end({ phase: 'failed', message: describeNothingFits(message.problem.loosen) });
         break;
       case 'broken':
         end({
@@ -81,23 +97,32 @@ export function useProposal(onPlan: (slots: TermPlan['slots']) => void) {
     }
   };
 
-  const start = (input: TermPlanInput) => {
-    endWorkers();
-    best.current = null;
-    searched.current = null;
-    setProposal({ ...IDLE, phase: 'working' });
-    worker.current = new Worker(new URL('../../workers/termPlan.ts', import.meta.url), { type: 'module' });
-    worker.current.onmessage = ({ data }: MessageEvent<TermPlanMessage>) => hear(data, input);
-    worker.current.onerror = ({ message }) =>
+  const startPlanner = (task: TermPlanTask): Planner => {
+    const worker = new Worker(new URL('../../workers/termPlan.ts', import.meta.url), { type: 'module' });
+    const planner: Planner = { worker, isDone: false };
+    worker.onmessage = ({ data }: MessageEvent<TermPlanMessage>) => hear(data, planner);
+    worker.onerror = ({ message }) =>
       end({
         phase: 'failed',
         message: `The planner could not start (${message}). What stood in the term still stands.`,
       });
-    worker.current.postMessage(input);
-    if (input.slots.length * input.activities.length < PLACES_FOR_TWO) return;
-    searcher.current = new Worker(new URL('../../workers/termSearch.ts', import.meta.url), { type: 'module' });
-    searcher.current.onmessage = ({ data }: MessageEvent<TermPlan['slots'] | null>) => (searched.current = data);
-    searcher.current.postMessage(input);
+    worker.postMessage(task);
+    return planner;
+  };
+  const start = (input: TermPlanInput) => {
+    endWorkers();
+    best.current = null;
+    setProposal({ ...IDLE, phase: 'working' });
+    const [way, otherWay] = waysFor(input);
+    planners.current = [startPlanner({ input, way })];
+    if (!otherWay) return;
+    const startOther = () => {
+      if (startSecond.current !== startOther) return;
+      startSecond.current = null;
+      planners.current.push(startPlanner({ input, way: otherWay }));
+    };
+    startSecond.current = startOther;
+    setTimeout(startOther, headStartMs(input));
   };
   const stop = () => end({ phase: 'stopped' });
   const fail = (message: string) => setProposal({ ...IDLE, phase: 'failed', message });
