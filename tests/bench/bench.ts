@@ -12,7 +12,7 @@ import { fitHomes } from '../../src/core/homes/sessionReadiness.ts';
 import { chooseSwaps, type SwapsInput } from '../../src/core/materials/swaps.ts';
 import { SECRET, startServer, startTestDatabase } from '../support/app.ts';
 import { coinCounting, dialToPicture } from './makers.ts';
-import { finding, termPlans } from './finding.ts';
+import { finding, findingInBrowser, termPlans } from './finding.ts';
 import { readBenchFixture } from './fixture.ts';
 
 /** Speed as ratios in one run: each figure stands beside the baseline it is measured against. */
@@ -22,6 +22,7 @@ if (!process.argv.includes('--core')) await guidesAgainstBareHttp();
 swapsAgainstBruteForce();
 benchRecomputation();
 finding(report);
+if (!process.argv.includes('--core')) await findingInBrowser(report);
 coinCounting(report);
 if (!process.argv.includes('--core')) await dialToPicture(report);
 if (!process.argv.includes('--quick')) await termPlans(report);

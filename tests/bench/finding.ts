@@ -1,3 +1,7 @@
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import { build } from 'vite';
+import playwrightConfig from '../../playwright.config.ts';
 import { bestBasket } from '../../src/core/materials/basket.ts';
 import { doableNow, type HaveActivity } from '../../src/core/materials/whatWeHave.ts';
 import { seededChance } from '../../src/core/chance.ts';
@@ -64,43 +68,114 @@ export function finding(report: Report): void {
   );
 }
 
-/** Random terms at both sizes: seconds, and how far from the proved bound; the search alone beside it. */
-export async function termPlans(report: Report): Promise<void> {
-  for (const [slots, activities] of [
-    [12, 40],
-    [36, 120],
-  ] as const) {
-    for (const seed of [1, 2, 3]) {
-      const input = randomTerm(seed, slots, activities);
-      const [alone, early] = timed(() => searchTerm(input, 1));
-      const began = performance.now();
-      const plan = await planOnTwoCores(input, { seconds: 12, gap: 0 });
-      const whole = performance.now() - began;
-      if (!plan.ok) throw new Error('a random term did not fit');
-      const { score, bound } = plan.value;
-      report(
-        `term of ${slots} and ${activities}, ${seed}`,
-        `${(whole / 1000).toFixed(1)} s, ${score} of at most ${bound} (${(((bound - score) / bound) * 100).toFixed(2)} %); search alone ${(alone / 1000).toFixed(1)} s, ${early ? scoreTerm(input, early).score : 'nothing'}`,
-      );
-    }
-  }
+/** The same in Chromium, where an author waits for it: the core's own code, bundled as it is for the application. */
+export async function findingInBrowser(report: Report): Promise<void> {
+  const { activities, things } = randomShelf(11);
+  const stock = things.filter((_, index) => index % 2 === 0).map(({ key, usualQty }) => ({ item: key, qty: usualQty }));
+  const built = await build({
+    configFile: false,
+    logLevel: 'error',
+    build: {
+      write: false,
+      lib: { entry: join(import.meta.dirname, 'findingPage.ts'), formats: ['iife'], name: 'bench' },
+    },
+  });
+  if (!Array.isArray(built)) throw new Error('the bundle was not built');
+  const browser = await chromium.launch(playwrightConfig.use!.launchOptions);
+  const page = await browser.newPage();
+  await page.addScriptTag({ content: built[0]!.output[0].code });
+  const [times, basketMs] = await page.evaluate(timeInPage, { activities, things, stock });
+  const sorted = times.sort((left, right) => left - right);
+  const found = doableNow(activities, stock, 48).length;
+  report(
+    'the same in the browser',
+    `what we have median ${sorted[7]!.toFixed(1)} ms, slowest of 15 ${sorted[14]!.toFixed(1)} ms (${found} found); basket ${basketMs.toFixed(0)} ms`,
+  );
+  await browser.close();
 }
 
-function randomTerm(seed: number, slots: number, activities: number): TermPlanInput {
+/** Runs in the page, so it is one function. */
+function timeInPage({
+  activities,
+  things,
+  stock,
+}: ReturnType<typeof randomShelf> & { stock: readonly { item: string; qty: number }[] }): [number[], number] {
+  const { finding: core } = globalThis as unknown as {
+    finding: { doableNow: typeof doableNow; bestBasket: typeof bestBasket };
+  };
+  const times: number[] = [];
+  for (let round = 0; round < 15; round++) {
+    const began = performance.now();
+    core.doableNow(activities, stock, 48);
+    times.push(performance.now() - began);
+  }
+  const began = performance.now();
+  core.bestBasket(activities, things, 48);
+  return [times, performance.now() - began];
+}
+
+/** How random terms are made: the ordinary way, and with more skills and odder minutes, which is harder to plan. */
+const KINDS = {
+  ordinary: { skills: 12, minutes: (below: (count: number) => number) => 15 + 5 * below(4) },
+  hard: { skills: 30, minutes: (below: (count: number) => number) => 12 + below(24) },
+} as const;
+
+/** Random terms at both sizes: seconds, and how far from the proved bound; the search alone beside it. */
+export async function termPlans(report: Report): Promise<void> {
+  for (const [slots, activities, seeds] of [
+    [12, 40, [1, 2, 3, 4, 5, 6, 7, 8]],
+    [36, 120, [1, 2, 3]],
+  ] as const)
+    for (const kind of ['ordinary', 'hard'] as const) {
+      const times: number[] = [];
+      const gaps: number[] = [];
+      const alone: number[] = [];
+      for (const seed of seeds) {
+        const input = randomTerm({ seed, slots, activities, kind });
+        const began = performance.now();
+        const plan = await planOnTwoCores(input, { seconds: 11, gap: 0 });
+        times.push((performance.now() - began) / 1000);
+        if (!plan.ok) throw new Error('a random term did not fit');
+        const { score, bound } = plan.value;
+        gaps.push(((bound - score) / bound) * 100);
+        const searched = searchTerm(input, { seed: 1 });
+        alone.push(((bound - (searched ? scoreTerm(input, searched).score : 0)) / bound) * 100);
+      }
+      const list = (values: readonly number[], digits: number) =>
+        values.map((value) => value.toFixed(digits)).join(' ');
+      report(
+        `terms of ${slots} and ${activities}, ${kind}`,
+        `seconds ${list(times, 1)}; % below the proved bound ${list(gaps, 2)}; by the search alone ${list(alone, 2)}`,
+      );
+    }
+}
+
+export function randomTerm({
+  seed,
+  slots,
+  activities,
+  kind,
+}: {
+  seed: number;
+  slots: number;
+  activities: number;
+  kind: keyof typeof KINDS;
+}): TermPlanInput {
   const chance = seededChance(seed * 977);
   const below = (count: number) => Math.floor(chance() * count);
+  const { skills: skillCount, minutes } = KINDS[kind];
   const themes = Array.from({ length: 8 }, (_, index) => `theme-${index}`);
-  const skills = Array.from({ length: 12 }, (_, index) => `skill-${index}`);
+  const skills = Array.from({ length: skillCount }, (_, index) => `skill-${index}`);
   return {
     slots: Array.from({ length: slots }, (_, index) => ({
       id: `w${index}`,
-      minutes: 15 + 5 * below(4),
+      minutes: minutes(below),
       theme: themes[below(8)]!,
       light: chance() < 0.2,
     })),
     activities: Array.from({ length: activities }, (_, index) => ({
       id: `a${index}`,
-      skills: [...new Set(Array.from({ length: 1 + below(3) }, () => skills[below(12)]!))],
+      skills: [...new Set(Array.from({ length: 1 + below(3) }, () => skills[below(skillCount)]!))],
       minutes: 4 + below(11),
       effort: 1 + below(3),
       themes: [...new Set(Array.from({ length: below(3) }, () => themes[below(8)]!))],

@@ -10,7 +10,7 @@ import { startServer, startTestDatabase } from '../support/app.ts';
 type Report = (name: string, text: string) => void;
 
 const FRAME_MS = 16;
-const TURNS = 40;
+const ROUNDS = 10;
 
 /** In Chromium: from turning a number dial to the changed picture in the page, for every maker, in frames of 16 ms. */
 export async function dialToPicture(report: Report): Promise<void> {
@@ -26,15 +26,15 @@ export async function dialToPicture(report: Report): Promise<void> {
   for (const { id } of MAKERS) {
     await page.goto(`${server.address}/makers/${id}`);
     await page.locator('astro-island[ssr]').waitFor({ state: 'detached' });
-    const times = await page.evaluate(turnAndWait, TURNS);
-    const sorted = times.sort((left, right) => left - right);
-    const median = sorted[Math.floor(sorted.length / 2)] ?? NaN;
+    const times = (await page.evaluate(turnAndWait, ROUNDS)).sort((left, right) => left - right);
+    if (times.length === 0) throw new Error(`no dial of ${id} changed its picture`);
+    const median = times[Math.floor(times.length / 2)]!;
     if (median > worst.median) worst = { id, median };
+    const frames = (part: number) =>
+      (times[Math.min(times.length - 1, Math.floor(times.length * part))]! / FRAME_MS).toFixed(2);
     report(
       `dial to picture, ${id}`,
-      sorted.length === 0
-        ? 'has no number dial; its lists are typed'
-        : `median ${median.toFixed(1)} ms = ${(median / FRAME_MS).toFixed(2)} frames, slowest of ${sorted.length} ${sorted.at(-1)!.toFixed(1)} ms`,
+      `of ${times.length} turns median ${frames(0.5)} frames of ${FRAME_MS} ms, 95 in 100 within ${frames(0.95)}, slowest ${frames(1)}`,
     );
   }
   report('dial to picture, slowest maker', `${worst.id}: ${(worst.median / FRAME_MS).toFixed(2)} frames`);
@@ -44,26 +44,39 @@ export async function dialToPicture(report: Report): Promise<void> {
   rmSync(folder, { recursive: true, force: true });
 }
 
-/** Turns the first slider to and fro; each turn is timed until the page shows another picture or facts. Runs in the page. */
-function turnAndWait(turns: number): number[] {
-  const slider = document.querySelector<HTMLInputElement>('.maker-dial input[type=range]');
-  if (!slider) return [];
-  const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!;
-  const [least, most] = [Number(slider.min), Number(slider.max)];
-  const start = Number(slider.value);
-  const shown = () =>
-    document.querySelector('.maker-picture')!.outerHTML + document.querySelector('.maker-facts')!.outerHTML;
+/**
+ * Turns every dial of the room by a step and to its ends, chooses every choice and adds to every list; each turn is timed
+ * from the input to the changed picture laid out in the page. Turns that are refused, or change nothing that is seen, do
+ * not count. Runs in the page, so it is one function: what the compiler adds to a second one is not known there.
+ */
+function turnAndWait(rounds: number): number[] {
+  const dials = document.querySelectorAll<HTMLInputElement | HTMLSelectElement>(
+    '.maker-dial :is(input:not(.maker-number), select)',
+  );
+  const picture = document.querySelector('.maker-picture')!;
+  const facts = document.querySelector('.maker-facts')!;
   const times: number[] = [];
-  for (let turn = 0; turn < turns; turn++) {
-    const to = turn % 2 === 0 ? (start < most ? start + 1 : start - 1) : start;
-    if (to < least) continue;
-    const before = shown();
-    const began = performance.now();
-    set.call(slider, String(to));
-    slider.dispatchEvent(new Event('input', { bubbles: true }));
-    const took = performance.now() - began;
-    if (shown() !== before) times.push(took);
-  }
+  for (let round = 0; round < rounds; round++)
+    for (const dial of dials) {
+      const start = dial.value;
+      const prototype = Object.getPrototypeOf(dial) as HTMLInputElement;
+      const set = Object.getOwnPropertyDescriptor(prototype, 'value')!.set!;
+      const values =
+        dial instanceof HTMLSelectElement
+          ? [...dial.options].map(({ value }) => value)
+          : dial.type === 'range'
+            ? [String(dial.valueAsNumber + 1), dial.max, dial.min]
+            : [`${start} ${start.split(' ')[0]}`];
+      for (const value of [...values, start]) {
+        const before = picture.outerHTML + facts.outerHTML;
+        const began = performance.now();
+        set.call(dial, value);
+        dial.dispatchEvent(new Event(dial instanceof HTMLSelectElement ? 'change' : 'input', { bubbles: true }));
+        picture.getBoundingClientRect();
+        const took = performance.now() - began;
+        if (picture.outerHTML + facts.outerHTML !== before) times.push(took);
+      }
+    }
   return times;
 }
 

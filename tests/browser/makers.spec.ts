@@ -13,7 +13,7 @@ const TURNS = [
   { id: 'guess-and-count', dial: 'under the cloth', to: '20', says: '20; from 18 to 22 is near' },
   { id: 'strips', dial: 'to', to: '9', says: 'Mix 9 strips, 1 to 9 marks' },
   { id: 'length-pairs', dial: 'strips', to: '5', says: 'Cut 5 strips of 180 mm' },
-  { id: 'number-strip', dial: 'from', to: '8', says: 'What comes after 10?' },
+  { id: 'number-strip', dial: 'from', to: '8', says: 'What comes after 9?' },
   { id: 'balance', dial: 'weight on the left, in counters', to: '20', says: '13; the guess of 4 was 9 away' },
   { id: 'pattern-row', dial: 'pieces in the row', to: '9', says: 'Lay 9 pieces in a row' },
   { id: 'pair-cards', dial: 'total', to: '7', says: 'Lay 8 cards out' },

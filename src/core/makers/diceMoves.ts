@@ -6,18 +6,18 @@ import { numberOf, type Maker } from './maker.ts';
 import { count } from './words.ts';
 
 const MOVES = [
-  'hops',
-  'claps',
-  'turns',
-  'giant steps',
-  'frog jumps',
-  'stamps',
-  'tiptoe steps',
-  'knee taps',
-  'star jumps',
-  'elephant steps',
-  'finger snaps',
-  'sideways steps',
+  'hop',
+  'clap',
+  'turn',
+  'giant step',
+  'frog jump',
+  'stamp',
+  'tiptoe step',
+  'knee tap',
+  'star jump',
+  'elephant step',
+  'finger snap',
+  'sideways step',
 ];
 
 /** Dice and movements: throw, and do so many. */
@@ -57,14 +57,14 @@ export const diceMovesMaker: Maker = {
               ...dotFace(face, 14).shapes,
             ],
           })),
-          { width: 60, height: 14, shapes: [{ kind: 'text', x: 2, y: 10, size: 7, text: moves[index]! }] },
+          { width: 60, height: 14, shapes: [{ kind: 'text', x: 2, y: 10, size: 7, text: `${moves[index]!}s` }] },
         ],
         3,
       );
-    const first = throws[0]!.reduce((sum, face) => sum + face, 0);
+    const first = sumOf(throws[0]!);
     const body = [
       { kind: 'do' as const, text: 'Clear the floor, socks off. One throws, all do it.' },
-      { kind: 'say' as const, text: `“${first} ${moves[0]}!”` },
+      { kind: 'say' as const, text: `“${count(first, moves[0]!)}!”` },
       { kind: 'ask' as const, text: '“How many dots? Do you see it without counting?”', answer: `${dice} to ${most}` },
       { kind: 'notice' as const, text: 'Do they stop at the number, or when it stops being fun? Both are fine.' },
     ];
@@ -108,10 +108,12 @@ export const diceMovesMaker: Maker = {
           ),
         ],
       },
-      key: moves.map((move, index) => `${throws[index]!.reduce((sum, face) => sum + face, 0)} ${move}`),
+      key: moves.map((move, index) => count(sumOf(throws[index]!), move)),
     });
   },
 };
+
+const sumOf = (faces: readonly number[]) => faces.reduce((sum, face) => sum + face, 0);
 
 function shuffled<Item>(items: readonly Item[], chance: () => number): Item[] {
   const list = [...items];

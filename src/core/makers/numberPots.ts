@@ -71,7 +71,7 @@ export const numberPotsMaker: Maker = {
       ],
       picture: inGrid(
         numbers.map((number) => {
-          const pot = counters(number, { size: 5, perRow: 5 });
+          const pot = counters(number, { size: 4, perRow: 5 });
           const shapes: Shape[] = [
             {
               kind: 'polygon',
@@ -85,7 +85,7 @@ export const numberPotsMaker: Maker = {
               width: 0.6,
               fill: 'white',
             },
-            ...moved(pot.shapes, 4.5, 40 - pot.height),
+            ...moved(pot.shapes, 6, 42 - pot.height),
             { kind: 'text', x: 18, y: 8, size: 8, text: String(number), align: 'middle' },
           ];
           return { width: 38, height: 48, shapes };

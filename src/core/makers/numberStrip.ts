@@ -1,10 +1,12 @@
 import { good } from '../outcome.ts';
 import { type Drawing, type Shape } from '../page/drawing.ts';
-import { CAP_HEIGHT } from '../page/text.ts';
+import { CAP_HEIGHT, fittingSize } from '../page/text.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
 import { listWords } from './words.ts';
 
 const CELL = 20;
+/** Numerals stay clear of the cuts, whose teeth reach 3 mm into a cell on either side. */
+const NUMERAL = { width: CELL - 9, size: 11 };
 
 /** A row of numerals cut into pieces that fit only their neighbours. */
 export const numberStripMaker: Maker = {
@@ -21,6 +23,7 @@ export const numberStripMaker: Maker = {
     const length = numberOf(values, 'length');
     if (from === 0 && !settings.zeroEarly) return refuse('this programme brings zero late: start the row at 1');
     const numbers = Array.from({ length }, (_, index) => from + index);
+    const size = Math.min(...numbers.map((number) => fittingSize(String(number), NUMERAL.width, NUMERAL.size)));
     const draw = (row: readonly (number | null)[]): Drawing => {
       const shapes: Shape[] = [
         { kind: 'rect', x: 0, y: 0, w: row.length * CELL, h: 28, stroke: 'ink', width: 0.4, fill: 'white' },
@@ -30,8 +33,8 @@ export const numberStripMaker: Maker = {
           shapes.push({
             kind: 'text',
             x: (index + 0.5) * CELL,
-            y: 14 + (11 * CAP_HEIGHT) / 2,
-            size: 11,
+            y: 14 + (size * CAP_HEIGHT) / 2,
+            size,
             text: String(number),
             align: 'middle',
           });
@@ -42,8 +45,8 @@ export const numberStripMaker: Maker = {
     const body = [
       { kind: 'do' as const, text: `Cut the strip along its edges into ${length} pieces, and mix them.` },
       { kind: 'say' as const, text: '“If the edges fit, it is right.”' },
-      { kind: 'ask' as const, text: `“What comes after ${from + 2}?”`, answer: String(from + 3) },
-      { kind: 'ask' as const, text: `“And before ${from + 2}?”`, answer: String(from + 1) },
+      { kind: 'ask' as const, text: `“What comes after ${from + 1}?”`, answer: String(from + 2) },
+      { kind: 'ask' as const, text: `“And before ${from + 1}?”`, answer: String(from) },
     ];
     return good({
       facts: [

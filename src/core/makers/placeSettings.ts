@@ -24,6 +24,7 @@ export const placeSettingsMaker: Maker = {
       );
     const names = ['cup', 'plate', 'spoon', 'napkin'].slice(0, things);
     const items = ['cup', 'plate', 'spoon', 'paper-napkin'].slice(0, things);
+    const last = names.at(-1)!;
     const more = people - placed;
     const chain = Array.from({ length: more }, (_, step) => ({
       kind: 'ask' as const,
@@ -68,13 +69,19 @@ export const placeSettingsMaker: Maker = {
       ),
       lines: {
         easier: [
-          { kind: 'do', text: 'Put a plate at each place yourself. Your child puts one cup on each.' },
+          {
+            kind: 'do',
+            text:
+              things > 1
+                ? 'Put a plate at each place yourself. Your child puts one cup on each.'
+                : 'Tap each place in turn. Your child puts one cup there.',
+          },
           ...body.slice(1, 2),
         ],
         right: body,
         harder: [
           ...body.slice(0, 2),
-          { kind: 'do', text: `Take one spoon away without a word: ${count(people - 1, 'spoon')} for ${people}.` },
+          { kind: 'do', text: `Take one ${last} away without a word: ${count(people - 1, last)} for ${people}.` },
           { kind: 'ask', text: '“Does it come out?”', answer: 'no: one place has none' },
         ],
       },

@@ -5,6 +5,8 @@ import { numberOf, refuse, type Maker } from './maker.ts';
 import { count } from './words.ts';
 
 const CELL = 20;
+/** With fewer, no strip can be taken out so that a gap shows. */
+const FEWEST = 3;
 
 /** A strip with marks in cells of 20 mm. */
 function strip(marks: number, text = ''): Drawing {
@@ -38,6 +40,10 @@ export const stripsMaker: Maker = {
     const from = numberOf(values, 'from');
     const to = numberOf(values, 'to');
     if (to < from) return refuse(`the strips would run from ${from} down to ${to}; “to” must not be below “from”`);
+    if (to < from + FEWEST - 1)
+      return refuse(
+        `from ${from} to ${to} there ${to === from ? 'is one strip' : 'are two strips'}, and no gap shows when one is taken out; take at least three`,
+      );
     const { strips, marks } = markedStrips(from, to);
     const numbers = Array.from({ length: strips }, (_, index) => from + index);
     const fitAcross = 9;
@@ -49,7 +55,7 @@ export const stripsMaker: Maker = {
       {
         kind: 'ask' as const,
         text: '“Which comes next?”',
-        answer: `the one with ${Math.min(to, from + 1)} marks: one more`,
+        answer: `the one with ${from + 1} marks: one more`,
       },
       { kind: 'ask' as const, text: '“How much longer is each than the one before?”', answer: 'one mark' },
       { kind: 'if' as const, text: 'The ends do not lie in line: hold a book against one side, and push them to it.' },

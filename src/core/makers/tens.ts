@@ -133,7 +133,10 @@ export const hundredMaker: Maker = {
         5,
       ),
       lines: {
-        easier: [{ kind: 'do', text: 'Stop at two plates of ten.' }, body[2]!],
+        easier: [
+          { kind: 'do', text: 'Stop at two plates of ten.' },
+          { ...body[2]!, answer: number > 20 ? '2 and 0: 20' : body[2]!.answer },
+        ],
         right: body,
         harder: [
           ...body,

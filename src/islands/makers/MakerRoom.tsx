@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { firstValues, runMaker, type Made, type MakerSettings, type MakerValues } from '../../core/makers/maker.ts';
 import { findMaker } from '../../core/makers/makers.ts';
 import { LEVELS, type LevelName } from '../../core/script/session.ts';
@@ -26,15 +26,18 @@ export function MakerRoom({ id, settings, things, sessions, mayWrite }: MakerRoo
   const [written, setWritten] = useState<MakerValues>(values);
   const [refusal, setRefusal] = useState('');
   const [level, setLevel] = useState<LevelName>('right');
-  const made = useMemo(() => {
+  const [made, setMade] = useState<Made | null>(() => {
     const answer = runMaker(maker, values, settings);
     return answer.ok ? answer.value : null;
-  }, [maker, values, settings]);
+  });
   const turn = (name: string, value: number | string) => {
     const next = { ...written, [name]: value };
     const answer = runMaker(maker, next, settings);
     setWritten(next);
-    if (answer.ok) setValues(next);
+    if (answer.ok) {
+      setValues(next);
+      setMade(answer.value);
+    }
     setRefusal(answer.ok ? '' : `${describeMakerProblem(answer.problem)} What stood before still stands.`);
   };
   if (!made)
