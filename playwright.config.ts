@@ -4,9 +4,12 @@ export default defineConfig({
   testDir: 'tests/browser',
   outputDir: 'test-results',
   globalSetup: './tests/support/globalSetup.ts',
-  workers: 1,
+  // One server and database for each worker.
+  workers: 2,
   retries: 0,
-  timeout: 60_000,
+  // Wide, since shared machines pause for seconds; a test that is done sooner does not wait for it.
+  timeout: 120_000,
+  expect: { timeout: 20_000 },
   reporter: [['list']],
   use: {
     ...devices['Desktop Chrome'],

@@ -14,6 +14,7 @@ import { SECRET, startServer, startTestDatabase } from '../support/app.ts';
 import { coinCounting, dialToPicture } from './makers.ts';
 import { finding, findingInBrowser, termPlans } from './finding.ts';
 import { readBenchFixture } from './fixture.ts';
+import { printTray } from './tray.ts';
 
 /** Speed as ratios in one run: each figure stands beside the baseline it is measured against. */
 const report = (name: string, text: string) => console.log(`${name.padEnd(34)} ${text}`);
@@ -24,6 +25,7 @@ benchRecomputation();
 finding(report);
 if (!process.argv.includes('--core')) await findingInBrowser(report);
 coinCounting(report);
+if (!process.argv.includes('--core')) await printTray(report);
 if (!process.argv.includes('--core')) await dialToPicture(report);
 if (!process.argv.includes('--quick')) await termPlans(report);
 

@@ -7,6 +7,7 @@ import {
   partTitles,
   sendAndOpenLetter,
   signIn,
+  signInByForm,
   startSession,
 } from './steps.ts';
 
@@ -14,7 +15,7 @@ test('an author makes a session, turns a dial, reorders by keyboard, sends it; a
   page,
   browser,
 }) => {
-  await signIn(page);
+  await signInByForm(page);
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Monday 8 March');
   await startSession(page, 'Wheels at home', ['Carts and lids', 'Wheel hunt']);
   const carts = part(page, 'Carts and lids');

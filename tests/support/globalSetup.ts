@@ -1,22 +1,51 @@
 import { existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
+import type { FullConfig } from '@playwright/test';
+import { DEMO } from '../../src/server/demo.ts';
+import { SIGN_IN_COOKIE } from '../../src/server/http/signInCookie.ts';
 import { startServer, startTestDatabase } from './app.ts';
 
 const ROOT = resolve(import.meta.dirname, '../..');
 
-/** One database with the demo and one built server for all browser tests; both are gone afterwards. */
-export default async function globalSetup(): Promise<() => Promise<void>> {
+/** What a worker needs of its server: where it is, and a sign-in of the demo's owner. */
+export interface WorkerServer {
+  readonly address: string;
+  readonly signInCookie: string;
+}
+
+/** One database with the demo and one built server for each worker; all are gone afterwards. */
+export default async function globalSetup({ workers }: FullConfig): Promise<() => Promise<void>> {
   if (!existsSync(join(ROOT, 'dist/server/entry.mjs'))) throw new Error('build first: npm run build');
+  const started = await Promise.all(Array.from({ length: workers }, startOne));
+  process.env.TEST_SERVERS = JSON.stringify(
+    started.map(({ address, signInCookie }): WorkerServer => ({ address, signInCookie })),
+  );
+  return async () => void (await Promise.all(started.map(({ end }) => end())));
+}
+
+async function startOne() {
   const folder = mkdtempSync(join(tmpdir(), 'footstool-data-'));
   const database = await startTestDatabase();
   const server = await startServer(database.url, folder);
-  process.env.TEST_ADDRESS = server.address;
-  process.env.TEST_DATABASE = database.url;
-  process.env.TEST_DATABASE_FOLDER = folder;
-  return async () => {
+  const end = async () => {
     await server.stop();
     database.remove();
     rmSync(folder, { recursive: true, force: true });
   };
+  return { address: server.address, signInCookie: await signInOwner(server.address), end };
+}
+
+/** The value of the cookie that the sign-in form gives the demo's owner. */
+async function signInOwner(address: string): Promise<string> {
+  const { email, password } = DEMO.people[0];
+  const answer = await fetch(`${address}/sign-in`, {
+    method: 'POST',
+    redirect: 'manual',
+    headers: { origin: address },
+    body: new URLSearchParams({ email, password }),
+  });
+  const cookie = new RegExp(`${SIGN_IN_COOKIE}=([^;]+)`).exec(answer.headers.get('set-cookie') ?? '')?.[1];
+  if (!cookie) throw new Error(`the demo's owner could not sign in: ${answer.status}`);
+  return cookie;
 }
