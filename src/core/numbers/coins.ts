@@ -119,17 +119,19 @@ function leastCountsFrom(kinds: readonly CoinKind[], pay: number): Float64Array[
 
 /** Adds one kind of coin by a sliding minimum along each remainder, so that the number of coins costs no time. */
 function addKind(without: Float64Array, { worth, count }: CoinKind): Float64Array {
-  const least = new Float64Array(without.length).fill(Infinity);
-  const window = new Int32Array(Math.ceil(without.length / worth) + 1);
+  const least = new Float64Array(without.length);
+  const window = new Int32Array(Math.ceil(without.length / worth));
+  const costs = new Float64Array(window.length);
   for (let remainder = 0; remainder < Math.min(worth, without.length); remainder++) {
     let head = 0;
     let tail = 0;
     for (let step = 0, sum = remainder; sum < without.length; step++, sum += worth) {
-      const cost = (at: number) => without[remainder + at * worth]! - at;
-      while (tail > head && cost(window[tail - 1]!) >= cost(step)) tail--;
-      window[tail++] = step;
+      const cost = without[sum]! - step;
+      while (tail > head && costs[tail - 1]! >= cost) tail--;
+      window[tail] = step;
+      costs[tail++] = cost;
       while (window[head]! < step - count) head++;
-      least[sum] = cost(window[head]!) + step;
+      least[sum] = costs[head]! + step;
     }
   }
   return least;
