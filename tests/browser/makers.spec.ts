@@ -123,7 +123,7 @@ test('a maker goes onto the bench, its dial is turned there, and the tray is pri
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Print the tray' }).click();
   await expect(page.getByRole('progressbar')).toBeVisible();
-  await expect(page.getByRole('status')).toContainText(/\d+ sheets came out/);
+  await expect(page.getByRole('status')).toContainText(/\d+ pages came out/);
   const href = (await page.getByRole('link', { name: 'look at them' }).getAttribute('href'))!;
   const pdf = await (await page.request.get(address(href))).body();
   expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');

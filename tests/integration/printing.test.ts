@@ -62,6 +62,15 @@ test('a tray is printed, kept and shown to its own programme only', async () => 
   await refuses(startPrinting(at.owner, id, { for: 'home', version: 'usual' }), 'wrong-input');
 });
 
+test('a job that a restart cut off has failed, and is not waited for', async () => {
+  const id = await putPots();
+  const job = await startPrinting(at.owner, id, { for: 'author', version: 'usual' });
+  await finished(job);
+  await database().query(`UPDATE print_jobs SET state = 'waiting', pages = 0, bytes = 0 WHERE id = '${job}'`);
+  assert.equal((await readJob(at.owner, job)).state, 'failed');
+  assert.equal((await listJobs(at.owner)).find((entry) => entry.id === job)!.state, 'failed');
+});
+
 test('the tray of one home names it, and the queries are fixed', async () => {
   const { id } = await sessionNamed('A parcel for Nim');
   const { homes } = await readTray(at.owner, id, { for: 'author', version: 'usual' });

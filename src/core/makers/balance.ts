@@ -32,7 +32,10 @@ export const balanceMaker: Maker = {
       ],
     };
     const body = [
-      { kind: 'do' as const, text: 'Hang a coat hanger on a door handle with a bag on each end.' },
+      {
+        kind: 'do' as const,
+        text: `Hang a coat hanger on a door handle with a bag on each end. Put something into each: it comes out for one that weighs as much as ${count(left, 'counter')} on the left and ${right} on the right.`,
+      },
       {
         kind: 'ask' as const,
         text: '“Which side will go down?”',
@@ -57,7 +60,7 @@ export const balanceMaker: Maker = {
       picture,
       lines: {
         easier: [
-          { kind: 'do', text: 'Put a full cup into one bag and a feather into the other.' },
+          { kind: 'do', text: 'Put a shoe into one bag and a sock into the other.' },
           { kind: 'ask', text: '“Which is heavier?”', answer: 'the lower one' },
         ],
         right: body,

@@ -41,7 +41,9 @@ export const clockMaker: Maker = {
       lines: {
         easier: [
           { kind: 'do', text: 'Use the short hand only.' },
-          { kind: 'ask', text: '“Near which number?”', answer: String(hour) },
+          isHalf
+            ? { kind: 'ask', text: '“Between which two numbers?”', answer: `${hour} and ${next}` }
+            : { kind: 'ask', text: '“Near which number?”', answer: String(hour) },
         ],
         right: body,
         harder: [

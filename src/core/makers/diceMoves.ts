@@ -79,7 +79,7 @@ export const diceMovesMaker: Maker = {
         4,
       ),
       lines: {
-        easier: [{ kind: 'do', text: 'Use only the faces one to three: throw again for more.' }, ...body.slice(0, 2)],
+        easier: [{ kind: 'do', text: 'Use only the faces one to three: throw again for more.' }, body[0]!],
         right: body,
         harder: [
           ...body,

@@ -28,23 +28,29 @@ export const frameMaker: Maker = {
       );
     const tray = numberOf(values, 'tray');
     const cover = tray - places;
+    const fromRight = settings.isLeftHanded;
+    const inReadingOrder = (frames: Drawing[]) => (fromRight ? frames.reverse() : frames);
     const draw = (inFirst: number, inSecond: number): Drawing =>
       places <= 10
-        ? tenFrame(places, inFirst, { second: inSecond })
+        ? tenFrame(places, inFirst, { second: inSecond, fromRight })
         : inRow(
-            [
-              tenFrame(10, Math.min(10, inFirst), { second: Math.min(10 - Math.min(10, inFirst), inSecond) }),
+            inReadingOrder([
+              tenFrame(10, Math.min(10, inFirst), {
+                second: Math.min(10 - Math.min(10, inFirst), inSecond),
+                fromRight,
+              }),
               tenFrame(10, Math.max(0, inFirst - 10), {
                 second: Math.max(0, inFirst + inSecond - 10) - Math.max(0, inFirst - 10),
+                fromRight,
               }),
-            ],
+            ]),
             8,
           );
     const left = places - total;
     const body = [
       {
         kind: 'do' as const,
-        text: `Lay a frame of ${places} places. Put ${count(first, 'counter')} in, filling the rows from the ${settings.isLeftHanded ? 'right' : 'left'}${second > 0 ? `, then ${second} of another colour` : ''}.`,
+        text: `Lay ${places > 10 ? 'two frames of 10 places' : `a frame of ${places} places`}. Put ${count(first, 'counter')} in, filling the rows from the ${fromRight ? 'right' : 'left'}${second > 0 ? `, then ${second} of another colour` : ''}.`,
       },
       {
         kind: 'ask' as const,
@@ -75,7 +81,7 @@ export const frameMaker: Maker = {
         right: body,
         harder: [
           { kind: 'do', text: `Show the frame with ${total} and cover it as your child says “now”.` },
-          { kind: 'ask', text: '“What did you see?”', answer: `${total}${total > 5 ? `: five and ${total - 5}` : ''}` },
+          { kind: 'ask', text: '“What did you see?”', answer: asSeen(total) },
           { kind: 'ask', text: `“And how many to ${places}?”`, answer: String(left) },
         ],
       },
@@ -87,7 +93,15 @@ export const frameMaker: Maker = {
           use: 'lasting',
           swaps: [
             { item: 'paper', fit: 0.8, why: 'a frame is drawn in a minute' },
-            ...(cover > 0 ? [{ item: 'muffin-tray', fit: 0.8, why: `${tray} hollows: cover ${cover}` }] : []),
+            ...(cover >= 0
+              ? [
+                  {
+                    item: 'muffin-tray',
+                    fit: 0.8,
+                    why: cover > 0 ? `${tray} hollows: cover ${cover}` : `its ${tray} hollows are what is needed`,
+                  },
+                ]
+              : []),
           ],
         },
       ],
@@ -97,3 +111,11 @@ export const frameMaker: Maker = {
     });
   },
 };
+
+/** A number as it is seen on frames: by its full frame or row, and what is left over. */
+function asSeen(number: number): string {
+  const full = number > 10 ? 10 : 5;
+  return number > 5 && number !== full
+    ? `${number}: ${full === 10 ? 'ten' : 'five'} and ${number - full}`
+    : String(number);
+}

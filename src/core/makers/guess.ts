@@ -20,6 +20,7 @@ export const guessMaker: Maker = {
       return refuse(
         `with ${near} either way every guess from ${Math.max(0, number - near)} to ${number + near} would be near; take a smaller span than ${number}`,
       );
+    const taken = Math.ceil(number / 4);
     const body = [
       {
         kind: 'do' as const,
@@ -44,8 +45,12 @@ export const guessMaker: Maker = {
         right: body,
         harder: [
           ...body,
-          { kind: 'do', text: 'Double them, and guess again.' },
-          { kind: 'ask', text: '“And now?”', answer: String(number * 2) },
+          { kind: 'do', text: `Take ${taken} away behind your back, and cover the rest.` },
+          {
+            kind: 'ask',
+            text: '“I took some. How many are under the cloth now?”',
+            answer: `${number} less ${taken}: ${number - taken}`,
+          },
         ],
       },
       materials: [

@@ -1,5 +1,7 @@
 import { good } from '../outcome.ts';
-import { inColumn, type Drawing, type Ink } from '../page/drawing.ts';
+import { inColumn, type Drawing, type Ink, type Shape } from '../page/drawing.ts';
+import { CAP_HEIGHT } from '../page/text.ts';
+import { sheetsNeeded } from './makerPages.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
 import { listWords } from './words.ts';
 
@@ -29,26 +31,10 @@ export const lengthPairsMaker: Maker = {
         { kind: 'rect', x: 0, y: 0, w: cut, h: 14, fill: inks[index]!, stroke: 'ink', width: 0.3 },
         { kind: 'rect', x: cut, y: 0, w: STRIP_MM - cut, h: 14, fill: inks[index]!, stroke: 'ink', width: 0.3 },
         { kind: 'line', x1: cut, y1: -1, x2: cut, y2: 15, stroke: 'ink', width: 0.5, isDashed: true },
-        {
-          kind: 'text',
-          x: cut / 2,
-          y: 9,
-          size: 6,
-          text: String.fromCharCode(65 + index),
-          align: 'middle',
-          fill: 'white',
-        },
-        {
-          kind: 'text',
-          x: (cut + STRIP_MM) / 2,
-          y: 9,
-          size: 6,
-          text: String.fromCharCode(65 + index),
-          align: 'middle',
-          fill: 'white',
-        },
+        ...[cut / 2, (cut + STRIP_MM) / 2].flatMap((x) => letterAt(x, index)),
       ],
     });
+    const printable = { title: 'Strips to cut in two', cards: [], sheets: cuts.map(draw) };
     const lengths = cuts.flatMap((cut) => [cut, STRIP_MM - cut]).sort((left, right) => left - right);
     const body = [
       {
@@ -80,18 +66,26 @@ export const lengthPairsMaker: Maker = {
       materials: [
         {
           item: 'paper',
-          qty: Math.ceil(colours / 10),
+          qty: sheetsNeeded(printable),
           use: 'used-up',
           swaps: [{ item: 'drinking-straw', fit: 0.8, why: 'cut straws roll, so lay them against a book' }],
         },
         { item: 'scissors', qty: 1, use: 'lasting', swaps: [] },
       ],
       actions: ['scissors'],
-      printable: { title: 'Strips to cut in two', cards: [], sheets: cuts.map(draw) },
+      printable,
       key: cuts.map((cut, index) => `${String.fromCharCode(65 + index)}: ${cut} mm and ${STRIP_MM - cut} mm`),
     });
   },
 };
+
+/** The letter of a strip's pair, in ink on white, so that it is read on any colour and with little ink. */
+function letterAt(x: number, index: number): Shape[] {
+  return [
+    { kind: 'circle', x, y: 7, r: 4.4, fill: 'white', stroke: 'ink', width: 0.3 },
+    { kind: 'text', x, y: 7 + 3 * CAP_HEIGHT, size: 6, text: String.fromCharCode(65 + index), align: 'middle' },
+  ];
+}
 
 export const STRIP_MM = 180;
 

@@ -1,21 +1,42 @@
-import { cardPages, flowPages, printableArea, writing, type Page, type SheetSettings } from '../page/paper.ts';
+import {
+  cardPages,
+  flowPages,
+  PAPERS,
+  printableArea,
+  USUAL_MARGIN,
+  writing,
+  type Page,
+  type Paper,
+  type SheetSettings,
+} from '../page/paper.ts';
 import { scaled, type Drawing } from '../page/drawing.ts';
-import type { Made } from './maker.ts';
+import type { Made, Printable } from './maker.ts';
 
 /** What a maker made, on sheets: cards to cut, drawings, then the answer key on a sheet of its own. */
 export function makerPages(title: string, made: Made, settings: SheetSettings, { withKey = true } = {}): Page[] {
   const area = printableArea(settings);
-  const fitted = (drawing: Drawing) =>
-    drawing.width > area.width ? scaled(drawing, area.width / drawing.width) : drawing;
-  const { printable } = made;
-  const pages = [
-    ...cardPages(printable.cards, { title: printable.title, settings, order: 'stack', backs: printable.backs }),
-    ...flowPages(printable.sheets.map(fitted), { title: printable.title, settings }),
-  ];
   const key = writing([`${title}: the answers`, '', ...made.facts, '', ...made.key], { width: area.width, size: 5 });
   return [
-    ...pages,
+    ...printablePages(made.printable, settings),
     ...(withKey ? flowPages(inParts(key, area.height), { title: `${title}, answers`, settings, gap: 0 }) : []),
+  ];
+}
+
+/** Sheets of paper that a printable takes, on the paper that takes more; a sheet printed on both sides is one. */
+export function sheetsNeeded({ title, cards, sheets }: Omit<Printable, 'backs'>): number {
+  const counts = (Object.keys(PAPERS) as Paper[]).map(
+    (paper) => printablePages({ title, cards, sheets }, { paper, margin: USUAL_MARGIN }).length,
+  );
+  return Math.max(...counts);
+}
+
+/** Cards, with their backs where they have any, then drawings from the top down. */
+function printablePages({ title, cards, backs, sheets }: Printable, settings: SheetSettings): Page[] {
+  const { width } = printableArea(settings);
+  const fitted = (drawing: Drawing) => (drawing.width > width ? scaled(drawing, width / drawing.width) : drawing);
+  return [
+    ...cardPages(cards, { title, settings, order: 'stack', backs }),
+    ...flowPages(sheets.map(fitted), { title, settings }),
   ];
 }
 

@@ -1,10 +1,10 @@
-import { giveChange, sortPrices } from '../numbers/change.ts';
+import { giveChange, leastTender, sortPrices } from '../numbers/change.ts';
 import { payingWays, type Coins } from '../numbers/coins.ts';
 import { bad, good, type Outcome } from '../outcome.ts';
 import { inColumn, inRow, type Drawing } from '../page/drawing.ts';
 import { fittingSize } from '../page/text.ts';
 import { readNumbers, refuse, type MadeLine, type Maker, type MakerProblem } from './maker.ts';
-import { listWords, moneyWriter } from './words.ts';
+import { listWords, moneyWriter, numberName } from './words.ts';
 
 const MOST_COINS = 60;
 const MOST_PRICES = 12;
@@ -79,11 +79,12 @@ export const moneyTableMaker: Maker = {
       return refuse(`${listWords(withChange.map(write))} can only be paid with change, and that is not wanted yet`);
     const ways = [...new Set(prices.value)].map((price) => ({ price, ...payingWays(purse.value, price, 6) }));
     const change = withChange.map((price) => {
-      const tender = leastTender(purse.value, price, till.value);
+      const tender = leastTender(price, purse.value, till.value)!;
       return { price, tender, ...giveChange(price, tender, till.value) };
     });
     const first = ways.find(({ price }) => exact.includes(price));
     const hops = change[0];
+    const ones = Math.min(5, ...prices.value);
     const changeLines: MadeLine[] = hops
       ? [
           { kind: 'say', text: `“It costs ${write(hops.price)}, and I give you ${write(hops.tender)}.”` },
@@ -97,7 +98,7 @@ export const moneyTableMaker: Maker = {
     const body: MadeLine[] = [
       {
         kind: 'do',
-        text: `Put ${listWords(coinWords(purse.value, write))} into the purse, and price cards on things in the room.`,
+        text: `Put ${listWords(coinWords(purse.value, write))} into the purse${hops ? `, ${listWords(coinWords(till.value, write))} into the till` : ''}, and price cards on things in the room.`,
       },
       ...(first
         ? [
@@ -148,11 +149,11 @@ export const moneyTableMaker: Maker = {
       ),
       lines: {
         easier: [
-          { kind: 'do', text: 'Use coins of one unit only, and prices to five.' },
+          { kind: 'do', text: `Lay ${ones} × ${write(1)} on the table, and no other coins.` },
           {
             kind: 'ask',
-            text: `“Give me ${write(Math.min(5, prices.value[0]!))}.”`,
-            answer: 'one coin after the other, counted aloud',
+            text: `“Give me ${write(ones)}.”`,
+            answer: `one coin after the other, counted aloud: ${Array.from({ length: ones }, (_, index) => numberName(index + 1)).join(', ')}`,
           },
         ],
         right: body,
@@ -172,7 +173,7 @@ export const moneyTableMaker: Maker = {
       materials: [
         {
           item: 'coin',
-          qty: Object.values(purse.value).reduce((sum, number) => sum + number, 0),
+          qty: coinsNeeded(hops ? [purse.value, till.value] : [purse.value], ones),
           use: 'lasting',
           swaps: [{ item: 'bottle-lid', fit: 0.6, why: 'with the worth written on' }],
         },
@@ -205,14 +206,13 @@ function priceCard(words: string): Drawing {
   };
 }
 
-function coinWords(coins: Coins, write: (amount: number) => string): string[] {
-  return Object.entries(coins).map(([worth, number]) => `${number} × ${write(Number(worth))}`);
+/** How many coins are handled: those laid out, and at least so many ones. */
+function coinsNeeded(laidOut: readonly Coins[], ones: number): number {
+  const count = laidOut.flatMap((coins) => Object.values(coins)).reduce((sum, number) => sum + number, 0);
+  const onesLaidOut = laidOut.reduce((sum, coins) => sum + (coins[1] ?? 0), 0);
+  return count + Math.max(0, ones - onesLaidOut);
 }
 
-/** The smallest sum above a price that some handful of the purse makes and the till can change. */
-function leastTender(purse: Coins, price: number, till: Coins): number {
-  const total = Object.entries(purse).reduce((sum, [worth, number]) => sum + Number(worth) * number, 0);
-  for (let tender = price + 1; tender <= total; tender++)
-    if (payingWays(purse, tender, 0).fewest && giveChange(price, tender, till).coins) return tender;
-  return price;
+function coinWords(coins: Coins, write: (amount: number) => string): string[] {
+  return Object.entries(coins).map(([worth, number]) => `${number} × ${write(Number(worth))}`);
 }

@@ -3,10 +3,12 @@ import { good } from '../outcome.ts';
 import { inGrid, moved, type Drawing, type Shape } from '../page/drawing.ts';
 import { counters, wordCard } from '../page/pieces.ts';
 import { numberOf, refuse, type MadeMaterial, type Maker, type MakerSettings } from './maker.ts';
-import { count, numberName } from './words.ts';
+import { count, listWords, numberName } from './words.ts';
 import { COUNTERS } from './swaps.ts';
 
 const runOf = (from: number, to: number) => Array.from({ length: to - from + 1 }, (_, index) => from + index);
+
+const sumOf = (numbers: readonly number[]) => numbers.reduce((sum, number) => sum + number, 0);
 
 const labelFor = (number: number, settings: MakerSettings, size = 45): Drawing =>
   settings.stage === 'signs'
@@ -40,6 +42,7 @@ export const numberPotsMaker: Maker = {
       return refuse('this programme brings zero late: a pot for 0 comes once there are pots to 5');
     const { counters: needed, pots } = numberPots(from, to);
     const numbers = runOf(from, to);
+    const few = numbers.slice(0, from === 0 ? 4 : 3);
     const zero =
       from === 0
         ? [{ kind: 'ask' as const, text: '“What goes into the pot that says 0?”', answer: 'nothing: it stays empty' }]
@@ -58,13 +61,13 @@ export const numberPotsMaker: Maker = {
       },
       {
         kind: 'if' as const,
-        text: `They drop in one too many: tip that pot into your hand and count together, stopping at ${to}.`,
+        text: 'They drop in one too many: tip that pot into your hand and count together, stopping at what its label says.',
       },
       { kind: 'notice' as const, text: 'Do they stop by themselves at the last word?' },
     ];
     return good({
       facts: [
-        `${from === to ? from : `${from} + … + ${to}`} = ${needed} counters in ${count(pots, 'pot')}.`,
+        `${pots > 3 ? `${from} + … + ${to}` : numbers.join(' + ')} = ${count(needed, 'counter')} in ${count(pots, 'pot')}.`,
         ...(to <= 10 && settings.pastTen
           ? ['Counting stops at ten or before: try it past ten, too, so that ten is not the end.']
           : []),
@@ -97,9 +100,10 @@ export const numberPotsMaker: Maker = {
         easier: [
           {
             kind: 'do',
-            text: `Use the pots up to ${Math.min(to, 3)} only, and put the counters into your child’s hand one by one: ${runOf(1, Math.min(to, 3)).map(numberName).join(', ')}.`,
+            text: `Use only ${few.length === 1 ? `the pot for ${few[0]}` : `the pots for ${listWords(few)}`}, with ${count(sumOf(few), 'counter')}, and put them into your child’s hand one by one: ${runOf(1, few.at(-1)!).map(numberName).join(', ')}.`,
           },
-          ...body.slice(1, 3),
+          body[1]!,
+          ...zero,
         ],
         right: body,
         harder: [

@@ -1,52 +1,77 @@
 import { pairCards } from '../numbers/pairs.ts';
 import { good } from '../outcome.ts';
 import { inGrid, moved, type Drawing, type Ink, type Shape } from '../page/drawing.ts';
-import { dotFace } from '../page/pieces.ts';
+import { dotFace, wordCard } from '../page/pieces.ts';
 import { CAP_HEIGHT } from '../page/text.ts';
-import { numberOf, refuse, type Maker } from './maker.ts';
+import { sheetsNeeded } from './makerPages.ts';
+import { numberOf, refuse, type MadeLine, type Maker } from './maker.ts';
 import { count, listWords } from './words.ts';
 
-const CARD = { width: 90, height: 50 };
+type Pair = readonly [number, number];
+
+const DIE = 45;
+const CARD_HEIGHT = 50;
+const NUMERAL = 26;
 
 const MOST_CARDS = 120;
 
+/** How all cards of a set look: their width in mm, and dots or numerals. */
+interface CardFace {
+  readonly width: number;
+  readonly asSigns: boolean;
+}
+
+/** A card takes a die face in each half; where a part is over six every card is twice as wide, so that dots stay as large. */
+function faceFor(pairs: readonly Pair[], asSigns: boolean): CardFace {
+  const isWide = !asSigns && pairs.some((pair) => Math.max(...pair) > 6);
+  return { width: isWide ? 4 * DIE : 2 * DIE, asSigns };
+}
+
 /** A card with two parts: dots as on a die, or numerals in two inks, each with a mark of its own. */
-export function pairCard([first, second]: readonly [number, number], asSigns: boolean): Drawing {
-  const half = CARD.width / 2;
-  const side = (value: number, x: number, ink: Ink): Shape[] => {
-    if (!asSigns) {
-      const scale = value > 6 ? 22 : 44;
-      const face = dotFace(value, scale, ink);
-      return moved(face.shapes, x + (half - face.width) / 2, (CARD.height - face.height) / 2);
-    }
-    const mark: Shape =
-      ink === 'teal'
-        ? { kind: 'rect', x: x + half / 2 - 6, y: 42, w: 12, h: 2, fill: ink }
-        : { kind: 'circle', x: x + half / 2, y: 43, r: 1.6, fill: ink };
-    return [
-      {
-        kind: 'text',
-        x: x + half / 2,
-        y: 22 + (26 * CAP_HEIGHT) / 2,
-        size: 26,
-        text: String(value),
-        align: 'middle',
-        fill: ink,
-      },
-      mark,
-    ];
+function pairCard([first, second]: Pair, { width, asSigns }: CardFace): Drawing {
+  const half = width / 2;
+  const dots = (value: number, x: number, ink: Ink): Shape[] => {
+    const face = dotFace(value, DIE, ink);
+    return moved(face.shapes, x + (half - face.width) / 2, (CARD_HEIGHT - face.height) / 2);
   };
+  const numeral = (value: number, x: number, ink: Ink): Shape[] => [
+    {
+      kind: 'text',
+      x: x + half / 2,
+      y: 22 + (NUMERAL * CAP_HEIGHT) / 2,
+      size: NUMERAL,
+      text: String(value),
+      align: 'middle',
+      fill: ink,
+    },
+    ink === 'teal'
+      ? { kind: 'rect', x: x + half / 2 - 6, y: 42, w: 12, h: 2, fill: ink }
+      : { kind: 'circle', x: x + half / 2, y: 43, r: 1.6, fill: ink },
+  ];
+  const side = asSigns ? numeral : dots;
   return {
-    ...CARD,
+    width,
+    height: CARD_HEIGHT,
     shapes: [
       ...side(first, 0, 'teal'),
-      { kind: 'line', x1: half, y1: 6, x2: half, y2: CARD.height - 6, stroke: 'line', width: 0.4 },
+      { kind: 'line', x1: half, y1: 6, x2: half, y2: CARD_HEIGHT - 6, stroke: 'line', width: 0.4 },
       ...side(second, half, 'mulberry'),
     ],
   };
 }
 
-/** Cards with two parts: all up to a highest total, all of two numbers, or all pairs of one total. */
+/** The back of a card: both parts together, in the way of its front. */
+function totalBack([first, second]: Pair, { width, asSigns }: CardFace): Drawing {
+  if (asSigns) return wordCard(String(first + second), { width, height: CARD_HEIGHT, most: NUMERAL });
+  const face = dotFace(first + second, Math.min(DIE, width / 2));
+  return {
+    width,
+    height: CARD_HEIGHT,
+    shapes: moved(face.shapes, (width - face.width) / 2, (CARD_HEIGHT - face.height) / 2),
+  };
+}
+
+/** Cards with two parts: all up to a highest total, all of one total, or a chain. */
 export const pairCardsMaker: Maker = {
   id: 'pair-cards',
   title: 'Pair cards',
@@ -64,105 +89,158 @@ export const pairCardsMaker: Maker = {
     { kind: 'choice', name: 'order', label: '2 and 3 beside 3 and 2', choices: ['both', 'once'], value: 'both' },
     { kind: 'choice', name: 'zero', label: 'with zero', choices: ['yes', 'no'], value: 'yes' },
     { kind: 'choice', name: 'faces', label: 'faces', choices: ['dots', 'numerals'], value: 'dots' },
+    { kind: 'choice', name: 'back', label: 'on the back', choices: ['nothing', 'the total'], value: 'nothing' },
   ],
   make(values, settings) {
     const total = numberOf(values, 'total');
-    const ordered = values.order === 'both';
+    const isChain = values.set === 'a chain';
     const asSigns = values.faces === 'numerals';
+    const hasBacks = values.back === 'the total';
     if (asSigns && settings.stage === 'objects')
       return refuse('this programme goes from things to pictures to signs and stands at things: take dots');
-    const all =
-      values.set === 'a chain'
-        ? chain(total)
-        : pairCards({
-            max: total,
-            ordered: values.set === 'all up to a total' ? ordered : ordered,
-            ...(values.set === 'all pairs of one total' && { total }),
-          }).pairs.filter(([a, b]) => a + b <= total);
+    if (isChain && hasBacks)
+      return refuse('a chain checks itself, since each card begins as the one before ends: leave the backs empty');
+    const all = isChain ? chain(total) : pairsFor(total, values);
     const pairs = values.zero === 'yes' ? all : all.filter(([a, b]) => a > 0 && b > 0);
     if (pairs.length === 0) return refuse(`there is no pair of ${total} without a zero`);
+    if (isChain && pairs.length === 1) return refuse('a chain of one card joins nothing; take a larger total');
     if (pairs.length > MOST_CARDS)
       return refuse(
         `that makes ${pairs.length} cards, more than the ${MOST_CARDS} one would cut; take a smaller total`,
       );
-    const [first] = pairs;
-    const body = [
-      { kind: 'do' as const, text: `Lay ${count(pairs.length, 'card')} out, dots up.` },
-      {
-        kind: 'ask' as const,
-        text: '“How many are there together on this one?”',
-        answer: `${first![0]} and ${first![1]}: ${first![0] + first![1]}`,
-      },
-      {
-        kind: 'say' as const,
-        text: `“Find me another that makes ${values.set === 'all pairs of one total' ? total : first![0] + first![1]}.”`,
-      },
-      { kind: 'do' as const, text: 'Put your hand over one half.' },
-      {
-        kind: 'ask' as const,
-        text: `“${total} in all. What is under my hand?”`,
-        answer: 'the whole less what is seen',
-      },
-    ];
+    const face = faceFor(pairs, asSigns);
+    const cards = pairs.map((pair) => pairCard(pair, face));
+    const printable = { title: 'Pair cards', cards, sheets: [] };
+    const lay: MadeLine = {
+      kind: 'do',
+      text: `Lay ${count(pairs.length, 'card')} out, ${asSigns ? 'numerals' : 'dots'} up.`,
+    };
     return good({
       facts: [
         `${count(pairs.length, 'card')}: ${listWords(pairs.slice(0, 14).map(([a, b]) => `${a}+${b}`))}${pairs.length > 14 ? ' …' : ''}.`,
+        ...(hasBacks
+          ? ['Print on both sides, turned over the long edge: each card then has its total behind it.']
+          : []),
       ],
-      picture: inGrid(
-        pairs.slice(0, 12).map((pair) => framed(pairCard(pair, asSigns))),
-        3,
-        4,
-      ),
-      lines: {
-        easier: [{ kind: 'do', text: 'Use real things: so many in one hand, so many in the other.' }, body[1]!],
-        right: body,
-        harder: [
-          ...body.slice(3),
-          {
-            kind: 'ask',
-            text: `“How many ways are there to make ${total}?”`,
-            answer: `${total + 1} with zero, when the order counts`,
-          },
-        ],
-      },
+      picture: inGrid(cards.slice(0, 12).map(framed), face.width > 2 * DIE ? 2 : 3, 4),
+      lines: isChain ? chainLines(pairs, lay) : totalLines(pairs, { lay, hasBacks, values }),
       materials: [
         {
           item: 'paper',
-          qty: Math.ceil(pairs.length / 8),
+          qty: sheetsNeeded(printable),
           use: 'used-up',
           swaps: [{ item: 'domino', fit: 0.8, why: 'dominoes are pair cards, to 6 and 6' }],
         },
         { item: 'scissors', qty: 1, use: 'lasting', swaps: [] },
       ],
       actions: ['scissors'],
-      printable: { title: 'Pair cards', cards: pairs.map((pair) => pairCard(pair, asSigns)), sheets: [] },
+      printable: { ...printable, ...(hasBacks && { backs: pairs.map((pair) => totalBack(pair, face)) }) },
       key: pairs.map(([a, b]) => `${a} and ${b}: ${a + b}`),
     });
   },
 };
 
-/** A chain in which each card starts with what the one before ended with: 0 1, 1 2, … */
-function chain(total: number): [number, number][] {
-  return Array.from({ length: total }, (_, index) => [index, index + 1] as [number, number]).filter(
-    ([a, b]) => a + b <= total * 2,
+function pairsFor(total: number, { set, order }: Readonly<Record<string, number | string>>): Pair[] {
+  const isOneTotal = set === 'all pairs of one total';
+  return pairCards({ max: total, ordered: order === 'both', ...(isOneTotal && { total }) }).pairs.filter(
+    ([a, b]) => a + b <= total,
   );
 }
 
+/** A chain in which each card begins with what the one before ended with: 0 1, 1 2, … */
+function chain(last: number): Pair[] {
+  return Array.from({ length: last }, (_, index) => [index, index + 1] as const);
+}
+
+type Lines = Readonly<Record<'easier' | 'right' | 'harder', readonly MadeLine[]>>;
+
+const REAL_THINGS: MadeLine = {
+  kind: 'do',
+  text: 'Use real things: so many in one hand, so many in the other.',
+};
+
+/** Lines about a total that most cards of the set share, shown on a card of it whose parts are as even as can be. */
+function totalLines(
+  pairs: readonly Pair[],
+  { lay, hasBacks, values }: { lay: MadeLine; hasBacks: boolean; values: Readonly<Record<string, number | string>> },
+): Lines {
+  const byTotal = new Map<number, Pair[]>();
+  for (const pair of pairs) byTotal.set(pair[0] + pair[1], [...(byTotal.get(pair[0] + pair[1]) ?? []), pair]);
+  const [total, same] = [...byTotal].reduce((best, entry) => (entry[1].length >= best[1].length ? entry : best));
+  const shown = same[Math.floor((same.length - 1) / 2)]!;
+  const others = same.filter((pair) => pair !== shown);
+  const ask: MadeLine = {
+    kind: 'ask',
+    text: `“How many are there together on the card with ${shown[0]} and ${shown[1]}?”`,
+    answer: String(total),
+  };
+  const hidden: MadeLine[] = [
+    { kind: 'do', text: `Put your hand over the half with ${shown[1]}.` },
+    { kind: 'ask', text: `“${total} in all. What is under my hand?”`, answer: String(shown[1]) },
+  ];
+  const right: MadeLine[] = [
+    lay,
+    ask,
+    ...(hasBacks ? [{ kind: 'do', text: 'Turn it over: is that what you both said?' } as const] : []),
+    ...(others.length > 0
+      ? [
+          {
+            kind: 'ask',
+            text: `“Find me another that makes ${total}.”`,
+            answer: others.map(([a, b]) => `${a} and ${b}`).join('; '),
+          } as const,
+        ]
+      : []),
+    ...hidden,
+    { kind: 'notice', text: 'Do they count both halves from one, or on from the larger?' },
+  ];
+  return {
+    easier: [REAL_THINGS, ask],
+    right,
+    harder: [
+      lay,
+      ...hidden,
+      {
+        kind: 'ask',
+        text: `“How many cards make ${total}?”`,
+        answer: `${same.length}: ${values.zero === 'yes' ? 'with' : 'without'} zero, ${values.order === 'both' ? 'either part first' : 'each pair once'}`,
+      },
+    ],
+  };
+}
+
+function chainLines(pairs: readonly Pair[], lay: MadeLine): Lines {
+  const [first, second] = pairs as readonly [Pair, Pair, ...Pair[]];
+  const last = pairs.at(-1)!;
+  const begin: MadeLine = { kind: 'do', text: `Put the card with ${first[0]} and ${first[1]} down.` };
+  const join: MadeLine = {
+    kind: 'ask',
+    text: '“Which card goes on? It begins as this one ends.”',
+    answer: `${second[0]} and ${second[1]}`,
+  };
+  return {
+    easier: [{ kind: 'do', text: `Take two cards: ${first.join(' and ')}, and ${second.join(' and ')}.` }, begin, join],
+    right: [
+      lay,
+      begin,
+      join,
+      { kind: 'do', text: 'Go on in turn, until no card is left.' },
+      { kind: 'ask', text: '“How many cards long is it?”', answer: String(pairs.length) },
+    ],
+    harder: [
+      lay,
+      { kind: 'do', text: `Build it backwards, from the card with ${last[0]} and ${last[1]}.` },
+      { kind: 'ask', text: '“Which card goes before it?”', answer: pairs.at(-2)!.join(' and ') },
+    ],
+  };
+}
+
 function framed(drawing: Drawing): Drawing {
+  const { width, height } = drawing;
   return {
     ...drawing,
     shapes: [
-      {
-        kind: 'rect',
-        x: 0,
-        y: 0,
-        w: drawing.width,
-        h: drawing.height,
-        stroke: 'line',
-        width: 0.4,
-        radius: 2,
-        fill: 'white',
-      },
+      { kind: 'rect', x: 0, y: 0, w: width, h: height, stroke: 'line', width: 0.4, radius: 2, fill: 'white' },
       ...drawing.shapes,
     ],
   };

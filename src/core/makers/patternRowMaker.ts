@@ -1,8 +1,9 @@
 import { patternRow } from '../numbers/pattern.ts';
+import { clearFault } from '../numbers/patternFault.ts';
 import { bad, good } from '../outcome.ts';
 import { inGrid, type Drawing, type Ink, type Shape } from '../page/drawing.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
-import { count, listWords, numberName } from './words.ts';
+import { count, listWords, numberName, ordinalName } from './words.ts';
 
 const PIECE_INKS: Readonly<Record<string, Ink>> = {
   red: 'red',
@@ -105,55 +106,79 @@ export const patternRowMaker: Maker = {
         dial: 'unit',
         reason: `has ${kinds.length} different pieces; more than four are not told apart at a glance`,
       });
+    const repeated = shortestUnit(unit);
+    if (repeated.length < unit.length)
+      return bad({
+        code: 'list',
+        dial: 'unit',
+        reason: `is ${repeated.join(' ')} more than once; write only ${repeated.join(' ')}`,
+      });
     const length = numberOf(values, 'length');
     if (length < unit.length * 2 && values.task !== 'copy it')
       return refuse(
         `${length} pieces do not show a unit of ${unit.length} twice, so nobody can see that it repeats; take at least ${unit.length * 2}`,
       );
     const have = Object.fromEntries(kinds.map((kind) => [kind, numberOf(values, 'have')]));
-    const { row, next, uses, short } = patternRow({ unit, length, have });
+    const { row, next } = patternRow({ unit, length, have });
+    const showsUnit = length >= unit.length * 2;
     const letters = unit.map((name) => String.fromCharCode(65 + kinds.indexOf(name))).join('');
-    const at =
-      values.task === 'one is hidden' || values.task === 'one is wrong' ? Math.min(length - 2, unit.length + 1) : -1;
-    const wrong = at >= 0 ? kinds[(kinds.indexOf(row[at]!) + 1) % kinds.length]! : '';
-    const shown = row.map((name, index) =>
-      index === at
-        ? values.task === 'one is hidden'
-          ? GAP
-          : piece(wrong, kinds.indexOf(wrong))
-        : piece(name, kinds.indexOf(name)),
-    );
+    const isWrong = values.task === 'one is wrong';
+    const isHidden = values.task === 'one is hidden';
+    const fault = isWrong ? clearFault(row, unit.length) : null;
+    if (isWrong && !fault)
+      return refuse(
+        `with ${length} pieces a wrong one could be mended in two ways, and both would be right; take more pieces`,
+      );
+    const at = isHidden ? Math.min(length - 2, unit.length + 1) : (fault?.at ?? -1);
+    const laid = row.map((name, index) => (fault && index === at ? fault.wrong : name));
+    const shown = laid.map((name, index) => (isHidden && index === at ? GAP : piece(name, kinds.indexOf(name))));
+    const needed = piecesNeeded({ laid, kinds, task: String(values.task), mends: row[at], next });
+    const lacking = kinds.flatMap((kind) => {
+      const missing = needed.get(kind)! - have[kind]!;
+      return missing > 0 ? [`${missing} ${kind}`] : [];
+    });
     const picture = inGrid(values.task === 'what comes next' ? [...shown, GAP] : shown, 12, 3);
-    const task =
-      values.task === 'one is hidden'
-        ? { kind: 'ask' as const, text: '“Which one hides here?”', answer: row[at] }
-        : values.task === 'one is wrong'
-          ? {
-              kind: 'ask' as const,
-              text: '“One has gone to the wrong place. Which?”',
-              answer: `the ${numberName(at + 1)} from the start: it should be ${row[at]}`,
-            }
-          : values.task === 'copy it'
-            ? { kind: 'do' as const, text: 'Your child lays the same row below yours.' }
-            : { kind: 'ask' as const, text: '“What comes next?”', answer: next };
-    const lacking = Object.entries(short);
+    const task = isHidden
+      ? { kind: 'ask' as const, text: '“Which one hides here?”', answer: row[at] }
+      : isWrong
+        ? {
+            kind: 'ask' as const,
+            text: '“One of them is wrong. Which?”',
+            answer: `the ${ordinalName(at + 1)}: it should be ${row[at]}`,
+          }
+        : values.task === 'copy it'
+          ? { kind: 'do' as const, text: 'Your child lays the same row below yours.' }
+          : { kind: 'ask' as const, text: '“What comes next?”', answer: next };
     const body = [
-      { kind: 'do' as const, text: `Lay ${count(length, 'piece')} in a row: ${row.join(', ')}.` },
-      { kind: 'say' as const, text: `Say it together with a beat: “${unit.join(', ')} · ${unit.join(', ')}”.` },
+      {
+        kind: 'do' as const,
+        text: `Lay ${count(length, 'piece')} in a row: ${laid.join(', ')}.${isHidden ? ` Cover the ${ordinalName(at + 1)}.` : ''}`,
+      },
+      ...(showsUnit && !isWrong
+        ? [{ kind: 'say' as const, text: `Say it together with a beat: “${unit.join(', ')} · ${unit.join(', ')}”.` }]
+        : []),
       task,
-      { kind: 'ask' as const, text: '“Which bit comes again and again?”', answer: `${unit.join(', ')} (${letters})` },
+      ...(showsUnit
+        ? [
+            {
+              kind: 'ask' as const,
+              text: '“Which bit comes again and again?”',
+              answer: `${unit.join(', ')} (${letters})`,
+            },
+          ]
+        : []),
     ];
     return good({
       facts: [
-        `${letters}: ${listWords(Object.entries(uses).map(([name, number]) => `${number} ${name}`))}.`,
+        `${letters}: ${listWords(kinds.map((kind) => `${needed.get(kind)!} ${kind}`))}.`,
         lacking.length > 0
-          ? `Short of ${listWords(lacking.map(([name, number]) => `${number} ${name}`))}: make the row shorter, or use another colour.`
+          ? `Short of ${listWords(lacking)}: make the row shorter, or use another colour.`
           : 'There are enough of each.',
       ],
       picture,
       lines: {
         easier: [
-          { kind: 'do', text: `Lay ${kinds[0]}, ${kinds[1]}, ${kinds[0]}, ${kinds[1]}.` },
+          { kind: 'do', text: `Lay ${easierRow(kinds).join(', ')}.` },
           { kind: 'ask', text: '“And then?”', answer: kinds[0] },
         ],
         right: body,
@@ -162,11 +187,11 @@ export const patternRowMaker: Maker = {
       materials: [
         {
           item: 'building-block',
-          qty: length,
+          qty: [...needed.values()].reduce((sum, number) => sum + number, 0),
           use: 'lasting',
           swaps: [
-            { item: 'clothes-peg', fit: 0.8, why: 'in two colours, along a chair' },
-            { item: 'sock', fit: 0.6, why: 'striped and plain' },
+            { item: 'clothes-peg', fit: 0.8, why: `in ${numberName(kinds.length)} colours, along a chair` },
+            ...(kinds.length === 2 ? [{ item: 'sock', fit: 0.6, why: 'striped and plain' }] : []),
           ],
         },
       ],
@@ -176,3 +201,36 @@ export const patternRowMaker: Maker = {
     });
   },
 };
+
+/** The shortest row of pieces that, laid again and again, gives the unit as it is written. */
+function shortestUnit(unit: readonly string[]): readonly string[] {
+  const isRepeated = (length: number) =>
+    unit.length % length === 0 && unit.every((name, index) => name === unit[index % length]);
+  const length = Array.from({ length: unit.length }, (_, index) => index + 1).find(isRepeated)!;
+  return unit.slice(0, length);
+}
+
+/** How many pieces of each kind are handled: what is laid, what the task adds to it, and at least what the easier row takes. */
+function piecesNeeded({
+  laid,
+  kinds,
+  task,
+  mends,
+  next,
+}: {
+  laid: readonly string[];
+  kinds: readonly string[];
+  task: string;
+  mends: string | undefined;
+  next: string;
+}): Map<string, number> {
+  const added =
+    task === 'copy it' ? laid : task === 'what comes next' ? [next] : task === 'one is wrong' ? [mends] : [];
+  const handled = [...laid, ...added];
+  const easier = [...easierRow(kinds), kinds[0]];
+  const timesIn = (pieces: readonly (string | undefined)[], kind: string) =>
+    pieces.filter((name) => name === kind).length;
+  return new Map(kinds.map((kind) => [kind, Math.max(timesIn(handled, kind), timesIn(easier, kind))]));
+}
+
+const easierRow = ([first, second]: readonly string[]) => [first!, second!, first!, second!];

@@ -26,15 +26,19 @@ export const placeSettingsMaker: Maker = {
     const items = ['cup', 'plate', 'spoon', 'paper-napkin'].slice(0, things);
     const last = names.at(-1)!;
     const more = people - placed;
+    const fetched = names.flatMap((name) => {
+      const number = name === 'cup' ? more : people;
+      return number > 0 ? [count(number, name)] : [];
+    });
     const chain = Array.from({ length: more }, (_, step) => ({
       kind: 'ask' as const,
-      text: `“${count(placed + step, 'cup stands', 'cups stand')}. How many more?”`,
+      text: `“${placed + step === 0 ? 'No cup stands there yet' : count(placed + step, 'cup stands there', 'cups stand there')}. How many more?”`,
       answer: String(more - step),
     }));
     const body = [
       {
         kind: 'do' as const,
-        text: `Set ${count(people, 'chair or cushion', 'chairs or cushions')}. Put ${listWords(names.map((name) => count(people, name)))} within reach, and ${count(placed, 'cup')} on the table.`,
+        text: `Set ${count(people, 'chair or cushion', 'chairs or cushions')}.${placed > 0 ? ` Put ${count(placed, 'cup')} on the table.` : ''}${fetched.length > 0 ? ` Have ${listWords(fetched)} within reach.` : ''}`,
       },
       { kind: 'say' as const, text: '“Everybody gets one of everything.”' },
       ...chain.slice(0, 3),

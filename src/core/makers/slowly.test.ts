@@ -108,7 +108,12 @@ test('guess and count: what is near is found by trying every guess', () => {
       if (!answer.ok) continue;
       assert.deepEqual(answer.value.facts, [`Near is ${guesses[0]} to ${guesses.at(-1)}.`]);
       assert.equal(circlesIn(answer.value.picture.shapes).length, number);
-      assert.equal(answers(answer.value, 'harder').at(-1), String(number + number));
+      const [, taken, left] = /^\d+ less (\d+): (\d+)$/.exec(answers(answer.value, 'harder').at(-1)!)!;
+      let under = number;
+      for (let away = 0; away < Number(taken); away++) under--;
+      assert.equal(Number(left), under);
+      assert.match(answer.value.lines.harder.at(-2)!.text, new RegExp(`^Take ${taken} away`));
+      assert.equal(answer.value.materials[0]!.qty, number);
     }
 });
 

@@ -1,6 +1,7 @@
 import { markedStrips } from '../numbers/pots.ts';
 import { good } from '../outcome.ts';
 import { inColumn, type Drawing, type Shape } from '../page/drawing.ts';
+import { sheetsNeeded } from './makerPages.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
 import { count } from './words.ts';
 
@@ -47,6 +48,13 @@ export const stripsMaker: Maker = {
     const { strips, marks } = markedStrips(from, to);
     const numbers = Array.from({ length: strips }, (_, index) => from + index);
     const fitAcross = 9;
+    const printable = {
+      title: 'Strips',
+      cards: [],
+      sheets: numbers.map((number) =>
+        number <= fitAcross ? strip(number) : inColumn([strip(fitAcross), strip(number - fitAcross)], 2),
+      ),
+    };
     const body = [
       {
         kind: 'do' as const,
@@ -65,7 +73,7 @@ export const stripsMaker: Maker = {
         `${count(strips, 'strip')}, ${marks} marks in all; cells of ${CELL} mm.`,
         ...(to > fitAcross
           ? [
-              `The longest is ${to * CELL} mm: it is printed along the length of the sheet${to * CELL > 260 ? ' in two pieces' : ''}.`,
+              `The longest is ${to * CELL} mm: strips with more than ${fitAcross} marks are printed in two pieces, to be stuck together end to end.`,
             ]
           : []),
       ],
@@ -87,20 +95,14 @@ export const stripsMaker: Maker = {
       materials: [
         {
           item: 'paper',
-          qty: Math.ceil(strips / 10),
+          qty: sheetsNeeded(printable),
           use: 'used-up',
           swaps: [{ item: 'newspaper', fit: 0.7, why: 'torn along the fold' }],
         },
         { item: 'crayon', qty: 1, use: 'lasting', swaps: [] },
       ],
       actions: ['scissors'],
-      printable: {
-        title: 'Strips',
-        cards: [],
-        sheets: numbers.map((number) =>
-          number <= fitAcross ? strip(number) : inColumn([strip(fitAcross), strip(number - fitAcross)], 2),
-        ),
-      },
+      printable,
       key: numbers.map((number) => `${number}: ${count(number, 'mark')}`),
     });
   },

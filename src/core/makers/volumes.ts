@@ -2,7 +2,7 @@ import { shareVolumes } from '../numbers/measures.ts';
 import { bad, good } from '../outcome.ts';
 import { type Ink, type Shape } from '../page/drawing.ts';
 import { numberOf, readNumbers, refuse, type Maker } from './maker.ts';
-import { listWords } from './words.ts';
+import { count, listWords } from './words.ts';
 
 /** A jar shared out in amounts a kitchen can measure. */
 export const volumesMaker: Maker = {
@@ -32,6 +32,15 @@ export const volumesMaker: Maker = {
       return refuse(
         `the smallest share would be ${Math.min(...ml)} ml, less than a teaspoon; take fewer shares or a larger container`,
       );
+    const poured = ml.reduce((sum, amount) => sum + amount, 0);
+    if (poured > container)
+      return refuse(
+        `rounded to what a kitchen measures the shares come to ${poured} ml, and the container holds ${container}; leave a little of it empty`,
+      );
+    const most = ml.indexOf(Math.max(...ml));
+    const areAllAlike = ml.every((amount) => amount === ml[0]);
+    const cup = Number(values.cup);
+    const cups = Math.floor(poured / cup);
     const inks: Ink[] = ['teal', 'marigold', 'mulberry', 'blue', 'green', 'grey'];
     let y = 62;
     const layers: Shape[] = ml.flatMap((amount, index): Shape[] => {
@@ -45,17 +54,21 @@ export const volumesMaker: Maker = {
     const body = [
       {
         kind: 'do' as const,
-        text: `Take a clear container of ${container} ml and a jug. Pour ${listWords(say)} in turn.`,
+        text: `Stand a clear container of ${container} ml on a tray, with a jug of water beside it. Pour ${listWords(say)} in turn.`,
       },
-      {
-        kind: 'ask' as const,
-        text: '“Which was more?”',
-        answer: ml.length > 1 ? `${say[ml.indexOf(Math.max(...ml))]}` : say[0],
-      },
+      ...(ml.length > 1
+        ? [
+            {
+              kind: 'ask' as const,
+              text: '“Which was the most?”',
+              answer: areAllAlike ? `all alike: ${say[0]!} each` : `${say[most]!}, share ${most + 1}`,
+            },
+          ]
+        : []),
       {
         kind: 'ask' as const,
         text: '“Will it run over?”',
-        answer: `no: ${container - ml.reduce((sum, amount) => sum + amount, 0)} ml stay empty`,
+        answer: `no: ${container - poured} ml stay empty`,
       },
       { kind: 'if' as const, text: 'It spills: that is why the tray is there. Wipe and go on.' },
     ];
@@ -67,14 +80,20 @@ export const volumesMaker: Maker = {
         shapes: [...layers, { kind: 'rect', x: 4, y: 4, w: 30, h: 58, stroke: 'ink', width: 0.8 }],
       },
       lines: {
-        easier: [{ kind: 'do', text: 'Pour with a cup only, and count the cups.' }],
+        easier:
+          cups > 0
+            ? [
+                { kind: 'do', text: `Pour with a cup only, to about ${poured} ml, and count the cups aloud.` },
+                { kind: 'ask', text: '“How many full cups go in?”', answer: count(cups, 'cup') },
+              ]
+            : [{ kind: 'do', text: `Pour with a spoon only, and watch the water rise to ${poured} ml.` }],
         right: body,
         harder: [
           ...body,
           {
             kind: 'ask',
-            text: '“How many teaspoons would that be?”',
-            answer: `${Math.round(ml[0]! / 5)} for the first share`,
+            text: '“How many teaspoons would the first share be?”',
+            answer: count(ml[0]! / 5, 'teaspoon'),
           },
         ],
       },
@@ -83,7 +102,7 @@ export const volumesMaker: Maker = {
           item: 'clear-plastic-jar',
           qty: 1,
           use: 'lasting',
-          swaps: [{ item: 'jug', fit: 0.7, why: 'one sees less through it' }],
+          swaps: [{ item: 'mixing-bowl', fit: 0.6, why: 'wide: the water rises less for each cup' }],
         },
         {
           item: 'measuring-cup',
@@ -92,6 +111,13 @@ export const volumesMaker: Maker = {
           swaps: [{ item: 'cup', fit: 0.7, why: 'measure once how much it holds' }],
         },
         { item: 'teaspoon', qty: 1, use: 'lasting', swaps: [] },
+        { item: 'jug', qty: 1, use: 'lasting', swaps: [] },
+        {
+          item: 'baking-tray',
+          qty: 1,
+          use: 'lasting',
+          swaps: [{ item: 'towel', fit: 0.7, why: 'it drinks up what is spilt' }],
+        },
       ],
       actions: ['water'],
       printable: { title: 'Volumes', cards: [], sheets: [] },

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { count, listWords, moneyWriter, numberName } from './words.ts';
+import { count, listWords, moneyWriter, numberName, ordinalName } from './words.ts';
 
 test('amounts are all written in the small unit, or all in the large one', () => {
   assert.equal(moneyWriter([35, 99], 'pence')(35), '35p');
@@ -16,6 +16,21 @@ test('numbers have their spoken names', () => {
     'ninety-nine',
     'one hundred',
     'one hundred and fifteen',
+  ]);
+});
+
+test('places in a row have their spoken names', () => {
+  assert.deepEqual([1, 2, 3, 5, 8, 9, 12, 14, 20, 23].map(ordinalName), [
+    'first',
+    'second',
+    'third',
+    'fifth',
+    'eighth',
+    'ninth',
+    'twelfth',
+    'fourteenth',
+    'twentieth',
+    'twenty-third',
   ]);
 });
 

@@ -32,6 +32,24 @@ export function numberName(number: number): string {
   return ones === 0 ? TENS[number / 10]! : `${TENS[Math.floor(number / 10)]}-${ONES[ones]}`;
 }
 
+const IRREGULAR: Readonly<Record<string, string>> = {
+  one: 'first',
+  two: 'second',
+  three: 'third',
+  five: 'fifth',
+  eight: 'eighth',
+  nine: 'ninth',
+  twelve: 'twelfth',
+};
+
+/** "first", "twenty-third": the place in a row, from 1 to 199. */
+export function ordinalName(number: number): string {
+  return numberName(number).replace(
+    /[a-z]+$/,
+    (last) => IRREGULAR[last] ?? (last.endsWith('y') ? `${last.slice(0, -1)}ieth` : `${last}th`),
+  );
+}
+
 /** "1 cup", "3 cups". */
 export function count(number: number, one: string, many = `${one}s`): string {
   return `${number} ${number === 1 ? one : many}`;

@@ -1,4 +1,4 @@
-import { coinKinds, fewestCoins, reachableSums, type Coins } from './coins.ts';
+import { coinKinds, fewestCoins, reachableSums, type CoinKind, type Coins } from './coins.ts';
 
 export interface ChangeGiven {
   readonly change: number;
@@ -42,17 +42,8 @@ export function sortPrices(prices: readonly number[], purse: Coins, till: Coins)
   const most = Math.min(total, highest + largest);
   const payable = reachableSums(kinds, most);
   const changeable = reachableSums(coinKinds(till), largest);
-  const handfulsBySmallest = kinds.map(({ worth }, index) => ({
-    worth,
-    sums: sumsWithSmallest(kinds.slice(0, index + 1), most),
-  }));
-  const needsChange = (price: number) =>
-    handfulsBySmallest.some(({ worth, sums }) => {
-      for (let sum = price + 1; sum < price + worth && sum <= most; sum++) {
-        if (sums[sum] && changeable[sum - price]) return true;
-      }
-      return false;
-    });
+  const handfuls = handfulsBySmallest(kinds, most);
+  const needsChange = (price: number) => leastChanged(price, handfuls, changeable) !== null;
   const sorted = { exact: [] as number[], withChange: [] as number[], stuck: [] as number[] };
   for (const price of [...prices].sort((left, right) => left - right)) {
     if (price <= most && payable[price]) sorted.exact.push(price);
@@ -62,8 +53,44 @@ export function sortPrices(prices: readonly number[], purse: Coins, till: Coins)
   return sorted;
 }
 
+/**
+ * The smallest sum above a price that some handful of the purse makes, without a coin that could be left out, and that
+ * the till can change; null when there is none.
+ */
+export function leastTender(price: number, purse: Coins, till: Coins): number | null {
+  const kinds = coinKinds(purse);
+  const largest = kinds[0]?.worth ?? 0;
+  const total = kinds.reduce((sum, { worth, count }) => sum + worth * count, 0);
+  const handfuls = handfulsBySmallest(kinds, Math.min(total, price + largest));
+  return leastChanged(price, handfuls, reachableSums(coinKinds(till), largest));
+}
+
+interface HandfulSums {
+  readonly worth: number;
+  readonly sums: Uint8Array;
+}
+
+/** By the smallest coin that a handful holds, which sums such handfuls make, from 0 to `most`. */
+function handfulsBySmallest(kinds: readonly CoinKind[], most: number): HandfulSums[] {
+  return kinds.map(({ worth }, index) => ({ worth, sums: sumsWithSmallest(kinds.slice(0, index + 1), most) }));
+}
+
+/** No coin can be left out when a handful exceeds the price by less than its smallest coin. */
+function leastChanged(price: number, handfuls: readonly HandfulSums[], changeable: Uint8Array): number | null {
+  let least: number | null = null;
+  for (const { worth, sums } of handfuls) {
+    const beyond = Math.min(price + worth, sums.length, least ?? Infinity);
+    for (let sum = price + 1; sum < beyond; sum++) {
+      if (!sums[sum] || !changeable[sum - price]) continue;
+      least = sum;
+      break;
+    }
+  }
+  return least;
+}
+
 /** Sums of handfuls that hold at least one of the last, smallest kind. */
-function sumsWithSmallest(kinds: readonly { worth: number; count: number }[], most: number): Uint8Array {
+function sumsWithSmallest(kinds: readonly CoinKind[], most: number): Uint8Array {
   const smallest = kinds.at(-1)!;
   const others = [...kinds.slice(0, -1), { worth: smallest.worth, count: smallest.count - 1 }];
   const rest = reachableSums(

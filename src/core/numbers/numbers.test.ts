@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { giveChange, sortPrices } from './change.ts';
+import { giveChange, leastTender, sortPrices } from './change.ts';
 import { payingWays, type Coins } from './coins.ts';
 import { shareVolumes } from './measures.ts';
 import { pairCards } from './pairs.ts';
@@ -82,6 +82,11 @@ test('prices are sorted by trying every handful and every way to give change', (
             (handful) => worthOf(handful) > price && needsAll(handful) && changes.has(worthOf(handful) - price),
           );
           expected[isExact ? 'exact' : isChanged ? 'withChange' : 'stuck'].push(price);
+          const tenders = paid
+            .filter((handful) => needsAll(handful) && changes.has(worthOf(handful) - price))
+            .map(worthOf)
+            .filter((sum) => sum > price);
+          assert.equal(leastTender(price, purse, till), tenders.length > 0 ? Math.min(...tenders) : null);
         }
         assert.deepEqual(sortPrices(prices, purse, till), expected);
       },

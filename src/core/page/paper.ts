@@ -1,5 +1,5 @@
 import { moved, scaled, type Drawing, type Shape } from './drawing.ts';
-import { breakLines } from './text.ts';
+import { breakLines, CAP_HEIGHT, textWidth } from './text.ts';
 
 /** Sheets of paper, mm. */
 export const PAPERS = {
@@ -40,12 +40,16 @@ export interface CardSheets {
 /**
  * Lays equal cards out in a grid, upright or turned, whichever takes fewer sheets (upright when both take as many).
  * With `order: 'stack'` cards are dealt so that the cut piles, laid on each other, keep their order. Null when a card
- * is larger than the sheet. No cards: no sheets.
+ * is larger than the sheet. No cards: no sheets. `mayTurn: false` keeps cards upright unless they only fit turned.
  */
 export function sheetCards(
   card: { readonly width: number; readonly height: number },
   count: number,
-  { settings, order = 'reading' }: { settings: SheetSettings; order?: 'reading' | 'stack' },
+  {
+    settings,
+    order = 'reading',
+    mayTurn = true,
+  }: { settings: SheetSettings; order?: 'reading' | 'stack'; mayTurn?: boolean },
 ): CardSheets | null {
   const { width, height } = printableArea(settings);
   const fits = (w: number, h: number) => ({
@@ -58,7 +62,7 @@ export function sheetCards(
   const perTurned = turned.columns * turned.rows;
   if (perUpright === 0 && perTurned === 0) return null;
   const sheetsFor = (perSheet: number) => (perSheet === 0 ? Infinity : Math.ceil(count / perSheet));
-  const isTurned = sheetsFor(perTurned) < sheetsFor(perUpright);
+  const isTurned = mayTurn ? sheetsFor(perTurned) < sheetsFor(perUpright) : perUpright === 0;
   const { columns, rows } = isTurned ? turned : upright;
   const perSheet = columns * rows;
   const sheetCount = Math.ceil(count / perSheet);
@@ -82,15 +86,14 @@ export function cardPages(
 ): Page[] {
   const [first] = cards;
   if (!first) return [];
-  const laid = sheetCards(first, cards.length, { settings, ...(order && { order }) });
+  const mayTurn = [...cards, ...(backs ?? [])].every(hasShortWritingOnly);
+  const laid = sheetCards(first, cards.length, { settings, mayTurn, ...(order && { order }) });
   // A card larger than the sheet is made as large as the sheet allows.
   if (!laid) {
     const area = printableArea(settings);
     const fit = Math.min(area.width / first.width, area.height / first.height);
-    return flowPages(
-      cards.map((card) => scaled(card, fit)),
-      { title, settings, gap: 0 },
-    );
+    const fitted = (card: Drawing) => scaled(card, fit * (1 - 1e-9));
+    return cardPages(cards.map(fitted), { title, settings, ...(order && { order }), backs: backs?.map(fitted) });
   }
   const { columns, isTurned, sheets } = laid;
   const cell = isTurned ? { width: first.height, height: first.width } : { width: first.width, height: first.height };
@@ -201,7 +204,12 @@ function withoutGround(shape: Shape): Shape {
     : { ...shape, fill: undefined, stroke: shape.stroke ?? 'ink', width: shape.width ?? 0.3 };
 }
 
-/** A drawing turned a quarter to the right. Writing is not turned with it, so cards with writing stay upright. */
+/** Whether all writing on a card also fits across it when it is turned. */
+function hasShortWritingOnly({ height, shapes }: Drawing): boolean {
+  return shapes.every((shape) => shape.kind !== 'text' || textWidth(shape.text, shape.size) <= height * 0.9);
+}
+
+/** A drawing turned a quarter to the right. Writing stays upright, its middle where the turned card has it. */
 function turnedRight(drawing: Drawing): Drawing {
   const { height } = drawing;
   const turn = (x: number, y: number): readonly [number, number] => [height - y, x];
@@ -219,9 +227,16 @@ function turnedRight(drawing: Drawing): Drawing {
         }
         case 'polygon':
           return { ...shape, points: shape.points.map(([x, y]) => turn(x, y)) };
-        default: {
+        case 'circle': {
           const [x, y] = turn(shape.x, shape.y);
           return { ...shape, x, y };
+        }
+        case 'text': {
+          const half = textWidth(shape.text, shape.size) / 2;
+          const middle = shape.x + (shape.align === 'middle' ? 0 : shape.align === 'right' ? -half : half);
+          const rise = (shape.size * CAP_HEIGHT) / 2;
+          const [x, y] = turn(middle, shape.y - rise);
+          return { ...shape, align: 'middle', x, y: y + rise };
         }
       }
     }),

@@ -103,13 +103,18 @@ export function counters(count: number, { size = 8, perRow = 10, ink = 'teal' as
   };
 }
 
-/** A frame of places in rows of five, so many filled; `second` places after them are filled in another ink with a ring. */
-export function tenFrame(places: number, filled: number, { second = 0, cell = 14, perRow = 5 } = {}): Drawing {
+/** A frame of places in rows of five, so many filled; `second` places after them are filled in another ink with a ring. Filled from the left, or from the right. */
+export function tenFrame(
+  places: number,
+  filled: number,
+  { second = 0, cell = 14, perRow = 5, fromRight = false } = {},
+): Drawing {
   const columns = Math.min(perRow, places);
   const rows = Math.ceil(places / columns);
   const shapes: Shape[] = [];
   for (let place = 0; place < places; place++) {
-    const x = (place % columns) * cell + 0.5;
+    const column = fromRight ? columns - 1 - (place % columns) : place % columns;
+    const x = column * cell + 0.5;
     const y = Math.floor(place / columns) * cell + 0.5;
     shapes.push({ kind: 'rect', x, y, w: cell, h: cell, stroke: 'ink', width: 0.5, fill: 'white' });
     if (place >= filled + second) continue;

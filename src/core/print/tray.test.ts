@@ -6,7 +6,7 @@ import { findMaker, MAKERS } from '../makers/makers.ts';
 import { applyEdit } from '../script/edit.ts';
 import { plainSegment } from '../script/fromShelf.ts';
 import type { Segment, Session } from '../script/session.ts';
-import { madeOf, trayPages, type TrayHome, type TrayInput } from './tray.ts';
+import { layTray, madeOf, type TrayHome, type TrayInput } from './tray.ts';
 
 const part = (id: string, values: Record<string, number | string> = {}): Segment => {
   const maker = findMaker(id)!;
@@ -30,8 +30,8 @@ const session = (...segments: Segment[]): Session => ({
   segments,
   accepted: [],
 });
-const pagesOf = (change: Partial<TrayInput> = {}) =>
-  trayPages({
+const trayOf = (change: Partial<TrayInput> = {}) =>
+  layTray({
     session: session(part('pair-cards'), part('tally')),
     for: 'all',
     homes,
@@ -39,6 +39,7 @@ const pagesOf = (change: Partial<TrayInput> = {}) =>
     paper: 'a4',
     ...change,
   });
+const pagesOf = (change: Partial<TrayInput> = {}) => trayOf(change).pages;
 const wordsOf = (pages: ReturnType<typeof pagesOf>) =>
   pages.map(({ shapes }) => shapes.flatMap((shape) => (shape.kind === 'text' ? shape.text : [])).join(' '));
 
@@ -66,6 +67,25 @@ test('for all homes each has its own named set; for the author there is one; a k
   const kits = wordsOf(pagesOf({ for: 'kit' }));
   assert.equal(kits.length, 2);
   assert.match(kits[1]!, /Kit for Mill end.*12 bottle lids/);
+});
+
+test('once something has backs, every front stands on a new sheet, with its own back or an empty one behind it', () => {
+  const backed = session(part('tally'), part('pair-cards', { back: 'the total' }));
+  for (const version of ['usual', 'large'] as const) {
+    const { pages, isTwoSided } = trayOf({ session: backed, version });
+    assert.ok(isTwoSided && pages.length % 2 === 0);
+    for (let front = 0; front < pages.length; front += 2) {
+      const [title, back] = [pages[front]!.title, pages[front + 1]!.title];
+      assert.doesNotMatch(title, /backs$|stays empty/);
+      assert.equal(back, /^Pair cards, for/.test(title) ? `${title}, backs` : 'this side stays empty');
+    }
+    const words = wordsOf(pages);
+    assert.match(words[0]!, /Print on both sides, turned over the long edge/);
+    for (const [, page, home] of words[0]!.matchAll(/(\d+) {3}Pair cards, for (Blue door|Mill end)/g))
+      assert.match(words[Number(page) - 1]!, new RegExp(`for ${home}`));
+  }
+  assert.equal(trayOf({}).isTwoSided, false);
+  assert.match(wordsOf(pagesOf({ session: backed, version: 'by-hand' })).join(' '), /And on their backs/);
 });
 
 test('large print is larger, by hand is a small picture with how to draw it, and an empty session says so', () => {
@@ -97,7 +117,10 @@ test('on the bench a dial of a made part writes its lines and needs anew, a leve
   assert.deepEqual(segment!.lines.at(-1), own);
   assert.equal(madeOf(segment!)!.printable.cards.length, 7);
   const easier = applyEdit(turned.value, { do: 'choose-level', segment: 'number-pots', level: 'easier' });
-  assert.ok(easier.ok && easier.value.segments[0]!.lines[0]!.text.startsWith('Use the pots up to 3 only'));
+  assert.ok(
+    easier.ok &&
+      easier.value.segments[0]!.lines[0]!.text.startsWith('Use only the pots for 0, 1, 2 and 3, with 6 counters'),
+  );
   const refused = applyEdit(turned.value, { do: 'turn-dial', segment: 'number-pots', dial: 'from', value: 9 });
   assert.ok(!refused.ok && refused.problem.code === 'maker-refuses');
 });

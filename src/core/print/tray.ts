@@ -46,16 +46,34 @@ const LABEL = { width: 90, height: 34 };
 /**
  * Everything on paper that a session needs, with a contents page in front: labels for homes, what its makers made (a
  * set for each home, named on a strip), kit lists and answers. Nothing to print gives the contents page, which says so.
+ * Once something has backs, the whole tray is laid out for printing on both sides, and all else keeps its backs empty.
  */
-export function trayPages(input: TrayInput): Page[] {
+export function layTray(input: TrayInput): Tray {
   const settings: SheetSettings = { paper: input.paper, margin: USUAL_MARGIN, savesInk: input.version === 'ink' };
   const parts = trayParts(input, settings);
-  return [contentsPage(input, parts, settings), ...parts.flatMap(({ pages }) => pages)];
+  const isTwoSided = parts.some(({ hasBacks }) => hasBacks);
+  const onSheets = ({ pages, hasBacks }: TrayPart) =>
+    isTwoSided && !hasBacks ? pages.flatMap((page) => [page, emptyBack(settings)]) : pages;
+  const laid = parts.map((part) => ({ title: part.title, pages: onSheets(part) }));
+  const contents = { title: 'Contents', hasBacks: false, pages: [contentsPage(input, laid, { settings, isTwoSided })] };
+  return { pages: [...onSheets(contents), ...laid.flatMap(({ pages }) => pages)], isTwoSided };
+}
+
+export interface Tray {
+  /** In the order of printing; two to a sheet, front and back, when it is printed on both sides. */
+  readonly pages: readonly Page[];
+  readonly isTwoSided: boolean;
 }
 
 interface TrayPart {
   readonly title: string;
   readonly pages: readonly Page[];
+  /** Fronts and backs in turn. */
+  readonly hasBacks: boolean;
+}
+
+function emptyBack(settings: SheetSettings): Page {
+  return finishPage([], { title: 'this side stays empty', settings, number: 1, of: 1 });
 }
 
 function trayParts({ session, for: whom, homes, version }: TrayInput, settings: SheetSettings): TrayPart[] {
@@ -64,7 +82,8 @@ function trayParts({ session, for: whom, homes, version }: TrayInput, settings: 
     return answer ? [{ title: segment.title, made: version === 'large' ? enlarged(answer) : answer }] : [];
   });
   const parts: TrayPart[] = [];
-  const add = (title: string, pages: readonly Page[]) => pages.length > 0 && parts.push({ title, pages });
+  const add = (title: string, pages: readonly Page[], hasBacks = false) =>
+    pages.length > 0 && parts.push({ title, pages, hasBacks });
   if (whom === 'kit') {
     for (const home of homes.filter(({ kit }) => kit.length > 0))
       add(`Kit for ${home.nickname}`, kitPages(home, settings));
@@ -84,10 +103,11 @@ function trayParts({ session, for: whom, homes, version }: TrayInput, settings: 
         makerPages(home ? `${title}, for ${home.nickname}` : title, withOwner(answer, home?.nickname), settings, {
           withKey: false,
         }),
+        answer.printable.backs !== undefined,
       );
     add(
       `${title}: the answers`,
-      makerPages(title, { ...answer, printable: { ...answer.printable, cards: [], sheets: [] } }, settings),
+      makerPages(title, { ...answer, printable: { title: answer.printable.title, cards: [], sheets: [] } }, settings),
     );
   }
   return parts;
@@ -112,7 +132,11 @@ function withOwner(made: Made, nickname: string | undefined): Made {
 function enlarged(made: Made): Made {
   const { printable } = made;
   const larger = (drawings: readonly Drawing[]) => drawings.map((drawing) => scaled(drawing, LARGE));
-  return { ...made, printable: { ...printable, cards: larger(printable.cards), sheets: larger(printable.sheets) } };
+  const { cards, backs, sheets } = printable;
+  return {
+    ...made,
+    printable: { ...printable, cards: larger(cards), backs: backs && larger(backs), sheets: larger(sheets) },
+  };
 }
 
 function namePages(homes: readonly TrayHome[], settings: SheetSettings): Page[] {
@@ -160,7 +184,7 @@ function byHandPages(title: string, made: Made, settings: SheetSettings): Page[]
   const area = printableArea(settings);
   const small = (drawing: Drawing) =>
     scaled(drawing, Math.min(1, 38 / drawing.width, 30 / Math.max(1, drawing.height)));
-  const { cards, sheets } = made.printable;
+  const { cards, backs, sheets } = made.printable;
   const [first] = cards;
   const rows: Drawing[] = [
     writing([title], { width: area.width, size: 8 }),
@@ -173,6 +197,12 @@ function byHandPages(title: string, made: Made, settings: SheetSettings): Page[]
             { width: area.width, size: 5 },
           ),
           ...chunks(cards.map(small), 4).map((row) => inRow(row, 5)),
+          ...(backs
+            ? [
+                writing(['And on their backs, in the same order:'], { width: area.width, size: 5 }),
+                ...chunks(backs.map(small), 4).map((row) => inRow(row, 5)),
+              ]
+            : []),
         ]
       : []),
     ...sheets.flatMap((sheet) => [
@@ -191,13 +221,13 @@ function byHandPages(title: string, made: Made, settings: SheetSettings): Page[]
 
 function contentsPage(
   { session, for: whom, homes, version }: TrayInput,
-  parts: readonly TrayPart[],
-  settings: SheetSettings,
+  parts: readonly Pick<TrayPart, 'title' | 'pages'>[],
+  { settings, isTwoSided }: { settings: SheetSettings; isTwoSided: boolean },
 ): Page {
   const area = printableArea(settings);
-  let page = 2;
+  let page = isTwoSided ? 3 : 2;
   const lines = parts.map(({ title, pages }) => {
-    const line = `${page}   ${title}${pages.length > 1 ? ` (${pages.length} sheets)` : ''}`;
+    const line = `${page}   ${title}${pages.length > 1 ? ` (${pages.length} pages)` : ''}`;
     page += pages.length;
     return line;
   });
@@ -222,6 +252,7 @@ function contentsPage(
           about,
           '',
           'Print at 100 %, without fitting to the page: the line at the foot of each sheet is 50 mm long.',
+          ...(isTwoSided ? ['Print on both sides, turned over the long edge.'] : []),
           '',
         ],
         { width: area.width, size: 4.6 },

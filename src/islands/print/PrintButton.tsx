@@ -53,11 +53,11 @@ export function PrintButton({ session, choice }: PrintButtonProps) {
         Print the tray
       </button>
       {printing.state === 'working' && (
-        <progress max={printing.total} value={printing.done} aria-label="Sheets printed" />
+        <progress max={printing.total} value={printing.done} aria-label="Pages printed" />
       )}
       {printing.state === 'done' && (
         <p role="status">
-          {printing.pages} sheets came out: <a href={`/printer/${printing.job}.pdf`}>look at them</a>
+          {printing.pages} pages came out: <a href={`/printer/${printing.job}.pdf`}>look at them</a>
         </p>
       )}
       {printing.state === 'failed' && <p role="alert">{printing.message}</p>}

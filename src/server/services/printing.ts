@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { fitHomes } from '../../core/homes/sessionReadiness.ts';
-import { trayPages, type TrayFor, type TrayHome, type TrayVersion } from '../../core/print/tray.ts';
+import { layTray, type Tray, type TrayFor, type TrayHome, type TrayVersion } from '../../core/print/tray.ts';
 import type { Page } from '../../core/page/paper.ts';
 import { checkShape } from '../../contracts/problems.ts';
 import { trayForm } from '../../contracts/tray.ts';
@@ -40,7 +40,7 @@ export async function readTray(
   person: Person,
   sessionId: string,
   choice: TrayChoice,
-): Promise<{ pages: Page[]; title: string; homes: readonly { id: string; nickname: string }[] }> {
+): Promise<Tray & { title: string; homes: readonly { id: string; nickname: string }[] }> {
   const [kept, homes, shelf] = await Promise.all([
     readSession(person.programmeId, sessionId),
     readHomes(person.programmeId),
@@ -60,7 +60,7 @@ export async function readTray(
   return {
     title: kept.session.title,
     homes: homes.map(({ id, nickname }) => ({ id, nickname })),
-    pages: trayPages({
+    ...layTray({
       session: kept.session,
       for: choice.for,
       version: choice.version,
@@ -78,6 +78,7 @@ export async function startPrinting(person: Person, sessionId: string, written: 
   const { pages, title } = await readTray(person, sessionId, checked.value as TrayChoice);
   const id = randomUUID();
   tables();
+  underWay.set(id, { done: 0, total: pages.length });
   await PrintJobRow.create({
     id,
     programmeId: person.programmeId,
@@ -88,28 +89,32 @@ export async function startPrinting(person: Person, sessionId: string, written: 
     bytes: 0,
     createdAt: now(),
     createdBy: person.userId,
+  }).catch((error: unknown) => {
+    underWay.delete(id);
+    throw error;
   });
-  underWay.set(id, { done: 0, total: pages.length });
   void runJob(id, title, pages);
   return id;
 }
 
 /** A job and how far it has come; not found when it is not this programme's. */
 export async function readJob(person: Person, id: string): Promise<PrintJob & { done: number; total: number }> {
+  const isUnderWay = underWay.has(id);
   const row = await findJob(person, id);
   const progress = underWay.get(id) ?? { done: row.pages, total: row.pages };
-  return { ...toJob(row), ...progress };
+  return { ...toJob(row, isUnderWay), ...progress };
 }
 
 /** What the printer was given lately, newest first. One query. */
 export async function listJobs(person: Person): Promise<PrintJob[]> {
   tables();
+  const atWork = new Set(underWay.keys());
   const rows = await PrintJobRow.findAll({
     where: { programmeId: person.programmeId },
     order: [['createdAt', 'DESC']],
     limit: 40,
   });
-  return rows.map(toJob);
+  return rows.map((row) => toJob(row, atWork.has(row.id)));
 }
 
 /** What came out of a job. */
@@ -140,6 +145,14 @@ async function findJob(person: Person, id: string): Promise<PrintJobRow> {
   return row;
 }
 
-function toJob({ id, title, state, pages, bytes, createdAt }: PrintJobRow): PrintJob {
-  return { id, title, state, pages, bytes, at: createdAt.toISOString() };
+/** A job that waits while nobody was at work on it when it was asked for was cut off, as by a restart: it failed. */
+function toJob({ id, title, state, pages, bytes, createdAt }: PrintJobRow, isUnderWay: boolean): PrintJob {
+  return {
+    id,
+    title,
+    state: state === 'waiting' && !isUnderWay ? 'failed' : state,
+    pages,
+    bytes,
+    at: createdAt.toISOString(),
+  };
 }
