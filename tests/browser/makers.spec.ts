@@ -141,6 +141,29 @@ test('a maker goes onto the bench, its dial is turned there, and the tray is pri
   await expect(page.getByRole('alert')).toContainText('Choose a home');
 });
 
+test('cards with their total behind them are laid out for both sides of the sheet', async ({ page }) => {
+  await signIn(page);
+  await page.goto(address('/makers/pair-cards'));
+  await benchIsReady(page);
+  await page.getByLabel('on the back').selectOption('the total');
+  await expect(lines(page)).toContainText('Turn it over: is that what you both said?');
+  await page.getByLabel('put it into').selectOption({ label: 'A parcel for Nim' });
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.waitForURL('**/bench/*');
+  await benchIsReady(page);
+  await page.getByRole('link', { name: 'Print tray' }).click();
+  await expect(page.getByRole('main')).toContainText(/\d+ pages on \d+ sheets, printed on both sides, A4/);
+  const titles = (await page.locator('figcaption').allInnerTexts()).map((words) => words.replace(/^\d+ · /, ''));
+  const back = titles.indexOf('Pair cards, backs');
+  expect(back % 2).toBe(1);
+  expect(titles[back - 1]).toBe('Pair cards');
+  await page.goto(address('/makers/pair-cards'));
+  await benchIsReady(page);
+  await page.getByRole('combobox', { name: /^cards/ }).selectOption('a chain');
+  await page.getByLabel('on the back').selectOption('the total');
+  await expect(page.getByRole('alert')).toContainText('A chain checks itself');
+});
+
 test('the programme’s settings are obeyed by the makers', async ({ page }) => {
   await signIn(page);
   await page.getByRole('link', { name: 'Programme' }).click();

@@ -34,7 +34,7 @@ export const balanceMaker: Maker = {
     const body = [
       {
         kind: 'do' as const,
-        text: `Hang a coat hanger on a door handle with a bag on each end. Put something into each: it comes out for one that weighs as much as ${count(left, 'counter')} on the left and ${right} on the right.`,
+        text: `Hang a coat hanger on a door handle with a bag on each end. Into the left one goes what weighs as much as ${count(left, 'counter')}, into the right one what weighs ${right}.`,
       },
       {
         kind: 'ask' as const,

@@ -79,7 +79,7 @@ export const diceMovesMaker: Maker = {
         4,
       ),
       lines: {
-        easier: [{ kind: 'do', text: 'Use only the faces one to three: throw again for more.' }, body[0]!],
+        easier: [body[0]!, { kind: 'do', text: 'Use only the faces one to three: throw again for more.' }],
         right: body,
         harder: [
           ...body,

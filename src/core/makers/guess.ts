@@ -31,11 +31,14 @@ export const guessMaker: Maker = {
       {
         kind: 'ask' as const,
         text: '“Count them. Was it near?”',
-        answer: `${number}; from ${number - near} to ${number + near} is near`,
+        answer:
+          near === 0
+            ? `${number}, and only that is near`
+            : `${number}; from ${number - near} to ${number + near} is near`,
       },
     ];
     return good({
-      facts: [`Near is ${number - near} to ${number + near}.`],
+      facts: [near === 0 ? `Near is ${number} itself.` : `Near is ${number - near} to ${number + near}.`],
       picture: counters(number, { size: 7, perRow: 10 }),
       lines: {
         easier: [

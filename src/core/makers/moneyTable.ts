@@ -82,7 +82,8 @@ export const moneyTableMaker: Maker = {
       const tender = leastTender(price, purse.value, till.value)!;
       return { price, tender, ...giveChange(price, tender, till.value) };
     });
-    const first = ways.find(({ price }) => exact.includes(price));
+    const payable = ways.filter(({ price }) => exact.includes(price));
+    const first = payable.find((price) => price.ways !== 1) ?? payable[0];
     const hops = change[0];
     const ones = Math.min(5, ...prices.value);
     const changeLines: MadeLine[] = hops

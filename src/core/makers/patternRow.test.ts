@@ -17,12 +17,12 @@ const laidIn = ({ lines }: Made) => /in a row: ([a-z, ]+)\./.exec(lines.right[0]
 const answered = ({ lines }: Made, asks: RegExp) => lines.right.find(({ text }) => asks.test(text))?.answer;
 const times = (pieces: readonly string[], kind: string) => pieces.filter((name) => name === kind).length;
 
-/** Every row of a length that repeats some unit of two or more kinds at least twice. */
-function allRows(kinds: readonly string[], length: number): Set<string> {
+/** Every row of a length that repeats some unit of two or more kinds, at most so long, at least twice. */
+function allRows(kinds: readonly string[], length: number, longest: number): Set<string> {
   const rows = new Set<string>();
   const write = (unit: readonly string[]): void => {
     if (unit.length >= 2 && new Set(unit).size > 1) rows.add(rowOf(unit, length).join(' '));
-    if ((unit.length + 1) * 2 <= length) for (const kind of kinds) write([...unit, kind]);
+    if (unit.length < longest && (unit.length + 1) * 2 <= length) for (const kind of kinds) write([...unit, kind]);
   };
   write([]);
   return rows;
@@ -55,7 +55,7 @@ test('a wrong piece can be mended in one way only: of all rows that repeat, one 
       if (!answer.ok) return;
       mended++;
       const laid = laidIn(answer.value);
-      const near = [...allRows([...new Set(unit)], length)].filter(
+      const near = [...allRows([...new Set(unit)], length, unit.length)].filter(
         (row) => row.split(' ').filter((piece, index) => piece !== laid[index]).length === 1,
       );
       assert.deepEqual(near, [rowOf(unit, length).join(' ')]);
@@ -64,6 +64,8 @@ test('a wrong piece can be mended in one way only: of all rows that repeat, one 
     }),
   );
   assert.ok(mended > 10);
+  for (const length of [4, 6, 8, 12])
+    assert.ok(make({ unit: 'red blue', length, task: 'one is wrong' }).ok, `${length}`);
   const refused = make({ unit: 'red red blue', length: 6, task: 'one is wrong' });
   const shown = refused.ok ? laidIn(refused.value).join(' ') : '';
   assert.notEqual(shown, 'red red blue red blue blue', 'one step from AAB and from ABB');

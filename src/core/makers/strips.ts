@@ -100,6 +100,7 @@ export const stripsMaker: Maker = {
           swaps: [{ item: 'newspaper', fit: 0.7, why: 'torn along the fold' }],
         },
         { item: 'crayon', qty: 1, use: 'lasting', swaps: [] },
+        { item: 'scissors', qty: 1, use: 'lasting', swaps: [] },
       ],
       actions: ['scissors'],
       printable,

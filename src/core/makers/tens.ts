@@ -46,7 +46,9 @@ export const beadRowMaker: Maker = {
           ? `yes, after ${count(number / step, 'jump')}`
           : number === 0
             ? 'there is nothing to jump to'
-            : `no: ${landing.at(-1) ?? 0} and ${number - (landing.at(-1) ?? 0)} more`,
+            : landing.length === 0
+              ? 'no: the first jump goes past it'
+              : `no: ${landing.at(-1)!} and ${number - landing.at(-1)!} more`,
       },
     ];
     return good({

@@ -2,7 +2,7 @@ import { shareVolumes } from '../numbers/measures.ts';
 import { bad, good } from '../outcome.ts';
 import { type Ink, type Shape } from '../page/drawing.ts';
 import { numberOf, readNumbers, refuse, type Maker } from './maker.ts';
-import { count, listWords } from './words.ts';
+import { count, listWords, ordinalName } from './words.ts';
 
 /** A jar shared out in amounts a kitchen can measure. */
 export const volumesMaker: Maker = {
@@ -37,8 +37,7 @@ export const volumesMaker: Maker = {
       return refuse(
         `rounded to what a kitchen measures the shares come to ${poured} ml, and the container holds ${container}; leave a little of it empty`,
       );
-    const most = ml.indexOf(Math.max(...ml));
-    const areAllAlike = ml.every((amount) => amount === ml[0]);
+    const most = ml.flatMap((amount, index) => (amount === Math.max(...ml) ? [index] : []));
     const cup = Number(values.cup);
     const cups = Math.floor(poured / cup);
     const inks: Ink[] = ['teal', 'marigold', 'mulberry', 'blue', 'green', 'grey'];
@@ -54,14 +53,17 @@ export const volumesMaker: Maker = {
     const body = [
       {
         kind: 'do' as const,
-        text: `Stand a clear container of ${container} ml on a tray, with a jug of water beside it. Pour ${listWords(say)} in turn.`,
+        text: `Stand a clear container of ${container} ml on a tray, with a jug of water beside it. Pour ${say.join(', then ')}.`,
       },
       ...(ml.length > 1
         ? [
             {
               kind: 'ask' as const,
               text: '“Which was the most?”',
-              answer: areAllAlike ? `all alike: ${say[0]!} each` : `${say[most]!}, share ${most + 1}`,
+              answer:
+                most.length === ml.length
+                  ? `all alike: ${say[0]!} each`
+                  : `the ${listWords(most.map((index) => ordinalName(index + 1)))}: ${say[most[0]!]!}`,
             },
           ]
         : []),
@@ -102,7 +104,7 @@ export const volumesMaker: Maker = {
           item: 'clear-plastic-jar',
           qty: 1,
           use: 'lasting',
-          swaps: [{ item: 'mixing-bowl', fit: 0.6, why: 'wide: the water rises less for each cup' }],
+          swaps: [{ item: 'mixing-bowl', fit: 0.6, why: 'the water rises less in it for each cup' }],
         },
         {
           item: 'measuring-cup',

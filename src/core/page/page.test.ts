@@ -194,6 +194,21 @@ test('a dot on a card of 45 mm is countable from two metres, lies inside its fac
         assert.ok(Math.hypot(dot.x - other.x, dot.y - other.y) > dot.r * 2 + 1);
     });
   }
-  for (let count = 7; count <= 12; count++) assert.equal(dotFace(count, 22).shapes.length, count);
+  for (let count = 7; count <= 12; count++) {
+    const { shapes } = dotFace(count, 22);
+    const dice = shapes.flatMap((shape) => (shape.kind === 'rect' ? [shape] : []));
+    const dotsOn = dice.map(
+      ({ x, y, w, h }) =>
+        shapes.filter(
+          (dot) =>
+            dot.kind === 'circle' &&
+            dot.x - dot.r > x &&
+            dot.x + dot.r < x + w &&
+            dot.y - dot.r > y &&
+            dot.y + dot.r < y + h,
+        ).length,
+    );
+    assert.deepEqual(dotsOn, [6, count - 6]);
+  }
   assert.equal(tenFrame(10, 6, { second: 2 }).shapes.filter((shape) => shape.kind === 'circle').length, 10);
 });

@@ -1,4 +1,4 @@
-import type { Drawing, Ink, Shape } from './drawing.ts';
+import { moved, type Drawing, type Ink, type Shape } from './drawing.ts';
 import { CAP_HEIGHT, fittingSize } from './text.ts';
 
 /** Where the dots of a die face lie, in thirds of its side from its middle: column, row. */
@@ -39,18 +39,19 @@ const DIE_DOTS: Readonly<Record<number, readonly (readonly [number, number])[]>>
 /** A dot this large is countable from two metres: 10 mm subtends about 17 minutes of arc there. */
 export const LEAST_DOT_MM = 10;
 
-/** A dot face as on a die, 0 to 6; from 7 on two faces, the six first. Dots have at least 10 mm when the side has 45. */
+/** A dot face as on a die, 0 to 6; from 7 on two dice side by side, the six first. Dots have at least 10 mm when the side has 45. */
 export function dotFace(count: number, side: number, ink: Ink = 'ink'): Drawing {
   if (count > 6) {
-    const faces = [dotFace(6, side, ink), dotFace(Math.min(6, count - 6), side, ink)];
-    return {
-      width: side * 2,
-      height: side,
-      shapes: [
-        ...faces[0]!.shapes,
-        ...faces[1]!.shapes.map((shape) => ('x' in shape ? { ...shape, x: shape.x + side } : shape)),
-      ],
-    };
+    const dice = [6, Math.min(6, count - 6)].map((dots, index) => {
+      const x = index * side;
+      // Without an edge the dots of two dice run into one field.
+      const edge = { x: x + 1, y: 1, w: side - 2, h: side - 2, radius: side * 0.12 };
+      return [
+        { kind: 'rect', ...edge, stroke: ink, width: 0.4 } as const,
+        ...moved(dotFace(dots, side, ink).shapes, x, 0),
+      ];
+    });
+    return { width: side * 2, height: side, shapes: dice.flat() };
   }
   const step = side * 0.29;
   const r = (side / 45) * (LEAST_DOT_MM / 2);
