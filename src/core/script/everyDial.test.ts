@@ -1,0 +1,59 @@
+import assert from 'node:assert/strict';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { test } from 'node:test';
+import { composeSegment, evaluateMinutes, templateScope, writeLevel } from './composition.ts';
+import { evaluateQuantity } from './expression.ts';
+import { segmentFromActivity, type ShelfActivity } from './fromShelf.ts';
+import type { Dial, Segment } from './session.ts';
+import { writePieces } from './template.ts';
+
+const { activities } = JSON.parse(readFileSync(join(import.meta.dirname, '../../../demo/activities.json'), 'utf8')) as {
+  activities: (ShelfActivity & { levels: Segment['levels'] })[];
+};
+
+const placesOf = (dial: Dial): Dial[] =>
+  'choices' in dial
+    ? dial.choices.map((value) => ({ ...dial, value }))
+    : Array.from({ length: dial.max - dial.min + 1 }, (_, index) => ({ ...dial, value: dial.min + index }));
+
+/** A segment for every setting of all its dials. */
+function everySetting(segment: Segment): Segment[] {
+  return segment.dials.reduce<Segment[]>(
+    (settings, _, index) =>
+      settings.flatMap((setting) =>
+        placesOf(setting.dials[index]!).map((dial) => ({ ...setting, dials: setting.dials.with(index, dial) })),
+      ),
+    [segment],
+  );
+}
+
+for (const activity of activities) {
+  test(`${activity.title}: whatever its dials say, lines, things and minutes come out in whole, possible numbers`, () => {
+    const start = segmentFromActivity(activity, 'a');
+    for (const segment of everySetting(start)) {
+      const at = JSON.stringify(segment.dials.map(({ name, value }) => [name, value]));
+      const scope = templateScope(segment, {});
+      for (const { line, text, answer } of composeSegment(segment, scope).lines)
+        for (const written of [text, answer ?? text]) {
+          assert.ok(written.ok, `${at} ${line.text}: ${JSON.stringify(written)}`);
+          assert.doesNotMatch(writePieces(written.value), /\d\.\d|-\d/, `${at} ${line.text}`);
+        }
+      for (const { item, qty } of segment.needs) {
+        const amount = evaluateQuantity(qty, scope.values);
+        assert.ok(amount.ok && Number.isInteger(amount.value), `${at} ${item} ${qty}: ${JSON.stringify(amount)}`);
+      }
+      assert.equal(evaluateMinutes(segment).minutesProblem, undefined, at);
+    }
+    for (const [name, level] of Object.entries(activity.levels)) {
+      assert.ok(writeLevel(level, templateScope(start, {})), name);
+      for (const [dial, value] of Object.entries(level.dials)) {
+        const turned = start.dials.find((entry) => entry.name === dial)!;
+        assert.ok(
+          placesOf(turned).some((place) => place.value === value),
+          `${name}: ${dial} ${value}`,
+        );
+      }
+    }
+  });
+}
