@@ -3,7 +3,7 @@ import { namesOf } from '../core/script/composition.ts';
 import type { ThingsByKey } from '../core/script/session.ts';
 import { en } from './guide.en.ts';
 import { cautionText } from './guide.ts';
-import { describeExpressionProblem, describeTemplateProblem } from './expressions.ts';
+import { describeExpressionProblem, describeTemplateProblem, writeSum } from './expressions.ts';
 
 export interface AsideWords {
   readonly title: string;
@@ -72,16 +72,6 @@ function describeLongSit({ flag, titles, moved }: Extract<Aside['finding'], { co
     text: `${flag.minutes} minutes; the youngest sits for about ${flag.allowed}.${moved ? '' : ' Put something that moves in between, or make it shorter.'}`,
     remedy: moved && `Put ${moved} in between`,
   };
-}
-
-/** A sum as it is written by hand: × for times, ÷ for divided by. */
-function writeSum(source: string): string {
-  return source
-    .replace(
-      /\s*([*/+-])\s*/g,
-      (_, sign: string) => ` ${({ '*': '×', '/': '÷', '-': '−' } as Record<string, string>)[sign] ?? sign} `,
-    )
-    .replaceAll('( ', '(');
 }
 
 function listAll(words: readonly string[]): string {

@@ -36,3 +36,13 @@ export function describeTemplateProblem(problem: TemplateProblem): string {
       return `${describeExpressionProblem(problem.problem)} (in the braces at character ${problem.column})`;
   }
 }
+
+/** A sum as it is written by hand: × for times, ÷ for divided by. */
+export function writeSum(source: string): string {
+  return source
+    .replace(
+      /\s*([*/+-])\s*/g,
+      (_, sign: string) => ` ${({ '*': '×', '/': '÷', '-': '−' } as Record<string, string>)[sign] ?? sign} `,
+    )
+    .replaceAll('( ', '(');
+}

@@ -17,13 +17,3 @@ export function describeMakerProblem(problem: MakerProblem): string {
 function short(value: unknown): string {
   return String(value).slice(0, 40);
 }
-
-/** What the cautions of actions ask for, in a few words; the full sentences stand in the guide. */
-export const ACTION_WORDS: Readonly<Record<string, string>> = {
-  scissors: 'scissors: seated, within reach; tearing will do',
-  movement: 'clear the floor, socks off',
-  water: 'water: within reach, emptied straight after',
-  cords: 'string: not for the youngest',
-  bags: 'bags: paper or cloth, and an adult beside them',
-  handled: 'coins: not where anybody is under three; wash hands after',
-};

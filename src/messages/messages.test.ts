@@ -1,6 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { CAUTION_LEVELS, CAUTION_RULES } from '../core/cautions/cautions.ts';
+import { describeCaution } from './cautions.ts';
 import { cautionText, guideWords, type GuideLanguage } from './guide.ts';
 import { dayInWords } from './dates.ts';
 
@@ -41,4 +42,15 @@ test('dates are written in the language, by the same calendar', () => {
   assert.equal(dayInWords('2027-03-18', 'en-GB'), 'Thursday 18 March');
   assert.match(dayInWords('2027-03-18', 'es'), /jueves.*18.*marzo/);
   assert.match(dayInWords('2027-03-18', 'ar'), /الخميس/);
+});
+
+test('a caution for an author names the things and says at which age they are left out', () => {
+  const nameOf = (item: string) => (item === 'button' ? 'buttons' : undefined);
+  const caution = { rule: 'small-parts', stopsUnderMonths: 36, level: 'watch', because: ['button'] } as const;
+  assert.deepEqual(describeCaution(caution, nameOf), {
+    things: 'Buttons',
+    text: 'Small parts: count them out, and count them back in. Left out where a child under 3 years is in the room.',
+  });
+  const never = { rule: 'cleaning', stopsUnderMonths: null, level: null, because: ['cleaning'] } as const;
+  assert.deepEqual(describeCaution(never, nameOf), { things: '', text: 'Cleaning products are not used at all.' });
 });

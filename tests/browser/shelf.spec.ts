@@ -16,6 +16,19 @@ test('an activity is found by skill, age, minutes and mess, and the address keep
   await expect(page.getByRole('spinbutton', { name: 'at most' })).toHaveValue('8');
 });
 
+test('an activity’s page counts its things for the dials as they stand, with the sum, and says what to take care of', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.goto(address('/shelf/activity/button-pots'));
+  const buttons = page.getByRole('row').filter({ has: page.getByRole('link', { name: 'buttons', exact: true }) });
+  await expect(buttons).toContainText('15');
+  await expect(buttons).toContainText('= sum(from,to)');
+  const care = page.getByRole('listitem').filter({ hasText: 'Buttons:' });
+  await expect(care).toContainText('count them back in. Left out where a child under 3 years is in the room.');
+  await expect(page.getByText('The adult in the room decides.')).toBeVisible();
+});
+
 test('an author writes a thing and an activity; what does not fit is named and nothing written is lost', async ({
   page,
 }) => {

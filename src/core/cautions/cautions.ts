@@ -83,6 +83,27 @@ export function findCautions({ youngestMonths, items, actions }: CautionsInput):
     );
 }
 
+/** A caution for somebody who does not know yet which children there will be. */
+export interface CautionOverAges {
+  readonly rule: string;
+  /** Below this age of the youngest child it is stopped, in months: 0 when at no age, null when at every age. */
+  readonly stopsUnderMonths: number | null;
+  /** From that age on; null when nothing is left to say. */
+  readonly level: CautionLevel | null;
+  readonly because: readonly string[];
+}
+
+/** The cautions that things and actions call for over all ages, those that are stopped longest first. Nothing given: none. */
+export function cautionsOverAges(input: Omit<CautionsInput, 'youngestMonths'>): CautionOverAges[] {
+  return findCautions({ ...input, youngestMonths: 0 })
+    .map(({ rule, because }) => {
+      const levelAt = CAUTION_RULES[rule]!;
+      const stopsUnderMonths = EVERY_AGE_CHECKED.find((age) => levelAt(age) !== 'stop') ?? null;
+      return { rule, because, stopsUnderMonths, level: stopsUnderMonths === null ? null : levelAt(stopsUnderMonths) };
+    })
+    .sort((left, right) => (right.stopsUnderMonths ?? Infinity) - (left.stopsUnderMonths ?? Infinity) || 0);
+}
+
 const EVERY_AGE_CHECKED = [0, 12, 36, 60, 96];
 
 /**

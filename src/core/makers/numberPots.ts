@@ -116,7 +116,7 @@ export const numberPotsMaker: Maker = {
       },
       materials: [
         { item: 'button', qty: needed, use: 'lasting', swaps: COUNTERS },
-        { item: 'cup', qty: pots, use: 'lasting', swaps: POTS },
+        { item: 'cup', qty: pots, use: 'lasting', swaps: swapsForPots(pots) },
       ],
       actions: [],
       printable: { title: 'Labels for pots', cards: numbers.map((number) => labelFor(number, settings)), sheets: [] },
@@ -125,7 +125,10 @@ export const numberPotsMaker: Maker = {
   },
 };
 
-const POTS: MadeMaterial['swaps'] = [
+/** What else will do for so many pots; a muffin tray has twelve hollows. */
+const swapsForPots = (pots: number): MadeMaterial['swaps'] => [
   { item: 'bowl', fit: 0.9, why: 'wide enough for a whole hand' },
-  { item: 'muffin-tray', fit: 0.6, why: 'twelve hollows: cover those that are not needed' },
+  ...(pots <= 12
+    ? [{ item: 'muffin-tray', fit: 0.6, why: pots < 12 ? `twelve hollows: cover ${12 - pots}` : 'twelve hollows' }]
+    : []),
 ];

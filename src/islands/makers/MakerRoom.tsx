@@ -1,8 +1,10 @@
 import { useState } from 'react';
+import { cautionsOverAges } from '../../core/cautions/cautions.ts';
 import { firstValues, runMaker, type Made, type MakerSettings, type MakerValues } from '../../core/makers/maker.ts';
 import { findMaker } from '../../core/makers/makers.ts';
 import { LEVELS, type LevelName } from '../../core/script/session.ts';
-import { ACTION_WORDS, describeMakerProblem } from '../../messages/makers.ts';
+import { ADULT_DECIDES, describeCaution } from '../../messages/cautions.ts';
+import { describeMakerProblem } from '../../messages/makers.ts';
 import { DrawingView } from '../drawing/DrawingView.tsx';
 import { MakerDials } from './MakerDials.tsx';
 import { ToSession } from './ToSession.tsx';
@@ -10,8 +12,10 @@ import { ToSession } from './ToSession.tsx';
 export interface MakerRoomProps {
   readonly id: string;
   readonly settings: MakerSettings;
-  /** Names of things, one and many. */
-  readonly things: Readonly<Record<string, { readonly one: string; readonly many: string }>>;
+  /** Names of things, one and many, and what calls for care. */
+  readonly things: Readonly<
+    Record<string, { readonly one: string; readonly many: string; readonly traits: readonly string[] }>
+  >;
   readonly sessions: readonly { readonly id: string; readonly title: string }[];
   readonly mayWrite: boolean;
 }
@@ -103,6 +107,10 @@ export function MakerRoom({ id, settings, things, sessions, mayWrite }: MakerRoo
 }
 
 function Materials({ made, things }: { made: Made; things: MakerRoomProps['things'] }) {
+  const cautions = cautionsOverAges({
+    items: made.materials.map(({ item }) => ({ item, traits: things[item]?.traits ?? [] })),
+    actions: made.actions,
+  });
   const nameOf = (item: string, qty: number) => (qty === 1 ? things[item]?.one : things[item]?.many) ?? item;
   return (
     <>
@@ -121,11 +129,22 @@ function Materials({ made, things }: { made: Made; things: MakerRoomProps['thing
           </li>
         ))}
       </ul>
-      {made.actions.length > 0 && (
-        <p className="small">
-          <strong>Take care</strong> {made.actions.map((action) => ACTION_WORDS[action] ?? action).join('; ')}. The
-          adult in the room decides.
-        </p>
+      {cautions.length > 0 && (
+        <>
+          <h2>Take care</h2>
+          <ul className="cautions">
+            {cautions.map((caution) => {
+              const { things: named, text } = describeCaution(caution, (item) => things[item]?.many);
+              return (
+                <li key={caution.rule}>
+                  {named && <strong>{named}: </strong>}
+                  {text}
+                </li>
+              );
+            })}
+          </ul>
+          <p className="small quiet">{ADULT_DECIDES}</p>
+        </>
       )}
     </>
   );
