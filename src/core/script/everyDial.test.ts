@@ -34,11 +34,12 @@ for (const activity of activities) {
     for (const segment of everySetting(start)) {
       const at = JSON.stringify(segment.dials.map(({ name, value }) => [name, value]));
       const scope = templateScope(segment, {});
-      for (const { line, text, answer } of composeSegment(segment, scope).lines)
+      for (const { line, text, answer } of composeSegment(segment, scope).lines) {
         for (const written of [text, answer ?? text]) {
           assert.ok(written.ok, `${at} ${line.text}: ${JSON.stringify(written)}`);
           assert.doesNotMatch(writePieces(written.value), /\d\.\d|-\d/, `${at} ${line.text}`);
         }
+      }
       for (const { item, qty } of segment.needs) {
         const amount = evaluateQuantity(qty, scope.values);
         assert.ok(amount.ok && Number.isInteger(amount.value), `${at} ${item} ${qty}: ${JSON.stringify(amount)}`);
@@ -57,3 +58,11 @@ for (const activity of activities) {
     }
   });
 }
+
+test('one thing never stands without an article or another word before it', () => {
+  const beforeOne = /(?:^|\W)(?:an?|the|one|any|each|every|this)(?: [\w-]+)? $/i;
+  for (const { title, lines } of activities)
+    for (const { text } of lines)
+      for (const { index } of text.matchAll(/\{@\w+\|one\}/g))
+        assert.match(text.slice(0, index), beforeOne, `${title}: ${text}`);
+});
