@@ -173,3 +173,81 @@ test('place settings: whatever is laid, only what is there is taken away or put 
       assert.match(said, new RegExp(`Take one ${there.at(-1)} away`));
     }
 });
+
+test('frames: places are filled one by one, and what is seen, empty and to go is what is left', () => {
+  for (const [frame, places] of [
+    ['five', 5],
+    ['ten', 10],
+    ['two tens', 20],
+  ] as const)
+    for (const first of upTo(20))
+      for (const second of upTo(20)) {
+        const answer = make('frame', { frame, first, second });
+        assert.equal(answer.ok, first + second <= places, `${frame} ${first} ${second}`);
+        if (!answer.ok) continue;
+        const filled: string[] = [];
+        for (let counter = 0; counter < first; counter++) filled.push('teal');
+        for (let counter = 0; counter < second; counter++) filled.push('marigold');
+        let empty = 0;
+        for (let place = 0; place < places; place++) if (filled[place] === undefined) empty++;
+        const { picture, facts } = answer.value;
+        const dots = picture.shapes.flatMap((shape) =>
+          shape.kind === 'circle' && shape.fill !== 'white' ? [shape.fill] : [],
+        );
+        assert.deepEqual(dots, filled);
+        assert.equal(picture.shapes.filter(({ kind }) => kind === 'rect').length, places);
+        const [seen, left] = answers(answer.value);
+        assert.equal(seen!.split(': ').at(-1), String(filled.length));
+        assert.equal(left, String(empty));
+        assert.equal(facts[0], empty === 0 ? 'The frame is full.' : `${empty} more make ${places}.`);
+        assert.equal(answers(answer.value, 'harder').at(-1), String(empty));
+      }
+});
+
+test('bead row: beads are laid one by one, and jumps are made until they pass the number', () => {
+  for (const number of upTo(100))
+    for (const step of ['2', '5', '10']) {
+      const row = made('bead-row', { number, step });
+      const laid = row.picture.shapes.filter((shape) => shape.kind === 'circle' && shape.fill !== 'white');
+      assert.equal(laid.length, number);
+      let [tens, ones] = [0, 0];
+      for (let bead = 0; bead < number; bead++) if (++ones === 10) [tens, ones] = [tens + 1, 0];
+      assert.equal(row.lines.right[2]!.answer, `${tens}, and ${ones}`);
+      let [at, jumps] = [0, 0];
+      while (at + Number(step) <= number) [at, jumps] = [at + Number(step), jumps + 1];
+      const jumped = row.lines.right.at(-1)!.answer!;
+      if (number === 0) assert.equal(jumped, 'there is nothing to jump to');
+      else if (at === number) assert.match(jumped, new RegExp(`^yes, after ${jumps} jumps?$`));
+      else assert.equal(jumped, jumps === 0 ? 'no: the first jump goes past it' : `no: ${at} and ${number - at} more`);
+    }
+});
+
+test('money table: every handful of the purse is laid out, and ways, fewest and change are found among them', () => {
+  const purse = [1, 2, 2, 5];
+  const till = [1, 2];
+  const handfulsOf = (coins: readonly number[]) =>
+    coins.reduce<number[][]>((sofar, coin) => [...sofar, ...sofar.map((handful) => [...handful, coin])], [[]]);
+  const worth = (handful: readonly number[]) => handful.reduce((sum, coin) => sum + coin, 0);
+  for (const price of upTo(12, 1)) {
+    const answer = make('money-table', { purse: purse.join(' '), till: till.join(' '), prices: String(price) });
+    const exact = new Map(
+      handfulsOf(purse)
+        .filter((handful) => worth(handful) === price)
+        .map((handful) => [handful.join(' '), handful.length]),
+    );
+    const paidWithChange = handfulsOf(purse).some(
+      (handful) =>
+        worth(handful) > price &&
+        handful.every((coin) => worth(handful) - coin < price) &&
+        handfulsOf(till).some((back) => worth(back) === worth(handful) - price),
+    );
+    assert.equal(answer.ok, exact.size > 0 || paidWithChange, `${price}`);
+    if (!answer.ok) continue;
+    const fact = answer.value.facts[1]!;
+    if (exact.size === 0) assert.match(fact, /only with change/);
+    else {
+      assert.match(fact, new RegExp(`^${price}p: ${exact.size} ways?, `));
+      assert.equal(fact.split('fewest ')[1]!.split(' + ').length, Math.min(...exact.values()));
+    }
+  }
+});
