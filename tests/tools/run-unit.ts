@@ -14,12 +14,16 @@ if (files.length === 0) {
   console.error(`no test files below ${folders.join(', ')}`);
   process.exit(1);
 }
-const run = spawnSync(process.execPath, ['--import', 'tsx', '--test', '--test-reporter=spec', ...files.sort()], {
-  cwd: ROOT,
-  encoding: 'utf8',
-  stdio: ['ignore', 'pipe', 'inherit'],
-  maxBuffer: 64 * 1024 * 1024,
-});
+const run = spawnSync(
+  process.execPath,
+  ['--import', 'tsx', '--test', '--test-concurrency=2', '--test-reporter=spec', ...files.sort()],
+  {
+    cwd: ROOT,
+    encoding: 'utf8',
+    stdio: ['ignore', 'pipe', 'inherit'],
+    maxBuffer: 64 * 1024 * 1024,
+  },
+);
 process.stdout.write(run.stdout);
 const passed = Number(/ℹ pass (\d+)/.exec(run.stdout)?.[1] ?? 0);
 if (passed === 0) console.error('no test was executed');
