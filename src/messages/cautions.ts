@@ -3,6 +3,8 @@ import { ageInWords } from './dates.ts';
 import { en } from './guide.en.ts';
 import { cautionText } from './guide.ts';
 
+const LIST = new Intl.ListFormat('en-GB');
+
 /** A caution for an author: which things call for it, what it asks for, and where it is stopped. */
 export function describeCaution(
   { rule, level, stopsUnderMonths, because }: CautionOverAges,
@@ -14,7 +16,7 @@ export function describeCaution(
     stopsUnderMonths === null || stopsUnderMonths === 0
       ? ''
       : ` Left out where a child under ${ageInWords(stopsUnderMonths)} is in the room.`;
-  const named = new Intl.ListFormat('en-GB').format(things);
+  const named = LIST.format(things);
   return { things: named.charAt(0).toUpperCase() + named.slice(1), text: `${asks}${from}` };
 }
 

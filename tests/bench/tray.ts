@@ -3,6 +3,7 @@ import { importFile } from '../../src/server/services/importShelf.ts';
 import { listHomes } from '../../src/server/services/homes.ts';
 import { putMadeIntoSession } from '../../src/server/services/makersPage.ts';
 import { readJob, startPrinting } from '../../src/server/services/printing.ts';
+import { plainHomes } from '../support/homes.ts';
 import { helpersFor, startProgrammes } from '../integration/programme.ts';
 
 const HOMES = 18;
@@ -11,14 +12,7 @@ const HOMES = 18;
 export async function printTray(report: (name: string, text: string) => void): Promise<void> {
   const at = await startProgrammes();
   const missing = HOMES - (await listHomes(at.owner)).homes.length;
-  const homes = Array.from({ length: missing }, (_, index) => ({
-    nickname: `Row ${index}`,
-    contact: '',
-    language: 'en',
-    allergens: [],
-    children: [{ nickname: `Child ${index}`, birthMonth: '2023-04', loves: '' }],
-    things: [],
-  }));
+  const homes = plainHomes(missing);
   await importFile(at.owner, { format: 'footstool', version: 1, homes });
   const { id } = await helpersFor(() => at).sessionNamed('A parcel for Nim');
   for (const maker of ['number-pots', 'pair-cards', 'strips'])

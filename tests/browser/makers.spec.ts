@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
+import { plainHomes } from '../support/homes.ts';
 import { address, benchIsReady, expectAccessible, signIn } from './steps.ts';
 
 const lines = (page: Page) => page.getByRole('region', { name: 'Picture and lines' });
@@ -85,14 +86,7 @@ test('a maker goes onto the bench, its dial is turned there, and the tray is pri
   page,
 }) => {
   await signIn(page);
-  const homes = Array.from({ length: 6 }, (_, index) => ({
-    nickname: `Row ${index}`,
-    contact: '',
-    language: 'en',
-    allergens: [],
-    children: [{ nickname: `Child ${index}`, birthMonth: '2023-04', loves: '' }],
-    things: [],
-  }));
+  const homes = plainHomes(6);
   await page.goto(address('/shelf/import'));
   await page.getByLabel('File').setInputFiles({
     name: 'homes.json',

@@ -29,7 +29,7 @@ export const frameMaker: Maker = {
     const tray = numberOf(values, 'tray');
     const cover = tray - places;
     const fromRight = settings.isLeftHanded;
-    const inReadingOrder = (frames: Drawing[]) => (fromRight ? frames.reverse() : frames);
+    const inReadingOrder = (frames: Drawing[]) => (fromRight ? frames.toReversed() : frames);
     const draw = (inFirst: number, inSecond: number): Drawing =>
       places <= 10
         ? tenFrame(places, inFirst, { second: inSecond, fromRight })

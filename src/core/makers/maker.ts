@@ -130,8 +130,12 @@ export function firstValues(maker: Maker): Record<string, number | string> {
 
 const LONGEST_LIST = 300;
 
-/** Runs a maker: values are checked against the dials first, so that no wrong value can make it work for long. */
-export function runMaker(maker: Maker, values: MakerValues, settings: MakerSettings): Outcome<Made, MakerProblem> {
+/**
+ * Runs a maker: values are checked against the dials first, so that no wrong value can make it work for long. A dial without
+ * a value stands where it starts, as in a part that was made before there was that dial.
+ */
+export function runMaker(maker: Maker, given: MakerValues, settings: MakerSettings): Outcome<Made, MakerProblem> {
+  const values = { ...firstValues(maker), ...given };
   for (const dial of maker.dials) {
     const value = values[dial.name];
     if (dial.kind === 'number') {

@@ -118,8 +118,7 @@ export const patternRowMaker: Maker = {
       return refuse(
         `${length} pieces do not show a unit of ${unit.length} twice, so nobody can see that it repeats; take at least ${unit.length * 2}`,
       );
-    const have = Object.fromEntries(kinds.map((kind) => [kind, numberOf(values, 'have')]));
-    const { row, next } = patternRow({ unit, length, have });
+    const { row, next } = patternRow({ unit, length, have: {} });
     const showsUnit = length >= unit.length * 2;
     const letters = unit.map((name) => String.fromCharCode(65 + kinds.indexOf(name))).join('');
     const isWrong = values.task === 'one is wrong';
@@ -134,7 +133,7 @@ export const patternRowMaker: Maker = {
     const shown = laid.map((name, index) => (isHidden && index === at ? GAP : piece(name, kinds.indexOf(name))));
     const needed = piecesNeeded({ laid, kinds, task: String(values.task), mends: row[at], next });
     const lacking = kinds.flatMap((kind) => {
-      const missing = needed.get(kind)! - have[kind]!;
+      const missing = needed.get(kind)! - numberOf(values, 'have');
       return missing > 0 ? [`${missing} ${kind}`] : [];
     });
     const picture = inGrid(values.task === 'what comes next' ? [...shown, GAP] : shown, 12, 3);

@@ -21,12 +21,13 @@ export const volumesMaker: Maker = {
     if (!shares.ok) return shares;
     if (shares.value.length === 0) return bad({ code: 'list', dial: 'shares', reason: 'needs at least one share' });
     const container = numberOf(values, 'container');
+    const cup = Number(values.cup);
     const { ml, say } = shareVolumes({
       container,
       parts: shares.value,
       headroom: numberOf(values, 'headroom') / 100,
       spoons: [5, 15],
-      cup: Number(values.cup),
+      cup,
     });
     if (ml.some((amount) => amount < 5))
       return refuse(
@@ -37,8 +38,8 @@ export const volumesMaker: Maker = {
       return refuse(
         `rounded to what a kitchen measures the shares come to ${poured} ml, and the container holds ${container}; leave a little of it empty`,
       );
-    const most = ml.flatMap((amount, index) => (amount === Math.max(...ml) ? [index] : []));
-    const cup = Number(values.cup);
+    const largest = Math.max(...ml);
+    const most = ml.flatMap((amount, index) => (amount === largest ? [index] : []));
     const cups = Math.floor(poured / cup);
     const inks: Ink[] = ['teal', 'marigold', 'mulberry', 'blue', 'green', 'grey'];
     let y = 62;

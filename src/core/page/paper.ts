@@ -13,6 +13,8 @@ export interface Page {
   readonly height: number;
   readonly title: string;
   readonly shapes: readonly Shape[];
+  /** Printed on the back of the page before it. */
+  readonly isBack?: boolean | undefined;
 }
 
 export interface SheetSettings {
@@ -114,12 +116,15 @@ export function cardPages(
     finishPage(place(cards, sheet, false), { title, settings, number: index + 1, of: sheets.length }),
     ...(backs
       ? [
-          finishPage(place(backs, sheet, true), {
-            title: `${title}, backs`,
-            settings,
-            number: index + 1,
-            of: sheets.length,
-          }),
+          {
+            ...finishPage(place(backs, sheet, true), {
+              title: `${title}, backs`,
+              settings,
+              number: index + 1,
+              of: sheets.length,
+            }),
+            isBack: true,
+          },
         ]
       : []),
   ]);

@@ -88,6 +88,28 @@ test('once something has backs, every front stands on a new sheet, with its own 
   assert.match(wordsOf(pagesOf({ session: backed, version: 'by-hand' })).join(' '), /And on their backs/);
 });
 
+test('a part made before a dial was there is still printed and turned', () => {
+  const made = part('pair-cards');
+  const { back: _, ...values } = made.made!.values;
+  const older = {
+    ...made,
+    dials: made.dials.filter(({ name }) => name !== 'back'),
+    made: { ...made.made!, values },
+  };
+  assert.equal(madeOf(older)!.printable.cards.length, 6);
+  const turned = applyEdit(session(older), { do: 'turn-dial', segment: 'pair-cards', dial: 'total', value: 7 });
+  assert.ok(turned.ok && turned.value.segments[0]!.lines[0]!.text.startsWith('Lay 8 cards out'));
+});
+
+test('a part that its maker refuses is not left out in silence', () => {
+  const strips = part('strips');
+  const older = { ...strips, made: { ...strips.made!, values: { from: 1, to: 2 } } };
+  assert.equal(madeOf(older), null);
+  const [contents] = wordsOf(pagesOf({ session: session(older, part('tally')) }));
+  assert.match(contents!, /Not printed: “Strips” does not come out as its dials stand/);
+  assert.doesNotMatch(wordsOf(pagesOf())[0]!, /Not printed/);
+});
+
 test('large print is larger, by hand is a small picture with how to draw it, and an empty session says so', () => {
   const widest = (version: TrayInput['version']) =>
     Math.max(

@@ -51,12 +51,17 @@ const LABEL = { width: 90, height: 34 };
 export function layTray(input: TrayInput): Tray {
   const settings: SheetSettings = { paper: input.paper, margin: USUAL_MARGIN, savesInk: input.version === 'ink' };
   const parts = trayParts(input, settings);
-  const isTwoSided = parts.some(({ hasBacks }) => hasBacks);
-  const onSheets = ({ pages, hasBacks }: TrayPart) =>
-    isTwoSided && !hasBacks ? pages.flatMap((page) => [page, emptyBack(settings)]) : pages;
-  const laid = parts.map((part) => ({ title: part.title, pages: onSheets(part) }));
-  const contents = { title: 'Contents', hasBacks: false, pages: [contentsPage(input, laid, { settings, isTwoSided })] };
-  return { pages: [...onSheets(contents), ...laid.flatMap(({ pages }) => pages)], isTwoSided };
+  const isTwoSided = parts.some(({ pages }) => pages.some(({ isBack }) => isBack));
+  const onSheets = (pages: readonly Page[]) => (isTwoSided ? withEmptyBacks(pages, settings) : pages);
+  const laid = parts.map(({ title, pages }) => ({ title, pages: onSheets(pages) }));
+  const contents = onSheets([contentsPage(input, laid, { settings, isTwoSided })]);
+  return { pages: [...contents, ...laid.flatMap(({ pages }) => pages)], isTwoSided };
+}
+
+/** A back for every front: its own, or an empty one. */
+function withEmptyBacks(pages: readonly Page[], settings: SheetSettings): Page[] {
+  const empty = finishPage([], { title: 'this side stays empty', settings, number: 1, of: 1 });
+  return pages.flatMap((page, index) => (page.isBack || pages[index + 1]?.isBack ? [page] : [page, empty]));
 }
 
 export interface Tray {
@@ -68,12 +73,6 @@ export interface Tray {
 interface TrayPart {
   readonly title: string;
   readonly pages: readonly Page[];
-  /** Fronts and backs in turn. */
-  readonly hasBacks: boolean;
-}
-
-function emptyBack(settings: SheetSettings): Page {
-  return finishPage([], { title: 'this side stays empty', settings, number: 1, of: 1 });
 }
 
 function trayParts({ session, for: whom, homes, version }: TrayInput, settings: SheetSettings): TrayPart[] {
@@ -82,8 +81,7 @@ function trayParts({ session, for: whom, homes, version }: TrayInput, settings: 
     return answer ? [{ title: segment.title, made: version === 'large' ? enlarged(answer) : answer }] : [];
   });
   const parts: TrayPart[] = [];
-  const add = (title: string, pages: readonly Page[], hasBacks = false) =>
-    pages.length > 0 && parts.push({ title, pages, hasBacks });
+  const add = (title: string, pages: readonly Page[]) => pages.length > 0 && parts.push({ title, pages });
   if (whom === 'kit') {
     for (const home of homes.filter(({ kit }) => kit.length > 0))
       add(`Kit for ${home.nickname}`, kitPages(home, settings));
@@ -103,7 +101,6 @@ function trayParts({ session, for: whom, homes, version }: TrayInput, settings: 
         makerPages(home ? `${title}, for ${home.nickname}` : title, withOwner(answer, home?.nickname), settings, {
           withKey: false,
         }),
-        answer.printable.backs !== undefined,
       );
     add(
       `${title}: the answers`,
@@ -221,7 +218,7 @@ function byHandPages(title: string, made: Made, settings: SheetSettings): Page[]
 
 function contentsPage(
   { session, for: whom, homes, version }: TrayInput,
-  parts: readonly Pick<TrayPart, 'title' | 'pages'>[],
+  parts: readonly TrayPart[],
   { settings, isTwoSided }: { settings: SheetSettings; isTwoSided: boolean },
 ): Page {
   const area = printableArea(settings);
@@ -231,6 +228,11 @@ function contentsPage(
     page += pages.length;
     return line;
   });
+  const refused = session.segments.flatMap((segment) =>
+    segment.made && !madeOf(segment)
+      ? [`Not printed: “${segment.title}” does not come out as its dials stand. Turn one of them on the bench.`]
+      : [],
+  );
   const about = [
     whom === 'all'
       ? `for ${homes.length} homes`
@@ -257,6 +259,7 @@ function contentsPage(
         ],
         { width: area.width, size: 4.6 },
       ),
+      writing(refused, { width: area.width, size: 4.6 }),
       writing(
         lines.length > 0
           ? lines
