@@ -167,7 +167,7 @@ async function sendAndAnswer(owner: Person, address: string): Promise<void> {
       minutes: minutes[from] ?? '',
       ease: ease[from] ?? '',
     }));
-    const form = replyForm.validateSync({ replyKey: randomUUID(), outcome, note, parts });
+    const form = replyForm.validateSync({ outcome, note, parts });
     await keepReply(links.find((link) => link.home === home)!.token, form);
   }
 }

@@ -1,8 +1,8 @@
 import Papa from 'papaparse';
 import type { EntryKind } from './shelfEntries.ts';
 
-/** How a column of a CSV is read: as text, a number, yes or no, words with blanks between, or JSON. */
-type Column = 'text' | 'number' | 'yes-no' | 'words' | 'json';
+/** How a column of a CSV is read: as text, a number, yes or no, words with blanks between, phrases with bars between, or JSON. */
+type Column = 'text' | 'number' | 'yes-no' | 'words' | 'phrases' | 'json';
 
 /** The columns of each kind, in the order they are written. `docs/formats.md` describes them. */
 export const CSV_COLUMNS: Readonly<Record<EntryKind, Readonly<Record<string, Column>>>> = {
@@ -14,7 +14,9 @@ export const CSV_COLUMNS: Readonly<Record<EntryKind, Readonly<Record<string, Col
     sizeMm: 'number',
     thickMm: 'number',
     places: 'number',
-    colours: 'words',
+    colours: 'phrases',
+    uses: 'phrases',
+    retired: 'yes-no',
     allergens: 'words',
     usualQty: 'number',
     common: 'number',
@@ -32,6 +34,7 @@ export const CSV_COLUMNS: Readonly<Record<EntryKind, Readonly<Record<string, Col
     pauses: 'json',
     borrowed: 'yes-no',
     pace: 'text',
+    retold: 'text',
     text: 'json',
   },
   song: {
@@ -59,6 +62,7 @@ export const CSV_COLUMNS: Readonly<Record<EntryKind, Readonly<Record<string, Col
     seasons: 'words',
     keeps: 'text',
     after: 'words',
+    made: 'json',
     dials: 'json',
     lines: 'json',
     needs: 'json',
@@ -88,6 +92,10 @@ const MAY_BE_ABSENT = [
   'seasons',
   'keeps',
   'after',
+  'uses',
+  'retired',
+  'retold',
+  'made',
 ];
 
 export interface CsvRow {
@@ -181,6 +189,13 @@ function readCell(written: string, column: Column): { value?: unknown; problem?:
         : { problem: `“${written.slice(0, 40)}” is neither yes nor no` };
     case 'words':
       return { value: written.split(/[\s,;|]+/).filter(Boolean) };
+    case 'phrases':
+      return {
+        value: written
+          .split(/[|,;]/)
+          .map((phrase) => phrase.trim())
+          .filter(Boolean),
+      };
     case 'json':
       try {
         return { value: JSON.parse(written || '[]') as unknown };
@@ -193,6 +208,7 @@ function readCell(written: string, column: Column): { value?: unknown; problem?:
 function writeCell(value: unknown, column: Column): string {
   if (value === undefined || value === null) return '';
   if (column === 'words') return (value as string[]).join(' ');
+  if (column === 'phrases') return (value as string[]).join(' | ');
   if (column === 'json') return JSON.stringify(value);
   return column === 'yes-no' ? (value ? 'yes' : 'no') : String(value);
 }

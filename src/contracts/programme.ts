@@ -1,6 +1,7 @@
 import { array, number, object, string, type InferType } from 'yup';
 import { isCalendarDate } from '../core/calendar/dates.ts';
 import { USUAL_SETTINGS } from '../core/makers/maker.ts';
+import { cautionPolicy } from './cautions.ts';
 import { numberSettings } from './numberSettings.ts';
 import { PAPERS, type Paper } from '../core/page/paper.ts';
 
@@ -22,6 +23,7 @@ export const programmeSettings = object({
     .required()
     .oneOf(Object.keys(PAPERS) as Paper[])
     .default('a4'),
+  cautions: cautionPolicy().default({ own: [], stricter: [], hidden: [] }),
   pace: object({ wordsPerMinute: pace(), pageSeconds: pace(), pauseSeconds: pace() })
     .required()
     .default({ wordsPerMinute: [140, 120, 95], pageSeconds: [2, 3, 5], pauseSeconds: [6, 12, 25] }),

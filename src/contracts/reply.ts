@@ -2,7 +2,8 @@ import { array, number, object, string, type InferType } from 'yup';
 
 /** What a home answers. Empty fields of the form arrive as empty text. */
 export const replyForm = object({
-  replyKey: string().required().uuid('is not a reply of this guide'),
+  /** When the reply that the form showed was kept; empty when it showed none. */
+  answered: string().default('').max(40),
   outcome: string()
     .required('says whether it was done')
     .oneOf(['done', 'partly', 'not'] as const, 'says whether it was done'),
@@ -17,6 +18,10 @@ export const replyForm = object({
           .typeError('must be a number of minutes')
           .min(0.5, 'must be at least half a minute')
           .max(240, 'must be at most 240 minutes'),
+        level: string()
+          .nullable()
+          .transform((value: string) => (value === '' ? null : value))
+          .oneOf(['easier', 'right', 'harder', null] as const),
         ease: string()
           .nullable()
           .transform((value: string) => (value === '' ? null : value))

@@ -1,6 +1,6 @@
-import { array, lazy, mixed, number, object, string, type ObjectShape, type Schema } from 'yup';
+import { array, boolean, lazy, mixed, number, object, string, type ObjectShape, type Schema } from 'yup';
 import { numberSettings } from './numberSettings.ts';
-import { CAUTION_RULES } from '../core/cautions/cautions.ts';
+import { actionName } from './cautions.ts';
 import { LEVELS, LINE_KINDS, POSTURES, SEGMENT_KINDS, type Quantity, type Segment } from '../core/script/session.ts';
 import { isCalendarDate, isTimeOfDay } from '../core/calendar/dates.ts';
 
@@ -19,7 +19,12 @@ export const key = () =>
   string()
     .required('must not be empty')
     .max(80, 'must be at most 80 characters')
-    .matches(/^[a-z0-9]+(-[a-z0-9]+)*$/, 'must be small letters and digits joined by hyphens');
+    .matches(/^[\p{L}\p{M}\p{N}]+(-[\p{L}\p{M}\p{N}]+)*$/u, 'must be small letters and digits joined by hyphens')
+    .test(
+      'small',
+      'must be small letters and digits joined by hyphens',
+      (text) => text === undefined || text === text.normalize('NFC').toLowerCase(),
+    );
 export const calendarDay = () =>
   string()
     .required('must not be empty')
@@ -46,13 +51,12 @@ const partId = () =>
     .matches(/^[A-Za-z0-9-]+$/, 'must be letters, digits and hyphens');
 
 export const quantity = () =>
-  mixed<Quantity>()
-    .required()
-    .test('quantity', 'must be a number from 0 or an expression', (value) =>
-      typeof value === 'number'
-        ? Number.isFinite(value) && value >= 0
-        : typeof value === 'string' && value.length <= 200,
-    );
+  mixed<Quantity>().required().test('quantity', 'must be a number from 0 or an expression', isQuantity);
+
+function isQuantity(value: unknown): boolean {
+  if (typeof value === 'number') return Number.isFinite(value) && value >= 0;
+  return value === undefined || (typeof value === 'string' && value.length <= 200);
+}
 
 const triple = () => array().of(quantity()).required().length(3, 'must hold three: least, likely, most');
 
@@ -85,7 +89,7 @@ const dial = lazy((value: unknown): Schema =>
   typeof value === 'object' && value !== null && 'choices' in value ? choiceDial : numberDial,
 );
 
-const dialSettings = () =>
+export const dialSettings = () =>
   mixed<Record<string, number | string>>()
     .required()
     .test('dials', 'must be an object of dial names and values', (value) => isRecordOf(value, ['number', 'string']));
@@ -94,6 +98,7 @@ const swap = exactly({
   item: key(),
   fit: number().required().min(0, 'must be at least 0').max(1, 'must be at most 1'),
   why: words(300),
+  qty: quantity().optional(),
   sets: mixed<Record<string, number>>().test(
     'sets',
     'must be an object of dial names and numbers',
@@ -112,9 +117,21 @@ const need = exactly({
     .required()
     .oneOf(['lasting', 'used-up'] as const),
   swaps: array().of(swap).required().max(12),
+  optional: boolean(),
+  eaten: boolean(),
 });
 
-const level = () => exactly({ text: someWords(600), dials: dialSettings() }).default(undefined);
+const level = () =>
+  exactly({
+    text: words(600),
+    dials: dialSettings(),
+    lines: array().of(line).max(60),
+    qty: mixed<Record<string, Quantity>>().test(
+      'qty',
+      'must be an object of needs and quantities',
+      (value) => value === undefined || isRecordOf(value, ['number', 'string']),
+    ),
+  }).default(undefined);
 
 const ahead = exactly({
   who: string()
@@ -124,6 +141,7 @@ const ahead = exactly({
   workingDays: number().integer().min(0).max(80),
   hours: number().min(0).max(480),
   text: someWords(400),
+  for: exactly({ need: partId(), item: key().optional() }).default(undefined),
 }).test(
   'lead',
   'needs one of days, workingDays, hours',
@@ -150,14 +168,42 @@ export const activityFields = {
     .oneOf(['home', 'group'] as const),
   levels: exactly({ easier: level(), harder: level() }).required(),
   ahead: array().of(ahead).required().max(10),
-  actions: array()
-    .of(string().required().oneOf(Object.keys(CAUTION_RULES), 'is not a caution rule'))
-    .required()
-    .max(12),
+  actions: array().of(actionName()).required().max(12),
   access: words(400),
 } as const;
 
-const segment = exactly({
+/** What a part was made from: a maker, its values and settings, and what the author changed since. */
+export const makerSource = () =>
+  exactly({
+    maker: string().required().max(40),
+    values: dialSettings(),
+    settings: exactly(numberSettings()).required(),
+    changes: makerChanges(),
+  }).default(undefined);
+
+const makerChanges = () =>
+  exactly({
+    lines: array()
+      .of(
+        exactly({
+          level: string().required().oneOf(LEVELS),
+          rewritten: mixed<Record<string, unknown>>().required(),
+          removed: array().of(string().required().max(80)).required().max(80),
+          added: array()
+            .of(exactly({ after: string().defined().nullable(), line }))
+            .required()
+            .max(60),
+          order: array().of(string().required().max(80)).max(120),
+        }),
+      )
+      .max(3),
+    needs: array()
+      .of(exactly({ need: partId(), item: key() }))
+      .max(20),
+  }).default(undefined);
+
+/** A part of a session as the editor keeps it. */
+export const segmentEntry = exactly({
   ...activityFields,
   id: partId(),
   kind: string().required().oneOf(SEGMENT_KINDS),
@@ -165,11 +211,8 @@ const segment = exactly({
   from: string().max(80),
   level: string().required().oneOf(LEVELS),
   rightDials: dialSettings(),
-  made: exactly({
-    maker: string().required().max(40),
-    values: dialSettings(),
-    settings: exactly(numberSettings()).required(),
-  }).default(undefined),
+  retold: string().max(1000),
+  made: makerSource(),
 });
 
 /** What the bench keeps: the whole session as a value, and the revision it was made from. */
@@ -184,7 +227,7 @@ export const keptSession = exactly({
     .required()
     .test('ages', 'the youngest age must not be above the oldest', (ages) => !ages || ages.fromMonths <= ages.toMonths),
   aim: words(1000),
-  segments: array().of(segment).required().max(30, 'must be at most 30 parts') as unknown as Schema<Segment[]>,
+  segments: array().of(segmentEntry).required().max(30, 'must be at most 30 parts') as unknown as Schema<Segment[]>,
   accepted: array().of(string().required().max(200)).required().max(200),
 });
 

@@ -1,44 +1,20 @@
-import { array, boolean, number, object, string, type InferType, type Schema } from 'yup';
+import { array, boolean, lazy, number, string, type InferType, type Schema } from 'yup';
+import { LEVELS, type LevelName, type Segment } from '../core/script/session.ts';
 import { SEASONS } from '../core/shelf/filterActivities.ts';
-import { CAUTION_RULES } from '../core/cautions/cautions.ts';
-import { activityFields, calendarDay, clockTime, exactly, key, someWords, words } from './script.ts';
-
-/** Allergens by the names of the caution list. */
-export const ALLERGENS = [
-  'milk',
-  'egg',
-  'fish',
-  'shellfish',
-  'tree-nuts',
-  'peanuts',
-  'wheat',
-  'soya',
-  'sesame',
-  'celery',
-  'mustard',
-  'lupin',
-  'molluscs',
-  'sulphites',
-] as const;
-
-/** What a thing is like, beside the caution rules it may bear. */
-export const THING_TRAITS = [
-  'countable',
-  'stacks',
-  'rolls',
-  'floats',
-  'soft',
-  'flat',
-  'sticks',
-  'loose',
-  'edible',
-  'washable',
-  'quiet',
-  'container',
-  'draws',
-  'folds',
-  'transparent',
-] as const;
+import { allergenName, cautionPolicy, traitName } from './cautions.ts';
+import { programmeSettings } from './programme.ts';
+import {
+  activityFields,
+  calendarDay,
+  clockTime,
+  dialSettings,
+  exactly,
+  key,
+  makerSource,
+  segmentEntry,
+  someWords,
+  words,
+} from './script.ts';
 
 export const LANGUAGES = ['en', 'es', 'ar'] as const;
 
@@ -54,23 +30,21 @@ export const thingEntry = exactly({
   key: key(),
   one: someWords(120),
   many: someWords(120),
-  traits: array()
-    .of(
-      string()
-        .required()
-        .oneOf([...THING_TRAITS, ...Object.keys(CAUTION_RULES)], 'is not a trait'),
-    )
-    .required(),
+  traits: array().of(traitName()).required(),
   sizeMm: number().min(1).max(5000),
   /** How thick one is, where a hand is to feel how many there are. */
   thickMm: number().min(0).max(500),
   /** Hollows or places it has, such as the twelve of an egg carton. */
   places: number().integer().min(1).max(100),
   colours: array().of(someWords(30)).max(12),
-  allergens: array().of(string().required().oneOf(ALLERGENS, 'is not on the list of allergens')).required(),
+  allergens: array().of(allergenName()).required(),
   /** How many a home usually has, and the part of homes that have any. */
   usualQty: number().required().min(0).max(100_000),
   common: number().required().min(0).max(1),
+  /** What else one does with it. */
+  uses: array().of(someWords(200)).max(12),
+  /** Taken off the shelf: it is not offered any more, but what uses it still knows it. */
+  retired: boolean(),
 });
 
 export const BOOK_FEATURES = ['rhymes', 'repeats', 'counts', 'nature', 'true-to-life', 'few-words'] as const;
@@ -91,6 +65,8 @@ export const bookEntry = exactly({
     .required(),
   borrowed: boolean().required(),
   pace: string().oneOf(BOOK_PACES),
+  /** How to tell it when the book is not at hand. */
+  retold: string().max(1000, 'must be at most 1000 characters'),
   /** The text page by page, where it is our own. */
   text: array().of(words(2000)).max(1000),
 });
@@ -133,6 +109,8 @@ export const activityEntry = exactly({
   keeps: string().max(300, 'must be at most 300 characters'),
   /** Activities that must have been done before. */
   after: array().of(key()).max(8),
+  /** A maker that writes it, with its values. */
+  made: makerSource(),
   ...activityFields,
 }).test('after', 'an activity cannot come after itself', (activity, context) => {
   const at = (activity.after ?? []).indexOf(activity.key);
@@ -149,7 +127,7 @@ export const homeEntry = exactly({
   nickname: someWords(80),
   contact: words(200),
   language: string().required().oneOf(LANGUAGES),
-  allergens: array().of(string().required().oneOf(ALLERGENS, 'is not on the list of allergens')).required(),
+  allergens: array().of(allergenName()).required(),
   children: array()
     .of(
       exactly({
@@ -158,6 +136,10 @@ export const homeEntry = exactly({
           .required()
           .matches(/^\d{4}-(0[1-9]|1[0-2])$/, 'must be a month, YYYY-MM'),
         loves: words(80),
+        /** Still puts things into the mouth, at whatever age. */
+        mouthing: boolean(),
+        leftHanded: boolean(),
+        needs: string().max(300, 'must be at most 300 characters'),
       }),
     )
     .required()
@@ -167,7 +149,27 @@ export const homeEntry = exactly({
     .required(),
 });
 
-/** A session in a file names its parts; their scripts come from the shelf. */
+const shelfPart = exactly({
+  kind: string()
+    .required()
+    .oneOf(['book', 'song', 'activity'] as const),
+  key: key(),
+});
+
+const makerPart = exactly({
+  kind: string()
+    .required()
+    .oneOf(['maker'] as const),
+  maker: string().required().max(40),
+  values: dialSettings(),
+  level: string().oneOf(LEVELS),
+});
+
+const part = lazy((value: unknown): Schema =>
+  typeof value === 'object' && value !== null && (value as { kind?: unknown }).kind === 'maker' ? makerPart : shelfPart,
+);
+
+/** A session in a file names its parts, whose scripts come from the shelf, or holds its segments as the editor keeps them. */
 export const sessionEntry = exactly({
   title: someWords(300),
   on: calendarDay(),
@@ -175,16 +177,23 @@ export const sessionEntry = exactly({
   ages: ageRange(),
   aim: words(1000),
   parts: array()
-    .of(
-      object({
-        kind: string()
-          .required()
-          .oneOf(['book', 'song', 'activity'] as const),
-        key: key(),
-      }),
-    )
-    .required(),
-});
+    .of(part as unknown as Schema<SessionPart>)
+    .max(30, 'must be at most 30 parts'),
+  segments: array().of(segmentEntry).max(30, 'must be at most 30 parts') as unknown as Schema<Segment[] | undefined>,
+}).test(
+  'either',
+  'needs either parts or segments',
+  ({ parts, segments }) => (parts === undefined) !== (segments === undefined),
+);
+
+export type SessionPart =
+  | { readonly kind: 'book' | 'song' | 'activity'; readonly key: string }
+  | {
+      readonly kind: 'maker';
+      readonly maker: string;
+      readonly values: Readonly<Record<string, number | string>>;
+      readonly level?: LevelName | undefined;
+    };
 
 const section = <Entry extends Schema>(entry: Entry) =>
   array()
@@ -201,6 +210,10 @@ export const shelfFile = exactly({
   activities: section(activityEntry),
   homes: section(homeEntry),
   sessions: section(sessionEntry),
+  programme: exactly({
+    settings: programmeSettings.optional().default(undefined),
+    cautions: cautionPolicy().optional(),
+  }).default(undefined),
 });
 
 export type ThingEntry = InferType<typeof thingEntry>;

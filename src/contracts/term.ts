@@ -16,7 +16,7 @@ const maybeKey = () =>
     .defined()
     .nullable()
     .max(80)
-    .matches(/^[a-z0-9]+(-[a-z0-9]+)*$/, 'must be small letters and digits joined by hyphens');
+    .matches(/^[\p{L}\p{M}\p{N}]+(-[\p{L}\p{M}\p{N}]+)*$/u, 'must be small letters and digits joined by hyphens');
 
 const plannedActivity = exactly({ key: key(), isPinned: boolean().required() });
 

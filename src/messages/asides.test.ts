@@ -15,10 +15,12 @@ const wordsFor = (session: Session, homes = [homeWith([])]) => {
     seatedMinutesPerYear: 3,
     youngestMonths: session.ages.fromMonths,
   });
-  return findAsides(session, composed, fitHomes(session, homes, THINGS).fits, THINGS).map((aside) => {
-    const { title, text, remedy } = describeAside(aside, THINGS);
-    return `${title} | ${text}${remedy ? ` | ${remedy}` : ''}`;
-  });
+  return findAsides(session, composed, fitHomes(session, homes, { things: THINGS }).fits, { things: THINGS }).map(
+    (aside) => {
+      const { title, text, remedy } = describeAside(aside, THINGS);
+      return `${title} | ${text}${remedy ? ` | ${remedy}` : ''}`;
+    },
+  );
 };
 
 test('asides are sentences with numbers, and remedies are verbs', () => {

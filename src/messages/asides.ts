@@ -1,6 +1,7 @@
 import type { Aside } from '../core/checks/asides.ts';
 import { namesOf } from '../core/script/composition.ts';
 import type { ThingsByKey } from '../core/script/session.ts';
+import { describeScriptFault } from './edits.ts';
 import { en } from './guide.en.ts';
 import { cautionText } from './guide.ts';
 import { describeExpressionProblem, describeTemplateProblem, writeSum } from './expressions.ts';
@@ -31,6 +32,11 @@ export function describeAside({ finding }: Aside, things: ThingsByKey): AsideWor
         title: 'This line cannot be written out',
         text: `${capital(describeTemplateProblem(finding.problem))}. Homes would not see it.`,
       };
+    case 'script-problem':
+      return {
+        title: 'This does not come out everywhere',
+        text: `${capital(describeScriptFault(finding.fault))}. Some homes would get a broken part.`,
+      };
     case 'minutes-problem':
       return {
         title: 'These minutes do not come out',
@@ -45,6 +51,18 @@ export function describeAside({ finding }: Aside, things: ThingsByKey): AsideWor
         ),
         text: `${cautionText(en, finding.rule, 'stop')} Those homes get another thing, or a kit.`,
         remedy: finding.swapTo && `Write it with ${many(finding.swapTo)}`,
+      };
+    case 'thing-unknown':
+      return {
+        title: `Nobody knows “${finding.item}”`,
+        text: 'It is not among the things of the shelf, so its cautions are not known either. Put it on the shelf, or take it out here.',
+      };
+    case 'left-out':
+      return describeLeftOut(finding, many);
+    case 'tip':
+      return {
+        title: `“${capital(finding.level)}” is a tip`,
+        text: 'It sets no dial and has no lines of its own, so homes see it as a sentence and cannot choose it.',
       };
     case 'homes-lack':
       return {
@@ -62,6 +80,21 @@ export function describeAside({ finding }: Aside, things: ThingsByKey): AsideWor
         text: `About ${tenth(finding.setup)} min of setting up for ${tenth(finding.play)} min of play.`,
       };
   }
+}
+
+/** Homes that do without a part, and why. */
+function describeLeftOut(
+  { items, actions, nicknames }: Extract<Aside['finding'], { code: 'left-out' }>,
+  many: (item: string) => string,
+): AsideWords {
+  const reasons = [
+    ...(items.length > 0 ? [`they may not have ${listAll(items.map(many))}, and nothing here may take its place`] : []),
+    ...actions.map((action) => cautionText(en, action, 'stop').replace(/\.$/, '').toLowerCase()),
+  ];
+  return {
+    title: nicknames.length === 1 ? '1 home goes without this' : `${nicknames.length} homes go without this`,
+    text: `${listNames(nicknames)}: ${reasons.join('; ')}. Add another activity for the same skill, or something else that will do.`,
+  };
 }
 
 function describeLongSit({ flag, titles, moved }: Extract<Aside['finding'], { code: 'seated-too-long' }>): AsideWords {

@@ -34,6 +34,12 @@ export function describeScriptFault(fault: ScriptFault): string {
       return describeExpressionProblem(fault.problem) + whenWords(fault.when);
     case 'template':
       return describeTemplateProblem(fault.problem) + whenWords(fault.when);
+    case 'need-unknown':
+      return `“${fault.need}” is not one of its needs`;
+    case 'too-many-ways':
+      return `its swaps can set dials in ${fault.ways} ways; at most ${fault.most} can be compared, so let fewer swaps set dials`;
+    case 'level-empty':
+      return 'needs dials, lines or a sentence';
     case 'swap-for-itself':
       return `“${fault.item}” is named as a swap for itself`;
   }

@@ -16,7 +16,7 @@ export function describeError(code: ErrorCode, details: ErrorDetails): string {
     case 'not-found':
       return 'There is nothing here by that address, or it is not part of your programme.';
     case 'conflict':
-      return 'Somebody kept a newer version of this session, perhaps you in another window. Yours is still here.';
+      return 'Somebody kept a newer version of this, perhaps you in another window. Yours is still here.';
     case 'too-large':
       return 'That is too large to take. Nothing was changed; send it in smaller parts.';
     case 'wrong-input':

@@ -6,7 +6,7 @@ import { CARTS, homeWith, SESSION, THINGS } from '../core/script/session.fixture
 import { countThing, describeFit } from './fits.ts';
 
 const reasonsFor = (home: ReturnType<typeof homeWith>, session = SESSION) =>
-  describeFit(fitHome(session, home, THINGS), session, THINGS);
+  describeFit(fitHome(session, home, { things: THINGS }), THINGS);
 
 test('a home’s state is explained by its swaps, its kit and what nothing may replace', () => {
   assert.deepEqual(
@@ -30,7 +30,10 @@ test('a home’s state is explained by its swaps, its kit and what nothing may r
   assert.deepEqual(reasonsFor(homeWith([{ item: 'small-box', qty: 4 }])), ['a kit with 16 bottle lids']);
   const onlyLids = { ...SESSION, segments: [{ ...CARTS, needs: [{ ...CARTS.needs[1]!, swaps: [] }] }] };
   const small = homeWith([], { children: [{ nickname: 'Pip', birthMonth: '2025-01' }] });
-  assert.deepEqual(reasonsFor(small, onlyLids), ['nothing safe for bottle lids']);
+  assert.deepEqual(reasonsFor(small, onlyLids), ['goes without “Carts and lids”']);
+  const optional = { ...CARTS.needs[1]!, swaps: [], optional: true };
+  const withOptional = { ...SESSION, segments: [{ ...CARTS, needs: [optional] }] };
+  assert.deepEqual(reasonsFor(small, withOptional), ['nothing safe for bottle lids']);
 });
 
 test('one thing is named as one, more as many', () => {

@@ -1,7 +1,8 @@
 import type { HomeState } from '../core/homes/readiness.ts';
-import { sessionNeeds, type HomeFit } from '../core/homes/sessionReadiness.ts';
+import type { HomeFit } from '../core/homes/sessionReadiness.ts';
 import { namesOf } from '../core/script/composition.ts';
-import type { Session, ThingsByKey } from '../core/script/session.ts';
+import { roundUp } from '../core/script/expression.ts';
+import type { ThingsByKey } from '../core/script/session.ts';
 
 /** How a home can do a session. */
 export const STATE_WORDS: Readonly<Record<HomeState, string>> = {
@@ -10,22 +11,17 @@ export const STATE_WORDS: Readonly<Record<HomeState, string>> = {
   short: 'needs a kit',
 };
 
-/** Why a home is in its state: what serves in the place of what, and what comes in a kit. A home that has everything: none. */
-export function describeFit(
-  { answer, kit }: HomeFit,
-  session: Pick<Session, 'segments'>,
-  things: ThingsByKey,
-): string[] {
-  return sessionNeeds(session).flatMap(({ id, need }) => {
-    const written = namesOf(need.item, things).many;
-    if (answer.missing.includes(id)) {
-      const packed = kit.find((entry) => entry.need === id);
-      return [packed ? `a kit with ${countThing(packed.item, packed.qty, things)}` : `nothing safe for ${written}`];
-    }
-    const picked = answer.picks.find((pick) => pick.need === id)?.item;
-    if (!picked || picked === need.item) return [];
-    const why = need.swaps.find(({ item }) => item === picked)?.why;
-    return [`${namesOf(picked, things).many} for ${written}${why ? ` (${why})` : ''}`];
+/** Why a home is in its state: what serves in the place of what, what comes in a kit, what it goes without. A home that has everything: none. */
+export function describeFit({ parts }: Pick<HomeFit, 'parts'>, things: ThingsByKey): string[] {
+  return parts.flatMap(({ segment, isLeftOut, served }) => {
+    if (isLeftOut) return [`goes without “${segment.title}”`];
+    return served.flatMap(({ need, item, qty, source, swap }) => {
+      const written = namesOf(need.item, things).many;
+      if (source === 'withheld') return [`nothing safe for ${written}`];
+      if (source === 'kit') return [`a kit with ${countThing(item!, roundUp(qty), things)}`];
+      if (!swap) return [];
+      return [`${namesOf(swap.item, things).many} for ${written}${swap.why ? ` (${swap.why})` : ''}`];
+    });
   });
 }
 

@@ -1,5 +1,5 @@
-import type { CautionLevel } from '../core/cautions/cautions.ts';
-import type { LineKind } from '../core/script/session.ts';
+import type { CautionLevel } from '../core/cautions/rules.ts';
+import type { LevelName, LineKind } from '../core/script/session.ts';
 import { ar } from './guide.ar.ts';
 import { en } from './guide.en.ts';
 import { es } from './guide.es.ts';
@@ -37,7 +37,25 @@ export interface GuideWords {
   readonly easier: string;
   readonly harder: string;
   readonly otherWay: string;
-  readonly leaveOut: (things: string) => string;
+  /** A part that this home goes without. */
+  readonly leftOut: string;
+  readonly levelLegend: string;
+  readonly levelNames: Readonly<Record<LevelName, string>>;
+  readonly tip: string;
+  /** What the fetch list grows by at another level. */
+  readonly moreFor: (level: string, title: string, things: string) => string;
+  readonly aim: string;
+  readonly surface: string;
+  readonly theBook: (title: string) => string;
+  readonly noBook: string;
+  readonly noBookRetold: string;
+  readonly noBookFree: string;
+  readonly noBookAnother: (title: string) => string;
+  readonly sayNoBook: string;
+  readonly saidNoBook: string;
+  readonly sayBookIsHere: string;
+  readonly theSong: (title: string) => string;
+  readonly yourAnswer: string;
   readonly cautions: string;
   readonly levels: Readonly<Record<CautionLevel, string>>;
   readonly caution: Readonly<Record<string, CautionWords>>;
@@ -70,8 +88,8 @@ export function guideWords(language: GuideLanguage): GuideWords {
   return WORDS[language];
 }
 
-/** What a caution says, at its level. */
-export function cautionText(words: GuideWords, rule: string, level: CautionLevel): string {
+/** What a caution says, at its level; a programme's own rule says what it says, in the programme's words. */
+export function cautionText(words: GuideWords, rule: string, level: CautionLevel, own?: string): string {
   const caution = words.caution[rule];
-  return caution ? (caution[level] ?? caution.otherwise) : rule;
+  return own ?? (caution ? (caution[level] ?? caution.otherwise) : rule);
 }

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { CAUTION_LEVELS, CAUTION_RULES } from '../core/cautions/cautions.ts';
+import { CAUTION_LEVELS, CAUTION_RULES } from '../core/cautions/rules.ts';
 import { describeCaution } from './cautions.ts';
 import { cautionText, guideWords, type GuideLanguage } from './guide.ts';
 import { dayInWords } from './dates.ts';

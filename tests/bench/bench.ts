@@ -89,8 +89,8 @@ function benchRecomputation(): void {
     const edited = applyEdit(session, { do: 'turn-dial', segment: dial.id, dial: dial.dials[0]!.name, value });
     if (!edited.ok) throw new Error('the dial was refused');
     const composed = composeSession(edited.value, things, { seatedMinutesPerYear: 3, youngestMonths: 36 });
-    const { fits } = fitHomes(edited.value, homes, things);
-    return findAsides(edited.value, composed, fits, things).length;
+    const { fits } = fitHomes(edited.value, homes, { things });
+    return findAsides(edited.value, composed, fits, { things }).length;
   };
   for (let round = 0; round < 20; round++) turn(2 + (round % 4));
   const times = Array.from({ length: 200 }, (_, round) => timed(() => turn(2 + (round % 4)))[0]).sort(

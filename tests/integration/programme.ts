@@ -1,7 +1,6 @@
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { randomUUID } from 'node:crypto';
 import assert from 'node:assert/strict';
 import { QueryTypes } from 'sequelize';
 import { replyForm } from '../../src/contracts/reply.ts';
@@ -87,8 +86,7 @@ export function helpersFor(programmes: () => TestProgrammes) {
       });
       return kept.id;
     },
-    reply: (change: object = {}) =>
-      replyForm.validateSync({ replyKey: randomUUID(), outcome: 'done', note: '', parts: [], ...change }),
+    reply: (change: object = {}) => replyForm.validateSync({ outcome: 'done', note: '', parts: [], ...change }),
     refuses: (work: Promise<unknown>, code: string) =>
       assert.rejects(work, (error: unknown) => error instanceof EdgeError && error.code === code),
     rows: <Row extends object>(sql: string) => database().query<Row>(sql, { type: QueryTypes.SELECT }),

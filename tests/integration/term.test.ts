@@ -105,10 +105,10 @@ test('a copy is reserved with its lead time over closed days, is gone for the ne
   const free = copies.find(({ isFree, leadWorkingDays }) => isFree && leadWorkingDays !== null)!;
   await reserveBook(at.owner, 'nine-odd-socks', { copy: free.copy, neededOn: '2027-04-08', leadWorkingDays: '5' });
   const page = await readBookPage(at.owner, 'nine-odd-socks');
-  assert.deepEqual([page!.reservation!.reservedOn, page!.reservation!.arrivesOn], ['2027-03-08', '2027-03-15']);
+  assert.deepEqual([page!.reservations[0]!.reservedOn, page!.reservations[0]!.arrivesOn], ['2027-03-08', '2027-03-15']);
   assert.equal((await findCopies('Nine odd socks')).find(({ copy }) => copy === free.copy)!.isFree, false);
   await refuses(reserveBook(at.stranger, 'nine-odd-socks', { copy: free.copy, neededOn: '2027-04-08' }), 'not-found');
-  await cancelReservation(at.owner, 'nine-odd-socks');
+  await cancelReservation(at.owner, 'nine-odd-socks', '2027-04-08');
   assert.equal((await findCopies('Nine odd socks')).find(({ copy }) => copy === free.copy)!.isFree, true);
   await refuses(
     reserveBook(at.owner, 'nine-odd-socks', { copy: free.copy, neededOn: '2027-04-31', leadWorkingDays: '' }),

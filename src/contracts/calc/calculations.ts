@@ -3,6 +3,7 @@ import type { Calculation } from './calculation.ts';
 /** Each group is loaded when it is asked for, so that one question is answered soon after the start. */
 const materials = () => import('./materials.ts');
 const numbers = () => import('./numbers.ts');
+const sessions = () => import('./sessions.ts');
 const terms = () => import('./terms.ts');
 const time = () => import('./time.ts');
 const words = () => import('./words.ts');
@@ -28,5 +29,6 @@ export const CALCULATIONS: ReadonlyMap<string, Calculation> = new Map([
   ['tiles', async (input) => (await words()).calcTiles(input)],
   ['word-sets', async (input) => (await words()).calcWordSets(input)],
   ['coverage', async (input) => (await words()).calcCoverage(input)],
+  ['guide', async (input) => (await sessions()).calcGuide(input)],
   ['term-plan', async (input) => (await terms()).calcTermPlan(input)],
 ]);

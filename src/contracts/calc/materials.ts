@@ -3,7 +3,8 @@ import { checkReadiness } from '../../core/homes/readiness.ts';
 import { totalMaterials } from '../../core/materials/materials.ts';
 import { chooseSwaps, type StockedNeed } from '../../core/materials/swaps.ts';
 import { describeExpressionProblem } from '../../messages/expressions.ts';
-import { ageMonths, amount, array, dials, mixed, name, names, number, object, string, whole } from './fields.ts';
+import { actionName, traitName } from '../cautions.ts';
+import { ageMonths, amount, array, boolean, dials, mixed, name, number, object, string, whole } from './fields.ts';
 import { calculation, CalcInputError } from './calculation.ts';
 
 const USES = ['lasting', 'used-up'] as const;
@@ -69,10 +70,15 @@ const need = object({
         item: name(),
         fit: number().required().min(0, 'must be at least 0').max(1, 'must be at most 1'),
         minMonths: number().integer('must be a whole number').min(0, 'must be at least 0'),
+        qty: amount(0, 1_000_000_000).optional(),
       }),
     )
     .required(),
 });
+
+const MOST_NEEDS = 1000;
+
+const needs = () => array().of(need).required().max(MOST_NEEDS, `must hold at most ${MOST_NEEDS} needs`);
 
 const stock = () =>
   array()
@@ -88,7 +94,7 @@ function refuseRepeatedIds(list: readonly { id: string }[], path: string): void 
 }
 
 export const calcSwaps = calculation(
-  object({ youngestMonths: ageMonths(), needs: array().of(need).required(), stock: stock() }),
+  object({ youngestMonths: ageMonths(), needs: needs(), stock: stock() }),
   ({ youngestMonths, needs, stock: available }) => {
     refuseRepeatedIds(needs, 'needs');
     return chooseSwaps({ youngestMonths, needs: needs as StockedNeed[], stock: available });
@@ -97,7 +103,7 @@ export const calcSwaps = calculation(
 
 export const calcReadiness = calculation(
   object({
-    needs: array().of(need).required(),
+    needs: needs(),
     homes: array()
       .of(object({ id: name(), youngestMonths: ageMonths(), stock: stock() }))
       .required(),
@@ -112,9 +118,10 @@ export const calcCautions = calculation(
   object({
     youngestMonths: ageMonths(),
     items: array()
-      .of(object({ item: name(), traits: names() }))
+      .of(object({ item: name(), traits: array().of(traitName()).required() }))
       .required(),
-    actions: names(),
+    actions: array().of(actionName()).required(),
+    mouthing: boolean(),
   }),
   (input) => ({ cautions: findCautions(input) }),
 );

@@ -57,9 +57,13 @@ test('hours before a time of day cross midnight', () => {
   );
 });
 
-test('ages are whole months from a birth month', () => {
-  assert.equal(ageInMonths('2024-03', '2027-03-18'), 36);
+test('ages are whole months from a birth month, and rise on the last day of a month: nobody turns 36 months early', () => {
+  assert.equal(ageInMonths('2024-03', '2027-03-30'), 35);
+  assert.equal(ageInMonths('2024-03', '2027-03-31'), 36);
   assert.equal(ageInMonths('2024-04', '2027-03-31'), 35);
+  assert.equal(ageInMonths('2023-02', '2024-02-28'), 11);
+  assert.equal(ageInMonths('2023-02', '2024-02-29'), 12);
+  assert.equal(ageInMonths('2024-03', '2024-03-01'), -1);
 });
 
 test('what is due stands by date, what is over does not, and a change after sending asks to send again', () => {

@@ -35,11 +35,16 @@ export function hoursBefore(day: CalendarDate, time: string, hours: number): str
   return new Date(new Date(`${day}T${time}:00Z`).getTime() - hours * 3_600_000).toISOString().slice(0, 16);
 }
 
-/** Age in whole months on a day, from a month of birth (YYYY-MM). Below 0 for a child not yet born. */
+/**
+ * Age in whole months on a day, from a month of birth (YYYY-MM): it rises on the last day of the month, since the day
+ * of birth is not kept and nobody is to count as older than they may be. Below 0 for a child not yet born.
+ * @example ageInMonths('2024-03', '2027-03-30') // 35; on 2027-03-31 it is 36
+ */
 export function ageInMonths(birthMonth: string, on: CalendarDate): number {
   const [birthYear, birthMonthOfYear] = birthMonth.split('-').map(Number) as [number, number];
   const [year, month] = on.split('-').map(Number) as [number, number];
-  return (year - birthYear) * 12 + (month - birthMonthOfYear);
+  const isLastOfMonth = addDays(on, 1).slice(0, 7) !== on.slice(0, 7);
+  return (year - birthYear) * 12 + (month - birthMonthOfYear) - (isLastOfMonth ? 0 : 1);
 }
 
 function toMs(day: CalendarDate): number {

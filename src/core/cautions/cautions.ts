@@ -1,86 +1,114 @@
 import { byCodeUnit } from '../ordering.ts';
-
-export const CAUTION_LEVELS = ['stop', 'hold', 'watch', 'note'] as const;
-/** stop: not for this age, withheld. hold: an adult does it. watch: within arm's reach. note: good to know. */
-export type CautionLevel = (typeof CAUTION_LEVELS)[number];
+import {
+  CAUTION_LEVELS,
+  CAUTION_RULES,
+  isFor,
+  levelInRoom,
+  stricterOf,
+  USUAL_POLICY,
+  type CautionLevel,
+  type CautionPolicy,
+  type OwnRule,
+  type Room,
+} from './rules.ts';
 
 export interface Caution {
   readonly rule: string;
   readonly level: CautionLevel;
   /** The things and actions that call for it, in the order given. */
   readonly because: readonly string[];
+  /** What a programme's own rule says; absent for the usual ones. */
+  readonly words?: string | undefined;
 }
 
-export interface CautionsInput {
-  /** Of the youngest child in the room, not only of the child a session is for. */
-  readonly youngestMonths: number;
-  readonly items: readonly { readonly item: string; readonly traits: readonly string[] }[];
+/** A thing in use, as cautions look at it. */
+export interface UsedThing {
+  readonly item: string;
+  readonly traits: readonly string[];
+  readonly allergens?: readonly string[] | undefined;
+  /** Whether it is known not to be eaten: then hard food is a counter. Absent: a trait stands for its rule. */
+  readonly isCounter?: boolean | undefined;
+}
+
+export interface CautionsInput extends Room {
+  readonly items: readonly UsedThing[];
   readonly actions: readonly string[];
 }
 
-type LevelByAge = (ageMonths: number) => CautionLevel | null;
-
-const always =
-  (level: CautionLevel): LevelByAge =>
-  () =>
-    level;
-const under =
-  (months: number, then: CautionLevel, otherwise: CautionLevel | null): LevelByAge =>
-  (ageMonths) =>
-    ageMonths < months ? then : otherwise;
+/** The rules a thing calls for: its traits that are rules, and allergens where it holds any. */
+function rulesOf({ traits, allergens = [], isCounter = false }: UsedThing): string[] {
+  const rules = traits
+    .filter((trait) => Object.hasOwn(CAUTION_RULES, trait))
+    .map((rule) => (isCounter && rule === 'choking-food' ? 'food-counters' : rule));
+  return allergens.length > 0 ? [...rules, 'allergens'] : rules;
+}
 
 /**
- * The usual cautions and the ages at which they change. Ages follow the common rules for toys and food:
- * 36 months for small parts (the small-parts gauge of about 32 mm) and cords, 60 months for round or hard food,
- * 8 years for balloons, 12 months for honey.
+ * The cautions that things and actions call for in a room, strictest first, with a programme's own rules and stricter
+ * ones. What a programme hides is left out unless it is a stop. Nothing given: none.
  */
-export const CAUTION_RULES: Readonly<Record<string, LevelByAge>> = {
-  'small-parts': under(36, 'stop', 'watch'),
-  'small-balls': under(36, 'stop', null),
-  balloons: under(96, 'stop', null),
-  'magnets-cells-beads': always('stop'),
-  cords: under(36, 'stop', 'watch'),
-  bags: under(36, 'stop', 'watch'),
-  'choking-food': under(60, 'stop', null),
-  honey: under(12, 'stop', null),
-  'raw-dough': always('hold'),
-  allergens: always('note'),
-  'food-in-art': always('hold'),
-  water: always('watch'),
-  heat: always('hold'),
-  blades: always('hold'),
-  scissors: always('watch'),
-  glass: always('hold'),
-  dyes: always('note'),
-  cleaning: always('stop'),
-  soil: always('note'),
-  handled: under(36, 'stop', 'note'),
-  movement: always('note'),
-  climbing: always('watch'),
-  sound: always('note'),
-  screens: always('note'),
-};
-
-/** The cautions that things and actions call for with this youngest child, strictest first. Nothing given: none. */
-export function findCautions({ youngestMonths, items, actions }: CautionsInput): Caution[] {
+export function findCautions(
+  { youngestMonths, mouthing, items, actions }: CautionsInput,
+  policy: CautionPolicy = USUAL_POLICY,
+): Caution[] {
+  const room = { youngestMonths, mouthing };
   const reasons = new Map<string, string[]>();
   const note = (rule: string, reason: string) => {
-    if (!Object.hasOwn(CAUTION_RULES, rule)) return;
     const known = reasons.get(rule) ?? [];
     if (!known.includes(reason)) known.push(reason);
     reasons.set(rule, known);
   };
-  for (const { item, traits } of items) for (const trait of traits) note(trait, item);
-  for (const action of actions) note(action, action);
-  return [...reasons]
-    .flatMap(([rule, because]) => {
-      const level = CAUTION_RULES[rule]!(youngestMonths);
-      return level ? [{ rule, level, because }] : [];
-    })
+  for (const thing of items) for (const rule of rulesOf(thing)) note(rule, thing.item);
+  for (const action of actions) if (Object.hasOwn(CAUTION_RULES, action)) note(action, action);
+  const usual = [...reasons].flatMap(([rule, because]): Caution[] => {
+    const level = levelInRoom(rule, room, policy);
+    return level ? [{ rule, level, because }] : [];
+  });
+  const own = policy.own.flatMap((rule): Caution[] => {
+    const because = [
+      ...items.filter((thing) => callsForOwn(rule, thing)).map(({ item }) => item),
+      ...actions.filter((action) => rule.actions?.includes(action)),
+    ];
+    if (because.length === 0 || !isFor(rule, room)) return [];
+    return [{ rule: rule.name, level: rule.level, because: [...new Set(because)], words: rule.words }];
+  });
+  return [...usual, ...own]
+    .filter(({ rule, level }) => level === 'stop' || !policy.hidden.some((hidden) => hidden.rule === rule))
     .sort(
       (left, right) =>
         CAUTION_LEVELS.indexOf(left.level) - CAUTION_LEVELS.indexOf(right.level) || byCodeUnit(left.rule, right.rule),
     );
+}
+
+function callsForOwn(rule: OwnRule, { item, traits, allergens = [] }: UsedThing): boolean {
+  return (
+    (rule.things?.includes(item) ?? false) ||
+    (rule.traits?.some((trait) => traits.includes(trait)) ?? false) ||
+    (rule.allergens?.some((allergen) => allergens.includes(allergen)) ?? false)
+  );
+}
+
+/** A home as permission looks at it: who is there, and which allergens it has named. */
+export interface Permission extends Room {
+  readonly allergens: readonly string[];
+}
+
+/** Whether a thing may be given at a home: no rule stops it, and it holds nothing that was named. */
+export function mayUse(thing: UsedThing, home: Permission, policy: CautionPolicy = USUAL_POLICY): boolean {
+  if ((thing.allergens ?? []).some((allergen) => home.allergens.includes(allergen))) return false;
+  const usual = rulesOf(thing).reduce<CautionLevel | null>(
+    (level, rule) => stricterOf(level, levelInRoom(rule, home, policy)),
+    null,
+  );
+  if (usual === 'stop') return false;
+  return !policy.own.some((rule) => rule.level === 'stop' && isFor(rule, home) && callsForOwn(rule, thing));
+}
+
+/** The actions of a part that are stopped in a room: then the part cannot be done there. */
+export function stoppedActions(actions: readonly string[], room: Room, policy: CautionPolicy = USUAL_POLICY): string[] {
+  return findCautions({ ...room, items: [], actions }, policy).flatMap(({ level, because }) =>
+    level === 'stop' ? because : [],
+  );
 }
 
 /** A caution for somebody who does not know yet which children there will be. */
@@ -94,10 +122,10 @@ export interface CautionOverAges {
 }
 
 /** The cautions that things and actions call for over all ages, those that are stopped longest first. Nothing given: none. */
-export function cautionsOverAges(input: Omit<CautionsInput, 'youngestMonths'>): CautionOverAges[] {
+export function cautionsOverAges(input: Omit<CautionsInput, 'youngestMonths' | 'mouthing'>): CautionOverAges[] {
   return findCautions({ ...input, youngestMonths: 0 })
     .map(({ rule, because }) => {
-      const levelAt = CAUTION_RULES[rule]!;
+      const levelAt = (youngestMonths: number) => levelInRoom(rule, { youngestMonths });
       const stopsUnderMonths = EVERY_AGE_CHECKED.find((age) => levelAt(age) !== 'stop') ?? null;
       return { rule, because, stopsUnderMonths, level: stopsUnderMonths === null ? null : levelAt(stopsUnderMonths) };
     })
@@ -106,12 +134,8 @@ export function cautionsOverAges(input: Omit<CautionsInput, 'youngestMonths'>): 
 
 const EVERY_AGE_CHECKED = [0, 12, 36, 60, 96];
 
-/**
- * The youngest age in months at which a thing with these traits may be handled: 0 when always, null when never.
- * Food that is only choked on when eaten may still be counted with from the age that small parts allow.
- */
+/** The youngest age in months at which a thing with these traits may be handled as a counter: 0 when always, null when never. */
 export function youngestAllowedMonths(traits: readonly string[]): number | null {
-  const stopping = traits.filter((trait) => Object.hasOwn(CAUTION_RULES, trait) && trait !== 'choking-food');
-  const allowed = EVERY_AGE_CHECKED.find((age) => stopping.every((trait) => CAUTION_RULES[trait]!(age) !== 'stop'));
-  return allowed ?? null;
+  const thing = { item: '', traits, isCounter: true };
+  return EVERY_AGE_CHECKED.find((youngestMonths) => mayUse(thing, { youngestMonths, allergens: [] })) ?? null;
 }

@@ -1,10 +1,13 @@
-import { findCautions, type CautionLevel } from '../cautions/cautions.ts';
-import { youngestMonthsOn } from '../homes/home.ts';
-import { needIdIn, type HomeFit } from '../homes/sessionReadiness.ts';
+import { findCautions } from '../cautions/cautions.ts';
+import { USUAL_POLICY, type CautionLevel, type CautionPolicy } from '../cautions/rules.ts';
+import { asUsed } from '../homes/household.ts';
+import { needIdIn, type FitSettings, type HomeFit } from '../homes/sessionReadiness.ts';
 import { needQuantity } from '../materials/materials.ts';
+import { checkScript, type ScriptFault, type ScriptProblem } from '../script/checkScript.ts';
 import type { ComposedSession } from '../script/composition.ts';
 import type { Edit } from '../script/edit.ts';
 import type { ExpressionProblem } from '../script/expression.ts';
+import { isWholeLevel, linesAt, quantityAt } from '../script/levels.ts';
 import { dialValues, type Need, type Segment, type Session, type ThingsByKey } from '../script/session.ts';
 import type { TemplateProblem } from '../script/template.ts';
 import { spreadOf } from '../time/minutes.ts';
@@ -18,6 +21,7 @@ export type AsideFinding =
   | { readonly code: 'computed'; readonly need: Need; readonly qty: number }
   | { readonly code: 'quantity-problem'; readonly need: Need; readonly problem: ExpressionProblem }
   | { readonly code: 'line-problem'; readonly problem: TemplateProblem }
+  | { readonly code: 'script-problem'; readonly fault: ScriptFault }
   | { readonly code: 'minutes-problem'; readonly part: string; readonly problem: ExpressionProblem }
   | {
       readonly code: 'seated-too-long';
@@ -33,6 +37,14 @@ export type AsideFinding =
       readonly homes: number;
       readonly swapTo?: string;
     }
+  | { readonly code: 'thing-unknown'; readonly item: string }
+  | {
+      readonly code: 'left-out';
+      readonly items: readonly string[];
+      readonly actions: readonly string[];
+      readonly nicknames: readonly string[];
+    }
+  | { readonly code: 'tip'; readonly level: 'easier' | 'harder' }
   | { readonly code: 'homes-lack'; readonly needs: readonly Need[]; readonly nicknames: readonly string[] }
   | { readonly code: 'group-only' }
   | { readonly code: 'costly-setup'; readonly setup: number; readonly play: number };
@@ -52,13 +64,17 @@ export function findAsides(
   session: Session,
   composed: ComposedSession,
   fits: readonly HomeFit[],
-  things: ThingsByKey,
+  { things, policy = USUAL_POLICY }: FitSettings,
 ): Aside[] {
   const asides = composed.segments.flatMap((part, index) => [
     ...lineAsides(part.segment, composed, index),
     ...needAsides(part.segment),
+    ...unknownAsides(part.segment, things),
+    ...scriptAsides(part.segment, things),
+    ...leftOutAsides(part.segment, fits),
     ...lackAsides(part.segment, fits),
-    ...cautionAsides(part.segment, session, fits, things),
+    ...cautionAsides(part.segment, fits, { things, policy }),
+    ...tipAsides(part.segment),
     ...segmentAsides(part, session, composed),
   ]);
   return asides.filter(({ id, weight }) => weight === 'stop' || !session.accepted.includes(id));
@@ -76,7 +92,11 @@ function lineAsides(segment: Segment, composed: ComposedSession, index: number):
 function needAsides(segment: Segment): Aside[] {
   return segment.needs.flatMap((need): Aside[] => {
     const at = { segment: segment.id, line: firstMention(segment, need) };
-    const quantity = needQuantity(need, 1, dialValues(segment.dials));
+    const quantity = needQuantity(
+      { ...need, qty: quantityAt(segment, need, segment.level) },
+      1,
+      dialValues(segment.dials),
+    );
     if (!quantity.ok) {
       const finding = { code: 'quantity-problem', need, problem: quantity.problem } as const;
       return [{ id: `qty:${segment.id}/${need.id}`, weight: 'stop', ...at, finding }];
@@ -90,11 +110,72 @@ function needAsides(segment: Segment): Aside[] {
   });
 }
 
+/** Things that nobody knows any more: their cautions are not known either, so nothing goes out with them. */
+function unknownAsides(segment: Segment, things: ThingsByKey): Aside[] {
+  return segment.needs.flatMap((need) =>
+    [need.item, ...need.swaps.map(({ item }) => item)]
+      .filter((item) => !Object.hasOwn(things, item))
+      .map((item): Aside => ({
+        id: `unknown:${segment.id}/${need.id}/${item}`,
+        weight: 'stop',
+        segment: segment.id,
+        line: firstMention(segment, need),
+        finding: { code: 'thing-unknown', item },
+      })),
+  );
+}
+
+/** What does not come out at another level or with the dials of a swap, though it does as the script stands. */
+function scriptAsides(segment: Segment, things: ThingsByKey): Aside[] {
+  const places = Object.fromEntries(
+    Object.values(things).flatMap(({ key, places: hollows }) => (hollows === undefined ? [] : [[key, hollows]])),
+  );
+  const isShownElsewhere = ({ fault }: ScriptProblem) =>
+    (fault.code === 'expression' || fault.code === 'template') && fault.when === '';
+  return checkScript(segment, segment.title, { places, reach: 'as-it-stands' })
+    .filter((problem) => !isShownElsewhere(problem))
+    .map(({ path, fault }) => ({
+      id: `script:${segment.id}/${path}`,
+      weight: 'stop',
+      segment: segment.id,
+      finding: { code: 'script-problem', fault },
+    }));
+}
+
+/** Homes that do without the part, because something it cannot do without is not permitted there. */
+function leftOutAsides(segment: Segment, fits: readonly HomeFit[]): Aside[] {
+  const without = fits.flatMap((fit) => {
+    const part = fit.parts.find((candidate) => candidate.segment.id === segment.id);
+    return part?.isLeftOut ? [{ fit, part }] : [];
+  });
+  if (without.length === 0) return [];
+  const items = without.flatMap(({ part }) =>
+    part.served.flatMap(({ need, source }) => (source === 'withheld' && !need.optional ? [need.item] : [])),
+  );
+  const finding = {
+    code: 'left-out',
+    items: [...new Set(items)],
+    actions: [...new Set(without.flatMap(({ part }) => part.stopped))],
+    nicknames: without.map(({ fit }) => fit.home.nickname),
+  } as const;
+  return [{ id: `left-out:${segment.id}`, weight: 'heed', segment: segment.id, finding }];
+}
+
+/** An easier or harder way that is a sentence and cannot be done whole. */
+function tipAsides(segment: Segment): Aside[] {
+  return (['easier', 'harder'] as const).flatMap((level): Aside[] =>
+    segment.levels[level] && !isWholeLevel(segment.levels[level])
+      ? [{ id: `tip:${segment.id}/${level}`, weight: 'note', segment: segment.id, finding: { code: 'tip', level } }]
+      : [],
+  );
+}
+
 /** What homes lack, said once for all things that the same homes lack. */
 function lackAsides(segment: Segment, fits: readonly HomeFit[]): Aside[] {
   const byHomes = new Map<string, { nicknames: string[]; needs: Need[] }>();
   for (const need of segment.needs) {
-    const lacking = fits.filter(({ answer }) => answer.missing.includes(needIdIn(segment, need)));
+    const id = needIdIn(segment, need);
+    const lacking = fits.filter(({ kit }) => kit.some((packed) => packed.need === id));
     if (lacking.length === 0) continue;
     const homes = lacking.map(({ home }) => home.id).join(' ');
     const group = byHomes.get(homes) ?? { nicknames: lacking.map(({ home }) => home.nickname), needs: [] };
@@ -110,20 +191,23 @@ function lackAsides(segment: Segment, fits: readonly HomeFit[]): Aside[] {
   }));
 }
 
-/** Cautions that withhold something from at least one of the homes; milder ones stand in the guide. */
-function cautionAsides(segment: Segment, session: Session, fits: readonly HomeFit[], things: ThingsByKey): Aside[] {
-  const items = segment.needs.map(({ item }) => ({ item, traits: things[item]?.traits ?? [] }));
+/** Cautions that withhold what the script says from at least one of the homes; milder ones stand in the guide. */
+function cautionAsides(
+  segment: Segment,
+  fits: readonly HomeFit[],
+  { things, policy }: { things: ThingsByKey; policy: CautionPolicy },
+): Aside[] {
+  const items = segment.needs.flatMap((need) => (things[need.item] ? [asUsed(things[need.item]!, need)] : []));
   const stopsByRule = new Map<string, { homes: number; because: readonly string[] }>();
-  for (const { home } of fits) {
-    const youngestMonths = youngestMonthsOn(home, session.on);
-    for (const { rule, level, because } of findCautions({ youngestMonths, items, actions: segment.actions })) {
+  for (const { household } of fits) {
+    for (const { rule, level, because } of findCautions({ ...household, items, actions: [] }, policy)) {
       if (level !== 'stop') continue;
       stopsByRule.set(rule, { homes: (stopsByRule.get(rule)?.homes ?? 0) + 1, because });
     }
   }
   return [...stopsByRule].map(([rule, { homes, because }]) => {
     const need = segment.needs.find(({ item }) => because.includes(item));
-    const swap = need?.swaps.find(({ item }) => !things[item]?.traits.includes(rule));
+    const swap = need?.swaps.find(({ item }) => things[item] && !things[item].traits.includes(rule));
     const finding = {
       code: 'caution',
       rule,
@@ -186,5 +270,6 @@ function seatedAside(flag: SeatedFlag, session: Session, composed: ComposedSessi
 
 /** The first line that speaks of a need, where the aside about it belongs. */
 function firstMention(segment: Segment, need: Need): string | undefined {
-  return (segment.lines.find(({ text }) => text.includes(`{@${need.id}`)) ?? segment.lines[0])?.id;
+  const lines = linesAt(segment, segment.level);
+  return (lines.find(({ text }) => text.includes(`{@${need.id}`)) ?? lines[0])?.id;
 }

@@ -7,6 +7,11 @@ export interface Child {
   readonly birthMonth: string;
   /** What the child loves, for interest slots. */
   readonly loves?: string | undefined;
+  /** Still puts things into the mouth, at whatever age. */
+  readonly mouthing?: boolean | undefined;
+  readonly leftHanded?: boolean | undefined;
+  /** What helps this child, in the home's own words. */
+  readonly needs?: string | undefined;
 }
 
 /** A home as far as a session needs to know it. */

@@ -1,7 +1,8 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { CAUTION_RULES, findCautions, youngestAllowedMonths } from '../cautions/cautions.ts';
+import { findCautions, youngestAllowedMonths } from '../cautions/cautions.ts';
+import { CAUTION_RULES } from '../cautions/rules.ts';
 import type { StockedNeed } from '../materials/swaps.ts';
 import { checkReadiness } from './readiness.ts';
 

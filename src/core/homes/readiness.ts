@@ -1,5 +1,5 @@
 import { chooseSwaps, isOldEnough, type StockedNeed, type StockItem, type SwapPick } from '../materials/swaps.ts';
-import { roundUp } from '../script/expression.ts';
+import { tallyThings } from '../materials/materials.ts';
 import { byCodeUnit } from '../ordering.ts';
 
 export interface HomeStock {
@@ -30,27 +30,28 @@ export interface Readiness {
 
 /** How many homes can do a session as written, with a swap, or need a kit. No homes: zeros and an empty kit. */
 export function checkReadiness(needs: readonly StockedNeed[], homes: readonly HomeStock[]): Readiness {
-  return summariseReadiness(homes.map((home) => ({ home, needs, answer: homeReadiness(needs, home) })));
+  return summariseReadiness(
+    homes.map((home) => {
+      const answer = homeReadiness(needs, home);
+      return { answer, kit: kitFor(needs, answer.missing, home.youngestMonths) };
+    }),
+  );
 }
 
 /** One home's state for needs that were worked out for it. */
-export function homeReadiness(needs: readonly StockedNeed[], home: HomeStock): HomeReadiness {
+function homeReadiness(needs: readonly StockedNeed[], home: HomeStock): HomeReadiness {
   const { picks } = chooseSwaps({ youngestMonths: home.youngestMonths, needs, stock: home.stock });
   const missing = picks.filter(({ item }) => item === null).map(({ need }) => need);
   const isAsWritten = needs.every((need, index) => picks[index]!.item === need.options[0]?.item);
   return { id: home.id, state: missing.length > 0 ? 'short' : isAsWritten ? 'ready' : 'swaps', missing, picks };
 }
 
-/** Adds up homes whose needs may differ (other children, other allergies). */
+/** Adds up homes and their kits; a kit is packed for each home, so kits add. */
 export function summariseReadiness(
-  checked: readonly { home: HomeStock; needs: readonly StockedNeed[]; answer: HomeReadiness }[],
+  checked: readonly { answer: HomeReadiness; kit: readonly StockItem[] }[],
 ): Readiness {
   const kit = new Map<string, number>();
-  for (const { home, needs, answer } of checked) {
-    for (const { item, qty } of kitFor(needs, answer.missing, home.youngestMonths)) {
-      kit.set(item, (kit.get(item) ?? 0) + qty);
-    }
-  }
+  for (const { item, qty } of checked.flatMap((home) => home.kit)) kit.set(item, (kit.get(item) ?? 0) + qty);
   const count = (state: HomeState) => checked.filter(({ answer }) => answer.state === state).length;
   return {
     homes: checked.map(({ answer }) => answer),
@@ -58,27 +59,20 @@ export function summariseReadiness(
     swaps: count('swaps'),
     short: count('short'),
     kit: [...kit]
-      .map(([item, qty]) => ({ item, qty: roundToBillionth(qty) }))
+      .map(([item, qty]) => ({ item, qty }))
+      .filter(({ qty }) => qty > 0)
       .sort((left, right) => byCodeUnit(left.item, right.item)),
   };
 }
 
-/** What a kit for one home holds: for each missing need the first thing its youngest child is old enough for. */
-export function kitFor(
-  needs: readonly StockedNeed[],
-  missing: readonly string[],
-  youngestMonths: number,
-): { need: string; item: string; qty: number }[] {
-  return needs
-    .filter((need) => missing.includes(need.id))
-    .flatMap((need) => {
-      const option = need.options.find((candidate) => isOldEnough(candidate, youngestMonths));
-      return option ? [{ need: need.id, item: option.item, qty: need.qty }] : [];
-    });
-}
-
-/** Binary fractions added up may miss a whole number by their last bits. */
-function roundToBillionth(qty: number): number {
-  const whole = roundUp(qty);
-  return Math.abs(whole - qty) < 1e-9 ? whole : qty;
+/** A kit for one home: for each missing need the first thing its youngest child is old enough for, counted as fetch lists are. */
+function kitFor(needs: readonly StockedNeed[], missing: readonly string[], youngestMonths: number): StockItem[] {
+  return tallyThings(
+    needs
+      .filter((need) => missing.includes(need.id))
+      .flatMap(({ options, segment, use, qty }) => {
+        const option = options.find((candidate) => isOldEnough(candidate, youngestMonths));
+        return option ? [{ segment, use, item: option.item, qty: option.qty ?? qty }] : [];
+      }),
+  );
 }

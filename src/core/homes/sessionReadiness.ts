@@ -1,9 +1,15 @@
-import { youngestAllowedMonths } from '../cautions/cautions.ts';
-import { needQuantity } from '../materials/materials.ts';
-import type { StockedNeed } from '../materials/swaps.ts';
-import { dialValues, type Need, type Segment, type Session, type Thing, type ThingsByKey } from '../script/session.ts';
-import { youngestMonthsOn, type Home } from './home.ts';
-import { homeReadiness, kitFor, summariseReadiness, type HomeReadiness, type Readiness } from './readiness.ts';
+import { stoppedActions } from '../cautions/cautions.ts';
+import { USUAL_POLICY, type CautionPolicy } from '../cautions/rules.ts';
+import { tallyThings } from '../materials/materials.ts';
+import type { StockItem } from '../materials/swaps.ts';
+import type { Scope } from '../script/expression.ts';
+import { quantityAt, valuesAt } from '../script/levels.ts';
+import type { LevelName, Need, Segment, Session, Swap, ThingsByKey } from '../script/session.ts';
+import { bestPicks, preparePart, type PartPicks, type PreparedPart } from './bestPicks.ts';
+import type { Home } from './home.ts';
+import { householdOn, isPermitted, type Household } from './household.ts';
+import { agree, amountOf, type NeedToServe, type PartToServe, type ServingOption } from './partWays.ts';
+import { summariseReadiness, type HomeReadiness, type Readiness } from './readiness.ts';
 
 /** A need of one segment, named uniquely within the session. */
 export interface SessionNeed {
@@ -12,13 +18,47 @@ export interface SessionNeed {
   readonly need: Need;
 }
 
-/** One home against one session: what it needs, what serves, what is lacking. */
+/** What serves one need at a home. */
+export interface ServedNeed {
+  readonly id: string;
+  readonly need: Need;
+  /** What this home uses; null when nothing is permitted. */
+  readonly item: string | null;
+  /** The swap that it uses, where it is not what the script says. */
+  readonly swap?: Swap | undefined;
+  /** From what the home has, in a kit, or not at all because nothing is permitted. */
+  readonly source: 'home' | 'kit' | 'withheld';
+  /** How many of it, not rounded. */
+  readonly qty: number;
+  /** Hollows or places of what is used, where it has any. */
+  readonly places?: number | undefined;
+}
+
+/** One part of a session as one home does it. */
+export interface FittedPart {
+  readonly segment: Segment;
+  /** The home does it without this part: something it cannot do without is not permitted there. */
+  readonly isLeftOut: boolean;
+  /** Actions that are stopped for somebody in the room; empty unless they leave the part out. */
+  readonly stopped: readonly string[];
+  /** What the picked things set; it goes before any level's dials. */
+  readonly sets: Scope;
+  readonly served: readonly ServedNeed[];
+}
+
+/** One home against one session: what serves, what is lacking, what it may not have. */
 export interface HomeFit {
   readonly home: Home;
-  readonly youngestMonths: number;
-  readonly needs: readonly StockedNeed[];
+  readonly household: Household;
+  readonly parts: readonly FittedPart[];
   readonly answer: HomeReadiness;
   readonly kit: readonly { need: string; item: string; qty: number }[];
+}
+
+/** What a fit needs to know beside the session and the home. */
+export interface FitSettings {
+  readonly things: ThingsByKey;
+  readonly policy?: CautionPolicy | undefined;
 }
 
 /** All needs of a session in order; their ids are "segment/need". */
@@ -33,43 +73,186 @@ export function needIdIn(segment: Pick<Segment, 'id'>, need: Pick<Need, 'id'>): 
   return `${segment.id}/${need.id}`;
 }
 
-/**
- * Fits a session to one home: quantities for its children, things withheld for its youngest and its allergies,
- * the best swaps from what it has. Needs whose quantity has no value are left out; a check names them.
- */
-export function fitHome(session: Pick<Session, 'segments' | 'on'>, home: Home, things: ThingsByKey): HomeFit {
-  const youngestMonths = youngestMonthsOn(home, session.on);
-  const needs = sessionNeeds(session).flatMap(({ id, segment, need }) => {
-    const quantity = needQuantity(need, Math.max(1, home.children.length), dialValues(segment.dials));
-    if (!quantity.ok) return [];
-    const option = (item: string, fit: number) => ({ item, fit, minMonths: allowedFrom(things[item], home.allergens) });
-    const options = [option(need.item, 1), ...need.swaps.map((swap) => option(swap.item, swap.fit))];
-    return [{ id, segment: segment.id, qty: quantity.value, use: need.use, options }];
+/** A part with what its needs may be served with at a home, before any stock is looked at. */
+export function partFor(segment: Segment, household: Household, things: ThingsByKey): PartToServe {
+  return {
+    id: segment.id,
+    values: valuesAt(segment, segment.level),
+    children: household.children,
+    needs: segment.needs.map((need) => needToServe(segment, need, { household, things })),
+  };
+}
+
+function needToServe(
+  segment: Segment,
+  need: Need,
+  { household, things }: { household: Household; things: ThingsByKey },
+): NeedToServe {
+  const written: ServingOption = { item: need.item, place: 0, fit: 1, sets: {} };
+  const swaps = need.swaps.map(({ item, fit, sets, qty }, index): ServingOption => {
+    const places = Object.hasOwn(things, item) ? things[item]!.places : undefined;
+    return { item, place: index + 1, fit, sets: sets ?? {}, qty, places };
   });
-  const answer = homeReadiness(needs, { id: home.id, youngestMonths, stock: home.stock });
-  return { home, youngestMonths, needs, answer, kit: kitFor(needs, answer.missing, youngestMonths) };
+  return {
+    id: needIdIn(segment, need),
+    use: need.use,
+    per: need.per,
+    qty: quantityAt(segment, need, segment.level),
+    options: [written, ...swaps].filter(({ item }) => isPermitted(item, need, things, household)),
+  };
+}
+
+/**
+ * Fits a session to one home: quantities for its children, things withheld for its youngest and its allergies, the
+ * best swaps from what it has, everything counted with the dials as those swaps set them. A part that the home cannot
+ * do is left out and takes nothing.
+ */
+export function fitHome(
+  session: Pick<Session, 'segments' | 'on'>,
+  home: Home,
+  { things, policy }: FitSettings,
+): HomeFit {
+  const household = householdOn(home, session.on, policy ?? USUAL_POLICY);
+  const prepared = session.segments.map((segment) => preparePart(partFor(segment, household, things)));
+  const stopped = session.segments.map(({ actions }) => stoppedActions(actions, household, household.policy));
+  const isLeftOut = session.segments.map(
+    (segment, index) => stopped[index]!.length > 0 || lacksPermission(segment, prepared[index]!),
+  );
+  const picks = picksOf(prepared, isLeftOut, home.stock);
+  const parts = session.segments.map((segment, index): FittedPart => {
+    const { sets, served } = servePart(segment, prepared[index]!, { picks: picks[index]!, household });
+    return { segment, isLeftOut: isLeftOut[index]!, stopped: stopped[index]!, sets, served };
+  });
+  const kit = parts
+    .filter((part) => !part.isLeftOut)
+    .flatMap(({ served }) =>
+      served.flatMap(({ id, item, qty, source }) => (source === 'kit' ? [{ need: id, item: item!, qty }] : [])),
+    );
+  return { home, household, parts, kit, answer: readinessOf(home, parts) };
+}
+
+/** Parts that are left out are picked by themselves, so that they take nothing from the others. */
+function picksOf(
+  prepared: readonly PreparedPart[],
+  isLeftOut: readonly boolean[],
+  stock: readonly StockItem[],
+): PartPicks[] {
+  const doneParts = prepared.filter((_, index) => !isLeftOut[index]);
+  const done = bestPicks(doneParts, stock);
+  let at = 0;
+  return prepared.map((part, index) => (isLeftOut[index] ? bestPicks([part], stock)[0]! : done[at++]!));
+}
+
+/** A need that the part cannot do without has nothing that is permitted. */
+function lacksPermission(segment: Segment, { part }: PreparedPart): boolean {
+  return segment.needs.some((need, index) => !need.optional && part.needs[index]!.options.length === 0);
+}
+
+function servePart(
+  segment: Segment,
+  { part }: PreparedPart,
+  { picks, household }: { picks: PartPicks; household: Household },
+): { sets: Scope; served: ServedNeed[] } {
+  let sets: Scope = {};
+  const chosen = part.needs.map(({ options }, index) => {
+    const place = picks.places[index];
+    const option = options.find((candidate) => candidate.place === place);
+    if (option) sets = { ...sets, ...option.sets };
+    return option;
+  });
+  const kits = part.needs.map(({ options }, index) => {
+    if (chosen[index]) return undefined;
+    const option = options.find((candidate) => agree(sets, candidate.sets));
+    if (option) sets = { ...sets, ...option.sets };
+    return option;
+  });
+  const values = { ...part.values, ...sets };
+  const served = segment.needs.map((need, index): ServedNeed => {
+    const toServe = part.needs[index]!;
+    const option = chosen[index] ?? kits[index];
+    if (!option) return { id: toServe.id, need, item: null, source: 'withheld', qty: 0 };
+    return {
+      id: toServe.id,
+      need,
+      item: option.item,
+      swap: option.place === 0 ? undefined : need.swaps[option.place - 1],
+      source: chosen[index] ? 'home' : 'kit',
+      places: option.places,
+      qty: amountOf(option, { need: toServe, values, children: household.children }) ?? 0,
+    };
+  });
+  return { sets, served };
+}
+
+function readinessOf(home: Home, parts: readonly FittedPart[]): HomeReadiness {
+  const done = parts.filter(({ isLeftOut }) => !isLeftOut).flatMap(({ served }) => served);
+  const missing = parts
+    .flatMap(({ isLeftOut, served }) => (isLeftOut ? served.filter(({ source }) => source === 'withheld') : served))
+    .filter(({ source }) => source !== 'home')
+    .map(({ id }) => id);
+  const isLeftOut = parts.some((part) => part.isLeftOut);
+  const isAsWritten = done.every(({ item, need }) => item === need.item);
+  return {
+    id: home.id,
+    state: missing.length > 0 || isLeftOut ? 'short' : isAsWritten ? 'ready' : 'swaps',
+    missing,
+    picks: parts.flatMap(({ served }) =>
+      served.map(({ id, item, source }) => ({ need: id, item: source === 'home' ? item : null })),
+    ),
+  };
+}
+
+/** What a home fetches: by thing, used-up quantities added, lasting ones laid out again. Parts may be taken at another level. */
+export function fetchOf(
+  fit: Pick<HomeFit, 'parts' | 'household'>,
+  levelOf?: ReadonlyMap<string, LevelName>,
+): StockItem[] {
+  const uses = fit.parts
+    .filter(({ isLeftOut }) => !isLeftOut)
+    .flatMap((part) => {
+      const level = levelOf?.get(part.segment.id) ?? part.segment.level;
+      return part.served.flatMap((served) => {
+        const qty =
+          level === part.segment.level ? served.qty : amountAt(part, served, { level, household: fit.household });
+        return served.item === null ? [] : [{ segment: part.segment.id, item: served.item, use: served.need.use, qty }];
+      });
+    });
+  return tallyThings(uses).filter(({ qty }) => qty > 0);
+}
+
+/** How many of what serves a need another level of its part asks for. */
+function amountAt(
+  { segment, sets }: FittedPart,
+  { need, swap, places }: ServedNeed,
+  { level, household }: { level: LevelName; household: Household },
+): number {
+  const values = { ...valuesAt(segment, level), ...sets };
+  const amount = amountOf(
+    { qty: swap?.qty, places },
+    { need: { qty: quantityAt(segment, need, level), per: need.per }, values, children: household.children },
+  );
+  return amount ?? 0;
 }
 
 /** How many homes can do a session, and each one's fit. */
 export function fitHomes(
   session: Pick<Session, 'segments' | 'on'>,
   homes: readonly Home[],
-  things: ThingsByKey,
+  settings: FitSettings,
 ): { fits: readonly HomeFit[]; readiness: Readiness } {
-  const fits = homes.map((home) => fitHome(session, home, things));
-  const readiness = summariseReadiness(
-    fits.map(({ home, youngestMonths, needs, answer }) => ({
-      home: { id: home.id, youngestMonths, stock: home.stock },
-      needs,
-      answer,
-    })),
-  );
-  return { fits, readiness };
+  const fits = homes.map((home) => fitHome(session, home, settings));
+  return { fits, readiness: summariseReadiness(fits.map(({ answer, parts }) => ({ answer, kit: kitOf(parts) }))) };
 }
 
-/** From which age a home may use a thing; Infinity when never, or when it holds an allergen the home has named. */
-function allowedFrom(thing: Thing | undefined, allergens: readonly string[]): number {
-  if (!thing) return 0;
-  if (thing.allergens.some((allergen) => allergens.includes(allergen))) return Infinity;
-  return youngestAllowedMonths(thing.traits) ?? Infinity;
+/** A home's kit by thing, counted as fetch lists are. */
+function kitOf(parts: readonly FittedPart[]): StockItem[] {
+  return tallyThings(
+    parts
+      .filter(({ isLeftOut }) => !isLeftOut)
+      .flatMap(({ segment, served }) =>
+        served.flatMap(({ item, qty, need, source }) =>
+          source === 'kit' ? [{ segment: segment.id, item: item!, use: need.use, qty }] : [],
+        ),
+      ),
+  );
 }

@@ -33,15 +33,18 @@ export const balanceMaker: Maker = {
     };
     const body = [
       {
+        key: 'do-1',
         kind: 'do' as const,
         text: `Hang a coat hanger on a door handle with a bag on each end. Into the left one goes what weighs as much as ${count(left, 'counter')}, into the right one what weighs ${right}.`,
       },
       {
+        key: 'ask-1',
         kind: 'ask' as const,
         text: '“Which side will go down?”',
         answer: lower === 'neither' ? 'neither: it stays level' : `${lower} one: the lower side is heavier`,
       },
       {
+        key: 'ask-2',
         kind: 'ask' as const,
         text: '“How many more to make it level?”',
         answer:
@@ -49,7 +52,7 @@ export const balanceMaker: Maker = {
             ? 'none'
             : `${difference}${guess === difference ? ', as you guessed' : `; the guess of ${guess} was ${Math.abs(guess - difference)} away`}`,
       },
-      { kind: 'if' as const, text: 'The hanger slips: tape it to the handle.' },
+      { key: 'if-1', kind: 'if' as const, text: 'The hanger slips: tape it to the handle.' },
     ];
     return good({
       facts: [
@@ -60,13 +63,18 @@ export const balanceMaker: Maker = {
       picture,
       lines: {
         easier: [
-          { kind: 'do', text: 'Put a shoe into one bag and a sock into the other.' },
-          { kind: 'ask', text: '“Which is heavier?”', answer: 'the lower one' },
+          { key: 'do-2', kind: 'do', text: 'Put a shoe into one bag and a sock into the other.' },
+          { key: 'ask-3', kind: 'ask', text: '“Which is heavier?”', answer: 'the lower one' },
         ],
         right: body,
         harder: [
           ...body,
-          { kind: 'ask', text: '“What weighs the same as the left bag?”', answer: `${count(left, 'counter')}` },
+          {
+            key: 'ask-4',
+            kind: 'ask',
+            text: '“What weighs the same as the left bag?”',
+            answer: `${count(left, 'counter')}`,
+          },
         ],
       },
       materials: [

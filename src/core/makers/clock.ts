@@ -21,16 +21,24 @@ export const clockMaker: Maker = {
     const next = (hour % 12) + 1;
     const body = [
       {
+        key: 'do-1',
         kind: 'do' as const,
         text: `Set the clock to ${said}: the long hand to the ${isHalf ? 'six' : 'twelve'}, the short one ${isHalf ? `between ${hour} and ${next}` : `to the ${hour}`}.`,
       },
       {
+        key: 'ask-1',
         kind: 'ask' as const,
         text: '“What does the short hand point to?”',
         answer: isHalf ? `past ${hour}, on the way to ${next}` : String(hour),
       },
-      { kind: 'ask' as const, text: '“What do we do at that time?”', answer: 'whatever is true in your home' },
       {
+        key: 'ask-2',
+        kind: 'ask' as const,
+        text: '“What do we do at that time?”',
+        answer: 'whatever is true in your home',
+      },
+      {
+        key: 'if-1',
         kind: 'if' as const,
         text: `They read the long hand as the hour: cover it with a finger, and read the short one first.`,
       },
@@ -40,15 +48,16 @@ export const clockMaker: Maker = {
       picture: face,
       lines: {
         easier: [
-          { kind: 'do', text: 'Use the short hand only.' },
+          { key: 'do-2', kind: 'do', text: 'Use the short hand only.' },
           isHalf
-            ? { kind: 'ask', text: '“Between which two numbers?”', answer: `${hour} and ${next}` }
-            : { kind: 'ask', text: '“Near which number?”', answer: String(hour) },
+            ? { key: 'ask-3', kind: 'ask', text: '“Between which two numbers?”', answer: `${hour} and ${next}` }
+            : { key: 'ask-4', kind: 'ask', text: '“Near which number?”', answer: String(hour) },
         ],
         right: body,
         harder: [
           ...body,
           {
+            key: 'ask-5',
             kind: 'ask',
             text: '“And an hour later?”',
             answer: isHalf ? `half past ${numberName(next)}` : `${numberName(next)} o’clock`,

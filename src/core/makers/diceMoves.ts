@@ -63,10 +63,19 @@ export const diceMovesMaker: Maker = {
       );
     const first = sumOf(throws[0]!);
     const body = [
-      { kind: 'do' as const, text: 'Clear the floor, socks off. One throws, all do it.' },
-      { kind: 'say' as const, text: `“${count(first, moves[0]!)}!”` },
-      { kind: 'ask' as const, text: '“How many dots? Do you see it without counting?”', answer: `${dice} to ${most}` },
-      { kind: 'notice' as const, text: 'Do they stop at the number, or when it stops being fun? Both are fine.' },
+      { key: 'do-1', kind: 'do' as const, text: 'Clear the floor, socks off. One throws, all do it.' },
+      { key: 'say-1', kind: 'say' as const, text: `“${count(first, moves[0]!)}!”` },
+      {
+        key: 'ask-1',
+        kind: 'ask' as const,
+        text: '“How many dots? Do you see it without counting?”',
+        answer: `${dice} to ${most}`,
+      },
+      {
+        key: 'notice-1',
+        kind: 'notice' as const,
+        text: 'Do they stop at the number, or when it stops being fun? Both are fine.',
+      },
     ];
     return good({
       facts: [
@@ -79,11 +88,12 @@ export const diceMovesMaker: Maker = {
         4,
       ),
       lines: {
-        easier: [body[0]!, { kind: 'do', text: 'Use only the faces one to three: throw again for more.' }],
+        easier: [body[0]!, { key: 'do-2', kind: 'do', text: 'Use only the faces one to three: throw again for more.' }],
         right: body,
         harder: [
           ...body,
           {
+            key: 'say-2',
             kind: 'say',
             text: dice === 2 ? '“Start from the larger die and count on.”' : '“One more than the die says.”',
           },

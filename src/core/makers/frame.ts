@@ -49,16 +49,22 @@ export const frameMaker: Maker = {
     const left = places - total;
     const body = [
       {
+        key: 'do-1',
         kind: 'do' as const,
         text: `Lay ${places > 10 ? 'two frames of 10 places' : `a frame of ${places} places`}. Put ${count(first, 'counter')} in, filling the rows from the ${fromRight ? 'right' : 'left'}${second > 0 ? `, then ${second} of another colour` : ''}.`,
       },
       {
+        key: 'ask-1',
         kind: 'ask' as const,
         text: '“How many do you see?”',
         answer: second > 0 ? `${first} and ${second}: ${total}` : String(total),
       },
-      { kind: 'ask' as const, text: '“How many places are empty?”', answer: String(left) },
-      { kind: 'if' as const, text: 'They count every dot: ask about the full row only, then about the rest.' },
+      { key: 'ask-2', kind: 'ask' as const, text: '“How many places are empty?”', answer: String(left) },
+      {
+        key: 'if-1',
+        kind: 'if' as const,
+        text: 'They count every dot: ask about the full row only, then about the rest.',
+      },
     ];
     return good({
       facts: [
@@ -75,14 +81,14 @@ export const frameMaker: Maker = {
       picture: draw(first, second),
       lines: {
         easier: [
-          { kind: 'do', text: 'Fill only the first row, with up to five.' },
-          { kind: 'ask', text: '“How many?”', answer: String(Math.min(5, total)) },
+          { key: 'do-2', kind: 'do', text: 'Fill only the first row, with up to five.' },
+          { key: 'ask-3', kind: 'ask', text: '“How many?”', answer: String(Math.min(5, total)) },
         ],
         right: body,
         harder: [
-          { kind: 'do', text: `Show the frame with ${total} and cover it as your child says “now”.` },
-          { kind: 'ask', text: '“What did you see?”', answer: asSeen(total) },
-          { kind: 'ask', text: `“And how many to ${places}?”`, answer: String(left) },
+          { key: 'do-3', kind: 'do', text: `Show the frame with ${total} and cover it as your child says “now”.` },
+          { key: 'ask-4', kind: 'ask', text: '“What did you see?”', answer: asSeen(total) },
+          { key: 'ask-5', kind: 'ask', text: `“And how many to ${places}?”`, answer: String(left) },
         ],
       },
       materials: [

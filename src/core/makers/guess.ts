@@ -23,12 +23,14 @@ export const guessMaker: Maker = {
     const taken = Math.ceil(number / 4);
     const body = [
       {
+        key: 'do-1',
         kind: 'do' as const,
         text: `Put ${count(number, 'thing')} under a cloth. Lift it while you both say “one hippo”.`,
       },
-      { kind: 'ask' as const, text: '“How many do you think?”', answer: 'any number; write it down' },
-      { kind: 'do' as const, text: 'Lift it again for as long; they may change the guess.' },
+      { key: 'ask-1', kind: 'ask' as const, text: '“How many do you think?”', answer: 'any number; write it down' },
+      { key: 'do-2', kind: 'do' as const, text: 'Lift it again for as long; they may change the guess.' },
       {
+        key: 'ask-2',
         kind: 'ask' as const,
         text: '“Count them. Was it near?”',
         answer:
@@ -42,14 +44,15 @@ export const guessMaker: Maker = {
       picture: counters(number, { size: 7, perRow: 10 }),
       lines: {
         easier: [
-          { kind: 'do', text: 'Use at most four things: they can be seen without counting.' },
+          { key: 'do-3', kind: 'do', text: 'Use at most four things: they can be seen without counting.' },
           ...body.slice(1, 2),
         ],
         right: body,
         harder: [
           ...body,
-          { kind: 'do', text: `Take ${taken} away behind your back, and cover the rest.` },
+          { key: 'do-4', kind: 'do', text: `Take ${taken} away behind your back, and cover the rest.` },
           {
+            key: 'ask-3',
             kind: 'ask',
             text: '“I took some. How many are under the cloth now?”',
             answer: `${number} less ${taken}: ${number - taken}`,

@@ -38,29 +38,40 @@ export const lengthPairsMaker: Maker = {
     const lengths = cuts.flatMap((cut) => [cut, STRIP_MM - cut]).sort((left, right) => left - right);
     const body = [
       {
+        key: 'do-1',
         kind: 'do' as const,
         text: `Cut ${colours} strips of ${STRIP_MM} mm at ${listWords(cuts.map((cut) => `${cut}`))} mm, and mix the pieces.`,
       },
       {
+        key: 'ask-1',
         kind: 'ask' as const,
         text: '“Which two make one long strip again?”',
         answer: 'those of one colour; laid end to end all are equally long',
       },
-      { kind: 'ask' as const, text: '“Which piece is the shortest of all?”', answer: `${lengths[0]} mm` },
-      { kind: 'notice' as const, text: 'Do they lay the ends in line before they say which is longer?' },
+      { key: 'ask-2', kind: 'ask' as const, text: '“Which piece is the shortest of all?”', answer: `${lengths[0]} mm` },
+      {
+        key: 'notice-1',
+        kind: 'notice' as const,
+        text: 'Do they lay the ends in line before they say which is longer?',
+      },
     ];
     return good({
       facts: [`Pieces of ${listWords(lengths)} mm: any two differ by at least ${difference} mm.`],
       picture: inColumn(cuts.map(draw), 3),
       lines: {
         easier: [
-          { kind: 'do', text: 'Take the longest and the shortest piece only.' },
-          { kind: 'ask', text: '“Which is longer?”', answer: `${lengths.at(-1)} mm against ${lengths[0]} mm` },
+          { key: 'do-2', kind: 'do', text: 'Take the longest and the shortest piece only.' },
+          {
+            key: 'ask-3',
+            kind: 'ask',
+            text: '“Which is longer?”',
+            answer: `${lengths.at(-1)} mm against ${lengths[0]} mm`,
+          },
         ],
         right: body,
         harder: [
           ...body.slice(0, 1),
-          { kind: 'do', text: `Lay all ${2 * colours} pieces in order, without looking at the colours.` },
+          { key: 'do-3', kind: 'do', text: `Lay all ${2 * colours} pieces in order, without looking at the colours.` },
         ],
       },
       materials: [

@@ -1,6 +1,6 @@
 import type { Drawing } from '../page/drawing.ts';
 import { bad, good, type Outcome } from '../outcome.ts';
-import type { LevelName, LineKind } from '../script/session.ts';
+import type { LevelName, Line, LineKind } from '../script/session.ts';
 
 /** How a programme works with numbers; each has a default. */
 export interface MakerSettings {
@@ -61,6 +61,8 @@ export type MakerDial =
 export type MakerValues = Readonly<Record<string, number | string>>;
 
 export interface MadeLine {
+  /** The name of the line in its maker: the same at every setting of the dials. */
+  readonly key: string;
   readonly kind: LineKind;
   readonly text: string;
   readonly answer?: string | undefined;
@@ -71,7 +73,13 @@ export interface MadeMaterial {
   readonly qty: number;
   readonly use: 'lasting' | 'used-up';
   /** What else will do, with how well. */
-  readonly swaps: readonly { readonly item: string; readonly fit: number; readonly why: string }[];
+  readonly swaps: readonly {
+    readonly item: string;
+    readonly fit: number;
+    readonly why: string;
+    /** How many of it serve the whole need: an expression over `need` and `places`. */
+    readonly qty?: string | undefined;
+  }[];
 }
 
 /** What is cut or written on: equal cards for sheets, or drawings one below the other. */
@@ -187,4 +195,24 @@ export interface MadeFrom {
   readonly maker: string;
   readonly values: MakerValues;
   readonly settings: MakerSettings;
+  /** What the author changed since; made again at each turn of a dial. */
+  readonly changes?: MadeChanges | undefined;
+}
+
+/** An author's changes to the lines of a level, by the ids of the maker's lines. */
+export interface LevelChanges {
+  readonly level: LevelName;
+  readonly rewritten: Readonly<Record<string, Line>>;
+  readonly removed: readonly string[];
+  /** Lines of the author's own, each behind another (null: in front). */
+  readonly added: readonly { readonly after: string | null; readonly line: Line }[];
+  /** The maker's lines in another order than it writes them. */
+  readonly order?: readonly string[] | undefined;
+}
+
+/** An author's changes to a part that a maker writes. */
+export interface MadeChanges {
+  readonly lines?: readonly LevelChanges[] | undefined;
+  /** Swaps taken over: what stands in the place of what the maker says. */
+  readonly needs?: readonly { readonly need: string; readonly item: string }[] | undefined;
 }

@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { CAUTION_RULES } from '../cautions/cautions.ts';
+import { CAUTION_RULES } from '../cautions/rules.ts';
 import type { Drawing, Shape } from '../page/drawing.ts';
 import { textWidth } from '../page/text.ts';
 import { cutPositions, STRIP_MM } from './lengthPairs.ts';

@@ -88,8 +88,9 @@ export const moneyTableMaker: Maker = {
     const ones = Math.min(5, ...prices.value);
     const changeLines: MadeLine[] = hops
       ? [
-          { kind: 'say', text: `“It costs ${write(hops.price)}, and I give you ${write(hops.tender)}.”` },
+          { key: 'say-1', kind: 'say', text: `“It costs ${write(hops.price)}, and I give you ${write(hops.tender)}.”` },
           {
+            key: 'ask-1',
             kind: 'ask',
             text: '“How much comes back? Count up with me.”',
             answer: `${hops.hops.map(([from, to]) => `${write(from)} to ${write(to)}`).join(', ')}: ${write(hops.change)}`,
@@ -98,17 +99,20 @@ export const moneyTableMaker: Maker = {
       : [];
     const body: MadeLine[] = [
       {
+        key: 'do-1',
         kind: 'do',
         text: `Put ${listWords(coinWords(purse.value, write))} into the purse${hops ? `, ${listWords(coinWords(till.value, write))} into the till` : ''}, and price cards on things in the room.`,
       },
       ...(first
         ? [
             {
+              key: 'ask-2',
               kind: 'ask' as const,
               text: `“Can you pay ${write(first.price)} exactly?”`,
               answer: `with the fewest coins: ${listWords(first.fewest!.map(write))}`,
             },
             {
+              key: 'ask-3',
               kind: 'ask' as const,
               text: '“Is there another way?”',
               answer: first.ways === 1 ? 'no, only this one' : `yes, ${String(first.ways)} ways in all`,
@@ -150,8 +154,9 @@ export const moneyTableMaker: Maker = {
       ),
       lines: {
         easier: [
-          { kind: 'do', text: `Lay ${ones} × ${write(1)} on the table, and no other coins.` },
+          { key: 'do-2', kind: 'do', text: `Lay ${ones} × ${write(1)} on the table, and no other coins.` },
           {
+            key: 'ask-4',
             kind: 'ask',
             text: `“Give me ${write(ones)}.”`,
             answer: `one coin after the other, counted aloud: ${Array.from({ length: ones }, (_, index) => numberName(index + 1)).join(', ')}`,
@@ -163,6 +168,7 @@ export const moneyTableMaker: Maker = {
           ...(first
             ? [
                 {
+                  key: 'ask-5',
                   kind: 'ask' as const,
                   text: `“Pay ${write(first.price)} with as few coins as you can.”`,
                   answer: listWords(first.fewest!.map(write)),

@@ -45,25 +45,35 @@ export const numberPotsMaker: Maker = {
     const few = numbers.slice(0, from === 0 ? 4 : 3);
     const zero =
       from === 0
-        ? [{ kind: 'ask' as const, text: '“What goes into the pot that says 0?”', answer: 'nothing: it stays empty' }]
+        ? [
+            {
+              key: 'ask-1',
+              kind: 'ask' as const,
+              text: '“What goes into the pot that says 0?”',
+              answer: 'nothing: it stays empty',
+            },
+          ]
         : [];
     const body = [
       {
+        key: 'do-1',
         kind: 'do' as const,
         text: `Stand ${count(pots, 'pot')} in a row, ${from} to ${to}, and lay ${count(needed, 'counter')} in a heap.`,
       },
-      { kind: 'say' as const, text: '“Each pot says how many it wants. Shall we feed them?”' },
+      { key: 'say-1', kind: 'say' as const, text: '“Each pot says how many it wants. Shall we feed them?”' },
       ...zero,
       {
+        key: 'ask-2',
         kind: 'ask' as const,
         text: '“Is anything left over?”',
         answer: 'nothing: if there is, one pot has the wrong number',
       },
       {
+        key: 'if-1',
         kind: 'if' as const,
         text: 'They drop in one too many: tip that pot into your hand and count together, stopping at what its label says.',
       },
-      { kind: 'notice' as const, text: 'Do they stop by themselves at the last word?' },
+      { key: 'notice-1', kind: 'notice' as const, text: 'Do they stop by themselves at the last word?' },
     ];
     return good({
       facts: [
@@ -99,6 +109,7 @@ export const numberPotsMaker: Maker = {
       lines: {
         easier: [
           {
+            key: 'do-2',
             kind: 'do',
             text: `Use only ${few.length === 1 ? `the pot for ${few[0]}` : `the pots for ${listWords(few)}`}, with ${count(sumOf(few), 'counter')}, and put them into your child’s hand one by one: ${runOf(1, few.at(-1)!).map(numberName).join(', ')}.`,
           },
@@ -109,6 +120,7 @@ export const numberPotsMaker: Maker = {
         harder: [
           ...body.slice(0, 3),
           {
+            key: 'do-3',
             kind: 'do',
             text: 'Lay the labels face down; your child fills a pot and finds the label that belongs to it.',
           },

@@ -43,10 +43,10 @@ export const numberStripMaker: Maker = {
       return { width: row.length * CELL, height: 28, shapes };
     };
     const body = [
-      { kind: 'do' as const, text: `Cut the strip along its edges into ${length} pieces, and mix them.` },
-      { kind: 'say' as const, text: '“If the edges fit, it is right.”' },
-      { kind: 'ask' as const, text: `“What comes after ${from + 1}?”`, answer: String(from + 2) },
-      { kind: 'ask' as const, text: `“And before ${from + 1}?”`, answer: String(from) },
+      { key: 'do-1', kind: 'do' as const, text: `Cut the strip along its edges into ${length} pieces, and mix them.` },
+      { key: 'say-1', kind: 'say' as const, text: '“If the edges fit, it is right.”' },
+      { key: 'ask-1', kind: 'ask' as const, text: `“What comes after ${from + 1}?”`, answer: String(from + 2) },
+      { key: 'ask-2', kind: 'ask' as const, text: `“And before ${from + 1}?”`, answer: String(from) },
     ];
     return good({
       facts: [
@@ -57,11 +57,13 @@ export const numberStripMaker: Maker = {
       ],
       picture: draw(numbers),
       lines: {
-        easier: [{ kind: 'do', text: 'Leave the first three in their place, and give the others one at a time.' }],
+        easier: [
+          { key: 'do-2', kind: 'do', text: 'Leave the first three in their place, and give the others one at a time.' },
+        ],
         right: body,
         harder: [
-          { kind: 'do', text: 'Build it from the end backwards.' },
-          { kind: 'ask', text: `“Before ${numbers.at(-1)}?”`, answer: String(numbers.at(-1)! - 1) },
+          { key: 'do-3', kind: 'do', text: 'Build it from the end backwards.' },
+          { key: 'ask-3', kind: 'ask', text: `“Before ${numbers.at(-1)}?”`, answer: String(numbers.at(-1)! - 1) },
         ],
       },
       materials: [

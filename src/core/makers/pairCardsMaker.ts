@@ -112,6 +112,7 @@ export const pairCardsMaker: Maker = {
     const cards = pairs.map((pair) => pairCard(pair, face));
     const printable = { title: 'Pair cards', cards, sheets: [] };
     const lay: MadeLine = {
+      key: 'do-1',
       kind: 'do',
       text: `Lay ${count(pairs.length, 'card')} out, ${asSigns ? 'numerals' : 'dots'} up.`,
     };
@@ -155,6 +156,7 @@ function chain(last: number): Pair[] {
 type Lines = Readonly<Record<'easier' | 'right' | 'harder', readonly MadeLine[]>>;
 
 const REAL_THINGS: MadeLine = {
+  key: 'do-2',
   kind: 'do',
   text: 'Use real things: so many in one hand, so many in the other.',
 };
@@ -170,21 +172,23 @@ function totalLines(
   const shown = same[Math.floor((same.length - 1) / 2)]!;
   const others = same.filter((pair) => pair !== shown);
   const ask: MadeLine = {
+    key: 'ask-1',
     kind: 'ask',
     text: `“How many are there together on the card with ${shown[0]} and ${shown[1]}?”`,
     answer: String(total),
   };
   const hidden: MadeLine[] = [
-    { kind: 'do', text: `Put your hand over the half with ${shown[1]}.` },
-    { kind: 'ask', text: `“${total} in all. What is under my hand?”`, answer: String(shown[1]) },
+    { key: 'do-3', kind: 'do', text: `Put your hand over the half with ${shown[1]}.` },
+    { key: 'ask-2', kind: 'ask', text: `“${total} in all. What is under my hand?”`, answer: String(shown[1]) },
   ];
   const right: MadeLine[] = [
     lay,
     ask,
-    ...(hasBacks ? [{ kind: 'do', text: 'Turn it over: is that what you both said?' } as const] : []),
+    ...(hasBacks ? [{ key: 'do-4', kind: 'do', text: 'Turn it over: is that what you both said?' } as const] : []),
     ...(others.length > 0
       ? [
           {
+            key: 'ask-3',
             kind: 'ask',
             text: `“Find me another that makes ${total}.”`,
             answer: others.map(([a, b]) => `${a} and ${b}`).join('; '),
@@ -192,7 +196,7 @@ function totalLines(
         ]
       : []),
     ...hidden,
-    { kind: 'notice', text: 'Do they count both halves from one, or on from the larger?' },
+    { key: 'notice-1', kind: 'notice', text: 'Do they count both halves from one, or on from the larger?' },
   ];
   return {
     easier: [REAL_THINGS, ask],
@@ -201,6 +205,7 @@ function totalLines(
       lay,
       ...hidden,
       {
+        key: 'ask-4',
         kind: 'ask',
         text: `“How many cards make ${total}?”`,
         answer: `${same.length}: ${values.zero === 'yes' ? 'with' : 'without'} zero, ${values.order === 'both' ? 'either part first' : 'each pair once'}`,
@@ -212,25 +217,30 @@ function totalLines(
 function chainLines(pairs: readonly Pair[], lay: MadeLine): Lines {
   const [first, second] = pairs as readonly [Pair, Pair, ...Pair[]];
   const last = pairs.at(-1)!;
-  const begin: MadeLine = { kind: 'do', text: `Put the card with ${first[0]} and ${first[1]} down.` };
+  const begin: MadeLine = { key: 'do-5', kind: 'do', text: `Put the card with ${first[0]} and ${first[1]} down.` };
   const join: MadeLine = {
+    key: 'ask-5',
     kind: 'ask',
     text: '“Which card goes on? It begins as this one ends.”',
     answer: `${second[0]} and ${second[1]}`,
   };
   return {
-    easier: [{ kind: 'do', text: `Take two cards: ${first.join(' and ')}, and ${second.join(' and ')}.` }, begin, join],
+    easier: [
+      { key: 'do-6', kind: 'do', text: `Take two cards: ${first.join(' and ')}, and ${second.join(' and ')}.` },
+      begin,
+      join,
+    ],
     right: [
       lay,
       begin,
       join,
-      { kind: 'do', text: 'Go on in turn, until no card is left.' },
-      { kind: 'ask', text: '“How many cards long is it?”', answer: String(pairs.length) },
+      { key: 'do-7', kind: 'do', text: 'Go on in turn, until no card is left.' },
+      { key: 'ask-6', kind: 'ask', text: '“How many cards long is it?”', answer: String(pairs.length) },
     ],
     harder: [
       lay,
-      { kind: 'do', text: `Build it backwards, from the card with ${last[0]} and ${last[1]}.` },
-      { kind: 'ask', text: '“Which card goes before it?”', answer: pairs.at(-2)!.join(' and ') },
+      { key: 'do-8', kind: 'do', text: `Build it backwards, from the card with ${last[0]} and ${last[1]}.` },
+      { key: 'ask-7', kind: 'ask', text: '“Which card goes before it?”', answer: pairs.at(-2)!.join(' and ') },
     ],
   };
 }

@@ -138,28 +138,37 @@ export const patternRowMaker: Maker = {
     });
     const picture = inGrid(values.task === 'what comes next' ? [...shown, GAP] : shown, 12, 3);
     const task = isHidden
-      ? { kind: 'ask' as const, text: '“Which one hides here?”', answer: row[at] }
+      ? { key: 'ask-1', kind: 'ask' as const, text: '“Which one hides here?”', answer: row[at] }
       : isWrong
         ? {
+            key: 'ask-2',
             kind: 'ask' as const,
             text: '“One of them is wrong. Which?”',
             answer: `the ${ordinalName(at + 1)}: it should be ${row[at]}`,
           }
         : values.task === 'copy it'
-          ? { kind: 'do' as const, text: 'Your child lays the same row below yours.' }
-          : { kind: 'ask' as const, text: '“What comes next?”', answer: next };
+          ? { key: 'do-1', kind: 'do' as const, text: 'Your child lays the same row below yours.' }
+          : { key: 'ask-3', kind: 'ask' as const, text: '“What comes next?”', answer: next };
     const body = [
       {
+        key: 'do-2',
         kind: 'do' as const,
         text: `Lay ${count(length, 'piece')} in a row: ${laid.join(', ')}.${isHidden ? ` Cover the ${ordinalName(at + 1)}.` : ''}`,
       },
       ...(showsUnit && !isWrong
-        ? [{ kind: 'say' as const, text: `Say it together with a beat: “${unit.join(', ')} · ${unit.join(', ')}”.` }]
+        ? [
+            {
+              key: 'say-1',
+              kind: 'say' as const,
+              text: `Say it together with a beat: “${unit.join(', ')} · ${unit.join(', ')}”.`,
+            },
+          ]
         : []),
       task,
       ...(showsUnit
         ? [
             {
+              key: 'ask-4',
               kind: 'ask' as const,
               text: '“Which bit comes again and again?”',
               answer: `${unit.join(', ')} (${letters})`,
@@ -177,11 +186,11 @@ export const patternRowMaker: Maker = {
       picture,
       lines: {
         easier: [
-          { kind: 'do', text: `Lay ${easierRow(kinds).join(', ')}.` },
-          { kind: 'ask', text: '“And then?”', answer: kinds[0] },
+          { key: 'do-3', kind: 'do', text: `Lay ${easierRow(kinds).join(', ')}.` },
+          { key: 'ask-5', kind: 'ask', text: '“And then?”', answer: kinds[0] },
         ],
         right: body,
-        harder: [...body, { kind: 'do', text: 'Do the same pattern with steps and claps.' }],
+        harder: [...body, { key: 'do-4', kind: 'do', text: 'Do the same pattern with steps and claps.' }],
       },
       materials: [
         {

@@ -31,18 +31,20 @@ export const placeSettingsMaker: Maker = {
       return number > 0 ? [count(number, name)] : [];
     });
     const chain = Array.from({ length: more }, (_, step) => ({
+      key: 'ask-1',
       kind: 'ask' as const,
       text: `“${placed + step === 0 ? 'No cup stands there yet' : count(placed + step, 'cup stands there', 'cups stand there')}. How many more?”`,
       answer: String(more - step),
     }));
     const body = [
       {
+        key: 'do-1',
         kind: 'do' as const,
         text: `Set ${count(people, 'chair or cushion', 'chairs or cushions')}.${placed > 0 ? ` Put ${count(placed, 'cup')} on the table.` : ''}${fetched.length > 0 ? ` Have ${listWords(fetched)} within reach.` : ''}`,
       },
-      { kind: 'say' as const, text: '“Everybody gets one of everything.”' },
+      { key: 'say-1', kind: 'say' as const, text: '“Everybody gets one of everything.”' },
       ...chain.slice(0, 3),
-      { kind: 'notice' as const, text: 'Do they fetch one at a time, or the right number at once?' },
+      { key: 'notice-1', kind: 'notice' as const, text: 'Do they fetch one at a time, or the right number at once?' },
     ];
     return good({
       facts: [
@@ -74,6 +76,7 @@ export const placeSettingsMaker: Maker = {
       lines: {
         easier: [
           {
+            key: 'do-2',
             kind: 'do',
             text:
               things > 1
@@ -85,8 +88,12 @@ export const placeSettingsMaker: Maker = {
         right: body,
         harder: [
           ...body.slice(0, 2),
-          { kind: 'do', text: `Take one ${last} away without a word: ${count(people - 1, last)} for ${people}.` },
-          { kind: 'ask', text: '“Does it come out?”', answer: 'no: one place has none' },
+          {
+            key: 'do-3',
+            kind: 'do',
+            text: `Take one ${last} away without a word: ${count(people - 1, last)} for ${people}.`,
+          },
+          { key: 'ask-2', kind: 'ask', text: '“Does it come out?”', answer: 'no: one place has none' },
         ],
       },
       materials: items.map((item) => ({ item, qty: people, use: 'lasting' as const, swaps: [] })),

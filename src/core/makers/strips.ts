@@ -57,16 +57,27 @@ export const stripsMaker: Maker = {
     };
     const body = [
       {
+        key: 'do-1',
         kind: 'do' as const,
         text: `Mix ${count(strips, 'strip')}, ${from} to ${to} marks, and lay the shortest at the edge of the table.`,
       },
       {
+        key: 'ask-1',
         kind: 'ask' as const,
         text: '“Which comes next?”',
         answer: `the one with ${from + 1} marks: one more`,
       },
-      { kind: 'ask' as const, text: '“How much longer is each than the one before?”', answer: 'one mark' },
-      { kind: 'if' as const, text: 'The ends do not lie in line: hold a book against one side, and push them to it.' },
+      {
+        key: 'ask-2',
+        kind: 'ask' as const,
+        text: '“How much longer is each than the one before?”',
+        answer: 'one mark',
+      },
+      {
+        key: 'if-1',
+        kind: 'if' as const,
+        text: 'The ends do not lie in line: hold a book against one side, and push them to it.',
+      },
     ];
     return good({
       facts: [
@@ -83,13 +94,13 @@ export const stripsMaker: Maker = {
       ),
       lines: {
         easier: [
-          { kind: 'do', text: `Take two strips, ${from} and ${to}.` },
-          { kind: 'ask', text: '“Which is longer?”', answer: String(to) },
+          { key: 'do-2', kind: 'do', text: `Take two strips, ${from} and ${to}.` },
+          { key: 'ask-3', kind: 'ask', text: '“Which is longer?”', answer: String(to) },
         ],
         right: body,
         harder: [
-          { kind: 'do', text: 'Take one strip out behind your back and close the gap.' },
-          { kind: 'ask', text: '“Which is missing?”', answer: 'where the step is two marks high' },
+          { key: 'do-3', kind: 'do', text: 'Take one strip out behind your back and close the gap.' },
+          { key: 'ask-4', kind: 'ask', text: '“Which is missing?”', answer: 'where the step is two marks high' },
         ],
       },
       materials: [

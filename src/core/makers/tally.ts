@@ -34,11 +34,17 @@ export const tallyMaker: Maker = {
     const steps = Array.from({ length: fives }, (_, index) => numberName((index + 1) * 5));
     const body = [
       {
+        key: 'do-1',
         kind: 'do' as const,
         text: 'Choose what to look out for: red cars, dogs, people with hats. Take paper and one pencil.',
       },
-      { kind: 'say' as const, text: '“Each time we see one, a stroke. The fifth lies down across the others.”' },
       {
+        key: 'say-1',
+        kind: 'say' as const,
+        text: '“Each time we see one, a stroke. The fifth lies down across the others.”',
+      },
+      {
+        key: 'ask-1',
         kind: 'ask' as const,
         text: '“How many were there?”',
         answer:
@@ -46,15 +52,21 @@ export const tallyMaker: Maker = {
             ? `${[...steps, ...Array.from({ length: rest }, (_, index) => numberName(fives * 5 + index + 1))].join(', ')}`
             : numberName(number),
       },
-      { kind: 'notice' as const, text: 'Do they count on from the fives, or each stroke from one?' },
+      { key: 'notice-1', kind: 'notice' as const, text: 'Do they count on from the fives, or each stroke from one?' },
     ];
     return good({
       facts: [`${count(fives, 'bundle')} of five and ${rest}: ${number}.`],
       picture: inGrid(groups.map(group), 5, 3),
       lines: {
-        easier: [...body.slice(0, 2), { kind: 'do', text: 'Stop at four strokes and count them with a finger.' }],
+        easier: [
+          ...body.slice(0, 2),
+          { key: 'do-2', kind: 'do', text: 'Stop at four strokes and count them with a finger.' },
+        ],
         right: body,
-        harder: [...body.slice(0, 2), { kind: 'ask', text: '“How many bundles make twenty?”', answer: 'four' }],
+        harder: [
+          ...body.slice(0, 2),
+          { key: 'ask-2', kind: 'ask', text: '“How many bundles make twenty?”', answer: 'four' },
+        ],
       },
       materials: [
         { item: 'paper', qty: 1, use: 'used-up', swaps: [] },

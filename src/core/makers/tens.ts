@@ -36,10 +36,21 @@ export const beadRowMaker: Maker = {
     });
     const picture: Drawing = { width: 206, height: 20, shapes: beads };
     const body = [
-      { kind: 'do' as const, text: 'Thread or lay beads in tens, two colours in turn.' },
-      { kind: 'ask' as const, text: `“Show me ${numberName(number)}.”`, answer: `${count(tens, 'ten')} and ${ones}` },
-      { kind: 'ask' as const, text: '“How many whole tens? How many more?”', answer: `${tens}, and ${ones}` },
+      { key: 'do-1', kind: 'do' as const, text: 'Thread or lay beads in tens, two colours in turn.' },
       {
+        key: 'ask-1',
+        kind: 'ask' as const,
+        text: `“Show me ${numberName(number)}.”`,
+        answer: `${count(tens, 'ten')} and ${ones}`,
+      },
+      {
+        key: 'ask-2',
+        kind: 'ask' as const,
+        text: '“How many whole tens? How many more?”',
+        answer: `${tens}, and ${ones}`,
+      },
+      {
+        key: 'ask-3',
         kind: 'ask' as const,
         text: `“Jump in steps of ${step}. Do we land on it?”`,
         answer: lands
@@ -59,11 +70,19 @@ export const beadRowMaker: Maker = {
       picture,
       lines: {
         easier: [
-          { kind: 'do', text: 'Use the first ten only.' },
-          { kind: 'ask', text: `“Show me ${Math.min(10, number)}.”`, answer: String(Math.min(10, number)) },
+          { key: 'do-2', kind: 'do', text: 'Use the first ten only.' },
+          {
+            key: 'ask-4',
+            kind: 'ask',
+            text: `“Show me ${Math.min(10, number)}.”`,
+            answer: String(Math.min(10, number)),
+          },
         ],
         right: body,
-        harder: [...body, { kind: 'ask', text: `“And how many more to a hundred?”`, answer: String(100 - number) }],
+        harder: [
+          ...body,
+          { key: 'ask-5', kind: 'ask', text: `“And how many more to a hundred?”`, answer: String(100 - number) },
+        ],
       },
       materials: [
         {
@@ -110,14 +129,16 @@ export const hundredMaker: Maker = {
     const left = number % 10;
     const off = Math.abs(number - guess);
     const body = [
-      { kind: 'do' as const, text: 'Tip the heap out. Write the guess down before anything is counted.' },
-      { kind: 'do' as const, text: 'Make heaps of ten on plates.' },
+      { key: 'do-3', kind: 'do' as const, text: 'Tip the heap out. Write the guess down before anything is counted.' },
+      { key: 'do-4', kind: 'do' as const, text: 'Make heaps of ten on plates.' },
       {
+        key: 'ask-6',
         kind: 'ask' as const,
         text: '“How many full plates? How many left over?”',
         answer: `${tens} and ${left}: ${number}`,
       },
       {
+        key: 'ask-7',
         kind: 'ask' as const,
         text: '“How far was the guess?”',
         answer: off === 0 ? 'right on it' : `${off} ${guess > number ? 'too many' : 'too few'}`,
@@ -136,13 +157,14 @@ export const hundredMaker: Maker = {
       ),
       lines: {
         easier: [
-          { kind: 'do', text: 'Stop at two plates of ten.' },
+          { key: 'do-5', kind: 'do', text: 'Stop at two plates of ten.' },
           { ...body[2]!, answer: number > 20 ? '2 and 0: 20' : body[2]!.answer },
         ],
         right: body,
         harder: [
           ...body,
           {
+            key: 'ask-8',
             kind: 'ask',
             text: '“How many more to a hundred?”',
             answer: number >= 100 ? 'none: it is there' : String(100 - number),

@@ -53,12 +53,14 @@ export const volumesMaker: Maker = {
     });
     const body = [
       {
+        key: 'do-1',
         kind: 'do' as const,
         text: `Stand a clear container of ${container} ml on a tray, with a jug of water beside it. Pour ${say.join(', then ')}.`,
       },
       ...(ml.length > 1
         ? [
             {
+              key: 'ask-1',
               kind: 'ask' as const,
               text: '“Which was the most?”',
               answer:
@@ -69,11 +71,12 @@ export const volumesMaker: Maker = {
           ]
         : []),
       {
+        key: 'ask-2',
         kind: 'ask' as const,
         text: '“Will it run over?”',
         answer: `no: ${container - poured} ml stay empty`,
       },
-      { kind: 'if' as const, text: 'It spills: that is why the tray is there. Wipe and go on.' },
+      { key: 'if-1', kind: 'if' as const, text: 'It spills: that is why the tray is there. Wipe and go on.' },
     ];
     return good({
       facts: [`${ml.map((amount, index) => `${amount} ml is ${say[index]}`).join('; ')}.`],
@@ -86,14 +89,19 @@ export const volumesMaker: Maker = {
         easier:
           cups > 0
             ? [
-                { kind: 'do', text: `Pour with a cup only, to about ${poured} ml, and count the cups aloud.` },
-                { kind: 'ask', text: '“How many full cups go in?”', answer: count(cups, 'cup') },
+                {
+                  key: 'do-2',
+                  kind: 'do',
+                  text: `Pour with a cup only, to about ${poured} ml, and count the cups aloud.`,
+                },
+                { key: 'ask-3', kind: 'ask', text: '“How many full cups go in?”', answer: count(cups, 'cup') },
               ]
-            : [{ kind: 'do', text: `Pour with a spoon only, and watch the water rise to ${poured} ml.` }],
+            : [{ key: 'do-3', kind: 'do', text: `Pour with a spoon only, and watch the water rise to ${poured} ml.` }],
         right: body,
         harder: [
           ...body,
           {
+            key: 'ask-4',
             kind: 'ask',
             text: '“How many teaspoons would the first share be?”',
             answer: count(ml[0]! / 5, 'teaspoon'),

@@ -4,31 +4,42 @@ export interface AssignmentOption {
   /** The place in the need's own list, from 0. */
   readonly index: number;
   readonly item: string;
+  /** How many of it serve the need. */
+  readonly qty: number;
+  /** A whole number, so that sums are exact. */
   readonly gain: number;
 }
 
 export interface AssignmentNeed {
   readonly segment: string;
-  readonly qty: number;
   readonly use: 'lasting' | 'used-up';
   readonly options: readonly AssignmentOption[];
+  /** It takes one of its options in every answer; absent: it may also go without. */
+  readonly mustTake?: boolean | undefined;
 }
 
 /** A need within one independent part of the problem; option rows are indexes into the part's capacity rows. */
 interface PartNeed {
   readonly position: number;
+  readonly mustTake: boolean;
+  readonly options: readonly PartOption[];
+}
+
+interface PartOption {
+  readonly index: number;
   readonly qty: number;
-  readonly options: readonly { index: number; gain: number; rows: readonly number[] }[];
+  readonly gain: number;
+  readonly rows: readonly number[];
 }
 
 const CAPACITY_TOLERANCE = 1e-9;
-/** Below the smallest gain that matters (a first option is worth 1e-9 more). */
-const PRUNING_TOLERANCE = 1e-10;
+/** Gains are whole, so a bound within half of the best cannot hide a better answer. */
+const PRUNING_TOLERANCE = 0.5;
 
 /**
  * Gives each need at most one of its options so that the summed gain is largest and no thing is used beyond what is
  * there: used-up quantities over all needs, plus the largest segment's sum of lasting ones. Returns, for each need,
- * the index of its option, or null.
+ * the index of its option, or null; null in place of the list when a need that must take one cannot.
  *
  * Exact: a depth-first search that leaves a branch only when a proved upper bound says that nothing better lies there.
  * Two bounds are used: every open need gets its best option that still fits by itself; and the Lagrangian relaxation
@@ -38,15 +49,17 @@ export function searchAssignment(
   needs: readonly AssignmentNeed[],
   available: ReadonlyMap<string, number>,
   coverGain: number,
-): (number | null)[] {
+): (number | null)[] | null {
   const chosen: (number | null)[] = needs.map(() => null);
   const open = needs.map((need) =>
-    need.options.filter((option) => need.qty <= (available.get(option.item) ?? 0) + CAPACITY_TOLERANCE),
+    need.options.filter(({ item, qty }) => qty <= (available.get(item) ?? 0) + CAPACITY_TOLERANCE),
   );
+  if (needs.some(({ mustTake }, position) => mustTake && open[position]!.length === 0)) return null;
   settleWhatIsPlentiful(needs, open, available, chosen);
   for (const part of independentParts(needs, open, chosen)) {
     const rows = capacityRows(part, needs, open, available);
     const best = searchPart(rows.needs, rows.rows, coverGain);
+    if (!best) return null;
     rows.needs.forEach((need, index) => (chosen[need.position] = best[index]!));
   }
   return chosen;
@@ -84,11 +97,13 @@ function scarceThings(
 ): Set<string> {
   const asked = new Map<string, { usedUp: number; lasting: Map<string, number> }>();
   needs.forEach((need, position) => {
-    for (const item of new Set(open[position]!.map((option) => option.item))) {
+    const most = new Map<string, number>();
+    for (const { item, qty } of open[position]!) most.set(item, Math.max(qty, most.get(item) ?? 0));
+    for (const [item, qty] of most) {
       const demand = asked.get(item) ?? { usedUp: 0, lasting: new Map<string, number>() };
       asked.set(item, demand);
-      if (need.use === 'used-up') demand.usedUp += need.qty;
-      else demand.lasting.set(need.segment, (demand.lasting.get(need.segment) ?? 0) + need.qty);
+      if (need.use === 'used-up') demand.usedUp += qty;
+      else demand.lasting.set(need.segment, (demand.lasting.get(need.segment) ?? 0) + qty);
     }
   });
   const scarce = new Set<string>();
@@ -150,43 +165,48 @@ function capacityRows(
   }
   const partNeeds = part.map((position) => {
     const need = needs[position]!;
-    const options = open[position]!.map(({ index, item, gain }) => {
+    const options = open[position]!.map(({ index, item, qty, gain }) => {
       const byName = rowsOf.get(item)!;
-      return { index, gain, rows: need.use === 'lasting' ? [byName.get(need.segment)!] : [...byName.values()] };
+      return { index, qty, gain, rows: need.use === 'lasting' ? [byName.get(need.segment)!] : [...byName.values()] };
     });
-    return { position, qty: need.qty, options: options.sort((left, right) => right.gain - left.gain) };
+    return {
+      position,
+      mustTake: need.mustTake === true,
+      options: options.sort((left, right) => right.gain - left.gain),
+    };
   });
-  partNeeds.sort((left, right) => right.qty - left.qty || left.options.length - right.options.length);
+  const largest = ({ options }: PartNeed) => Math.max(...options.map(({ qty }) => qty));
+  partNeeds.sort((left, right) => largest(right) - largest(left) || left.options.length - right.options.length);
   return { needs: partNeeds, rows };
 }
 
-function searchPart(needs: readonly PartNeed[], rows: readonly CapacityRow[], coverGain: number): (number | null)[] {
+function searchPart(
+  needs: readonly PartNeed[],
+  rows: readonly CapacityRow[],
+  coverGain: number,
+): (number | null)[] | null {
   const firstFitting = takeFirstFitting(needs, rows);
   if (firstFitting) return firstFitting;
   const multipliers = bestMultipliers(needs, rows, coverGain);
-  const priceOf = (need: PartNeed, optionRows: readonly number[]) =>
-    need.qty * optionRows.reduce((sum, row) => sum + multipliers[row]!, 0);
+  const priceOf = ({ qty, rows: optionRows }: PartOption) =>
+    qty * optionRows.reduce((sum, row) => sum + multipliers[row]!, 0);
   const ordered = needs.map((need) =>
-    [...need.options].sort(
-      (left, right) => right.gain - priceOf(need, right.rows) - (left.gain - priceOf(need, left.rows)),
-    ),
+    [...need.options].sort((left, right) => right.gain - priceOf(right) - (left.gain - priceOf(left))),
   );
-  const reducedGain = needs.map((need) =>
-    Math.max(0, ...need.options.map((option) => option.gain - priceOf(need, option.rows))),
-  );
+  const reducedGain = needs.map((need) => Math.max(0, ...need.options.map((option) => option.gain - priceOf(option))));
   const reducedGainFrom = suffixSums(reducedGain);
   const remaining = rows.map((row) => row.capacity);
   const picks: (number | null)[] = needs.map(() => null);
-  let best: { gain: number; picks: (number | null)[] } = { gain: -1, picks: [...picks] };
+  let best: { gain: number; picks: (number | null)[] | null } = { gain: -1, picks: null };
 
-  const fits = (need: PartNeed, optionRows: readonly number[]) =>
-    optionRows.every((row) => need.qty <= remaining[row]! + CAPACITY_TOLERANCE);
+  const fits = ({ qty, rows: optionRows }: PartOption) =>
+    optionRows.every((row) => qty <= remaining[row]! + CAPACITY_TOLERANCE);
 
   const upperBound = (depth: number, gain: number): number => {
     let alone = gain;
     let bestFits = gain % coverGain;
     for (let index = depth; index < needs.length; index++) {
-      const option = needs[index]!.options.find(({ rows: optionRows }) => fits(needs[index]!, optionRows));
+      const option = needs[index]!.options.find(fits);
       if (!option) continue;
       alone += option.gain;
       bestFits += option.gain - coverGain;
@@ -208,14 +228,14 @@ function searchPart(needs: readonly PartNeed[], rows: readonly CapacityRow[], co
     if (upperBound(depth, gain) <= best.gain + PRUNING_TOLERANCE) return;
     const need = needs[depth]!;
     for (const option of ordered[depth]!) {
-      if (!fits(need, option.rows)) continue;
-      for (const row of option.rows) remaining[row]! -= need.qty;
+      if (!fits(option)) continue;
+      for (const row of option.rows) remaining[row]! -= option.qty;
       picks[depth] = option.index;
       visit(depth + 1, gain + option.gain);
       picks[depth] = null;
-      for (const row of option.rows) remaining[row]! += need.qty;
+      for (const row of option.rows) remaining[row]! += option.qty;
     }
-    visit(depth + 1, gain);
+    if (!need.mustTake) visit(depth + 1, gain);
   };
 
   visit(0, 0);
@@ -225,7 +245,7 @@ function searchPart(needs: readonly PartNeed[], rows: readonly CapacityRow[], co
 /** Every need with its best option, where all of them fit together: nothing can be better. */
 function takeFirstFitting(needs: readonly PartNeed[], rows: readonly CapacityRow[]): number[] | null {
   const load = rows.map(() => 0);
-  for (const { qty, options } of needs) for (const row of options[0]!.rows) load[row]! += qty;
+  for (const { options } of needs) for (const row of options[0]!.rows) load[row]! += options[0]!.qty;
   const allFit = rows.every(({ capacity }, row) => load[row]! <= capacity + CAPACITY_TOLERANCE);
   return allFit ? needs.map(({ options }) => options[0]!.index) : null;
 }

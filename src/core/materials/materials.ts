@@ -24,10 +24,40 @@ export interface MaterialProblem {
   readonly problem: ExpressionProblem;
 }
 
+/** How many of a thing one need of a segment takes. */
+export interface ThingUse {
+  readonly segment: string;
+  readonly item: string;
+  readonly use: 'lasting' | 'used-up';
+  readonly qty: number;
+}
+
 interface Tally {
   usedUp: number;
-  lastingAtOnce: number;
+  lasting: Map<string, number>;
   segments: string[];
+}
+
+/**
+ * Adds up uses by thing: used-up quantities over all segments; lasting things are laid out again, so the segment that
+ * needs most of them counts; both together add, and the sum is rounded up to whole things. By key. Nothing used: none.
+ */
+export function tallyThings(uses: readonly ThingUse[]): MaterialTotal[] {
+  const tallies = new Map<string, Tally>();
+  for (const { segment, item, use, qty } of uses) {
+    const tally = tallies.get(item) ?? { usedUp: 0, lasting: new Map<string, number>(), segments: [] };
+    tallies.set(item, tally);
+    if (!tally.segments.includes(segment)) tally.segments.push(segment);
+    if (use === 'used-up') tally.usedUp += qty;
+    else tally.lasting.set(segment, (tally.lasting.get(segment) ?? 0) + qty);
+  }
+  return [...tallies]
+    .map(([item, { usedUp, lasting, segments }]) => ({
+      item,
+      qty: roundUp(usedUp + Math.max(0, ...lasting.values())),
+      segments,
+    }))
+    .sort((left, right) => byCodeUnit(left.item, right.item));
 }
 
 /**
@@ -36,28 +66,14 @@ interface Tally {
  * Nothing needed gives an empty list. A quantity that has no value names its segment and need.
  */
 export function totalMaterials({ children, segments }: MaterialsInput): Outcome<MaterialTotal[], MaterialProblem> {
-  const tallies = new Map<string, Tally>();
-  for (const [segmentIndex, segment] of segments.entries()) {
-    const lastingHere = new Map<string, number>();
+  const uses: ThingUse[] = [];
+  for (const [segmentIndex, segment] of segments.entries())
     for (const [needIndex, need] of segment.needs.entries()) {
       const quantity = needQuantity(need, children, segment.dials);
       if (!quantity.ok) return bad({ segment: segmentIndex, need: needIndex, problem: quantity.problem });
-      const tally = tallyFor(tallies, need.item);
-      if (!tally.segments.includes(segment.id)) tally.segments.push(segment.id);
-      if (need.use === 'used-up') tally.usedUp += quantity.value;
-      else lastingHere.set(need.item, (lastingHere.get(need.item) ?? 0) + quantity.value);
+      uses.push({ segment: segment.id, item: need.item, use: need.use, qty: quantity.value });
     }
-    for (const [item, qty] of lastingHere) {
-      const tally = tallyFor(tallies, item);
-      tally.lastingAtOnce = Math.max(tally.lastingAtOnce, qty);
-    }
-  }
-  const totals = [...tallies].map(([item, tally]) => ({
-    item,
-    qty: roundUp(tally.usedUp + tally.lastingAtOnce),
-    segments: tally.segments,
-  }));
-  return good(totals.sort((left, right) => byCodeUnit(left.item, right.item)));
+  return good(tallyThings(uses));
 }
 
 /** How much one need takes with so many children, not rounded. */
@@ -66,12 +82,4 @@ export function needQuantity(need: CountedNeed, children: number, dials: Scope):
   if (!quantity.ok) return quantity;
   const total = need.per === 'child' ? quantity.value * children : quantity.value;
   return Number.isFinite(total) ? good(total) : bad({ code: 'not-finite', at: String(need.qty) });
-}
-
-function tallyFor(tallies: Map<string, Tally>, item: string): Tally {
-  const known = tallies.get(item);
-  if (known) return known;
-  const tally: Tally = { usedUp: 0, lastingAtOnce: 0, segments: [] };
-  tallies.set(item, tally);
-  return tally;
 }

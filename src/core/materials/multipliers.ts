@@ -4,8 +4,7 @@ export interface CapacityRow {
 }
 
 interface PricedNeed {
-  readonly qty: number;
-  readonly options: readonly { readonly gain: number; readonly rows: readonly number[] }[];
+  readonly options: readonly { readonly qty: number; readonly gain: number; readonly rows: readonly number[] }[];
 }
 
 const ROUNDS = 120;
@@ -50,18 +49,19 @@ function relax(
 ): { bound: number; slack: number[] } {
   const slack = rows.map((row) => row.capacity);
   let bound = rows.reduce((sum, row, index) => sum + row.capacity * prices[index]!, 0);
-  for (const { qty, options } of needs) {
+  for (const { options } of needs) {
     let reduced = 0;
-    let chosenRows: readonly number[] = [];
-    for (const { gain, rows: optionRows } of options) {
+    let chosen: PricedNeed['options'][number] | undefined;
+    for (const option of options) {
+      const { qty, gain, rows: optionRows } = option;
       const net = gain - qty * optionRows.reduce((sum, row) => sum + prices[row]!, 0);
       if (net > reduced) {
         reduced = net;
-        chosenRows = optionRows;
+        chosen = option;
       }
     }
     bound += reduced;
-    for (const row of chosenRows) slack[row]! -= qty;
+    for (const row of chosen?.rows ?? []) slack[row]! -= chosen!.qty;
   }
   return { bound, slack };
 }
@@ -70,10 +70,12 @@ function relax(
 function greedyGain(needs: readonly PricedNeed[], rows: readonly CapacityRow[]): number {
   const remaining = rows.map((row) => row.capacity);
   let total = 0;
-  for (const { qty, options } of needs) {
-    const option = options.find((candidate) => candidate.rows.every((row) => qty <= remaining[row]! + 1e-9));
+  for (const { options } of needs) {
+    const option = options.find(({ qty, rows: optionRows }) =>
+      optionRows.every((row) => qty <= remaining[row]! + 1e-9),
+    );
     if (!option) continue;
-    for (const row of option.rows) remaining[row]! -= qty;
+    for (const row of option.rows) remaining[row]! -= option.qty;
     total += option.gain;
   }
   return total;

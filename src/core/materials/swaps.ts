@@ -7,6 +7,8 @@ export interface SwapOption {
   readonly fit: number;
   /** The youngest age, in whole months, at which this thing may be given; 0 when absent. */
   readonly minMonths?: number | undefined;
+  /** How many of it serve the need, where that is another number than of what the script says. */
+  readonly qty?: number | undefined;
 }
 
 export interface StockedNeed {
@@ -41,8 +43,23 @@ export interface SwapsInput {
   readonly stock: readonly StockItem[];
 }
 
-/** Small enough never to outweigh a difference in fit, large enough to survive the sum. */
-const FIRST_OPTION_BONUS = 1e-9;
+/** Fits are compared to a millionth. */
+const FIT_STEPS = 1e6;
+
+/** What an option is worth among so many needs: whole numbers, so that the order of worth is exact. */
+export interface Worth {
+  /** For serving a need at all: more than all fits together. */
+  readonly cover: number;
+  /** For an option: for serving, for its fit, and a little for being what the script says. */
+  readonly of: (fit: number, isFirst: boolean) => number;
+}
+
+/** How covered needs, fit and first options are weighed against each other, in this order. At most 1,000 needs. */
+export function worthAmong(needs: number): Worth {
+  const perFitStep = needs + 1;
+  const cover = perFitStep * FIT_STEPS * (needs + 1);
+  return { cover, of: (fit, isFirst) => cover + Math.round(fit * FIT_STEPS) * perFitStep + (isFirst ? 1 : 0) };
+}
 
 /**
  * Chooses, for one home, the thing that serves each need: as many needs as can be, then the best total fit, then
@@ -51,12 +68,12 @@ const FIRST_OPTION_BONUS = 1e-9;
 export function chooseSwaps({ youngestMonths, needs, stock }: SwapsInput): SwapAnswer {
   const available = new Map<string, number>();
   for (const { item, qty } of stock) available.set(item, (available.get(item) ?? 0) + qty);
-  const coverGain = needs.length + 1;
+  const worth = worthAmong(needs.length);
   const chosen = searchAssignment(
-    needs.map((need) => toAssignmentNeed(need, youngestMonths, coverGain)),
+    needs.map((need) => toAssignmentNeed(need, youngestMonths, worth)),
     available,
-    coverGain,
-  );
+    worth.cover,
+  )!;
   const options = needs.map((need, index) => (chosen[index] === null ? undefined : need.options[chosen[index]!]));
   return {
     picks: needs.map((need, index) => ({ need: need.id, item: options[index]?.item ?? null })),
@@ -73,14 +90,13 @@ export function isOldEnough(option: SwapOption, youngestMonths: number): boolean
   return (option.minMonths ?? 0) <= youngestMonths;
 }
 
-function toAssignmentNeed(need: StockedNeed, youngestMonths: number, coverGain: number): AssignmentNeed {
+function toAssignmentNeed(need: StockedNeed, youngestMonths: number, worth: Worth): AssignmentNeed {
   return {
     segment: need.segment,
-    qty: need.qty,
     use: need.use,
     options: need.options.flatMap((option, index) =>
       isOldEnough(option, youngestMonths)
-        ? [{ index, item: option.item, gain: coverGain + option.fit + (index === 0 ? FIRST_OPTION_BONUS : 0) }]
+        ? [{ index, item: option.item, qty: option.qty ?? need.qty, gain: worth.of(option.fit, index === 0) }]
         : [],
     ),
   };

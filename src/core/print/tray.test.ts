@@ -3,6 +3,7 @@ import { test } from 'node:test';
 import { firstValues, USUAL_SETTINGS } from '../makers/maker.ts';
 import { segmentFromMaker } from '../makers/madeSegment.ts';
 import { findMaker, MAKERS } from '../makers/makers.ts';
+import { linesAt } from '../script/levels.ts';
 import { applyEdit } from '../script/edit.ts';
 import { plainSegment } from '../script/fromShelf.ts';
 import type { Segment, Session } from '../script/session.ts';
@@ -141,7 +142,9 @@ test('on the bench a dial of a made part writes its lines and needs anew, a leve
   const easier = applyEdit(turned.value, { do: 'choose-level', segment: 'number-pots', level: 'easier' });
   assert.ok(
     easier.ok &&
-      easier.value.segments[0]!.lines[0]!.text.startsWith('Use only the pots for 0, 1, 2 and 3, with 6 counters'),
+      linesAt(easier.value.segments[0]!, 'easier')[0]!.text.startsWith(
+        'Use only the pots for 0, 1, 2 and 3, with 6 counters',
+      ),
   );
   const refused = applyEdit(turned.value, { do: 'turn-dial', segment: 'number-pots', dial: 'from', value: 9 });
   assert.ok(!refused.ok && refused.problem.code === 'maker-refuses');

@@ -1,6 +1,7 @@
 import { evaluateQuantity, type ExpressionProblem, type Scope } from './expression.ts';
 import { checkDial, type EditProblem } from './edit.ts';
-import { dialValues, isNumberDial, type ActivityBody } from './session.ts';
+import { isWholeLevel, linesAt, quantityAt } from './levels.ts';
+import { dialValues, isNumberDial, type ActivityBody, type LevelName } from './session.ts';
 import { renderTemplate, type TemplateProblem } from './template.ts';
 
 export type ScriptFault =
@@ -10,7 +11,10 @@ export type ScriptFault =
   | { readonly code: 'name-twice'; readonly name: string }
   | { readonly code: 'expression'; readonly problem: ExpressionProblem; readonly when: string }
   | { readonly code: 'template'; readonly problem: TemplateProblem; readonly when: string }
-  | { readonly code: 'swap-for-itself'; readonly item: string };
+  | { readonly code: 'swap-for-itself'; readonly item: string }
+  | { readonly code: 'need-unknown'; readonly need: string }
+  | { readonly code: 'too-many-ways'; readonly ways: number; readonly most: number }
+  | { readonly code: 'level-empty' };
 
 /** Something wrong in a script, and its place as a path from the activity or segment (`needs[0].qty`). */
 export interface ScriptProblem {
@@ -18,19 +22,33 @@ export interface ScriptProblem {
   readonly fault: ScriptFault;
 }
 
-type Script = Pick<ActivityBody, 'dials' | 'lines' | 'needs' | 'minutes' | 'levels'>;
+type Script = Pick<ActivityBody, 'dials' | 'lines' | 'needs' | 'minutes' | 'levels' | 'ahead'>;
+
+/** Hollows or places of things by key, for swaps that count by them; absent where a thing has none. */
+export type PlacesByItem = Readonly<Record<string, number>>;
+
+export interface CheckSettings {
+  readonly places?: PlacesByItem | undefined;
+  /** `every-end`: as an activity on the shelf, at both ends of every dial. `as-it-stands`: as it goes to homes now. */
+  readonly reach?: 'every-end' | 'as-it-stands' | undefined;
+}
 
 /**
  * Everything that does not come out in a script: dials, quantities and lines, tried as it stands, at both ends of
- * every number dial and at each level. A script without faults gives an empty list.
+ * every number dial, at each level, and with the dials that each swap sets, alone and two at a time. A script without
+ * faults gives an empty list.
  */
-export function checkScript(script: Script, title: string): ScriptProblem[] {
+export function checkScript(
+  script: Script,
+  title: string,
+  { places = {}, reach = 'every-end' }: CheckSettings = {},
+): ScriptProblem[] {
   const dialProblems = checkDials(script, title);
   if (dialProblems.length > 0) return dialProblems;
-  const problems: ScriptProblem[] = [...checkNames(script)];
+  const problems: ScriptProblem[] = [...checkNames(script), ...checkReferences(script), ...checkWays(script)];
   const seen = new Set<string>();
-  for (const { values, when } of settingsToTry(script)) {
-    for (const problem of checkAt(script, values, when)) {
+  for (const setting of settingsToTry(script, reach)) {
+    for (const problem of checkAt(script, setting, places)) {
       if (seen.has(problem.path)) continue;
       seen.add(problem.path);
       problems.push(problem);
@@ -39,7 +57,7 @@ export function checkScript(script: Script, title: string): ScriptProblem[] {
   return problems;
 }
 
-function checkDials({ dials, levels }: Script, title: string): ScriptProblem[] {
+function checkDials({ dials, levels, needs }: Script, title: string): ScriptProblem[] {
   const problems: ScriptProblem[] = [];
   dials.forEach((dial, index) => {
     const path = `dials[${index}]`;
@@ -48,9 +66,9 @@ function checkDials({ dials, levels }: Script, title: string): ScriptProblem[] {
     const checked = checkDial(dial, dial.value, title);
     if (!checked.ok) problems.push({ path: `${path}.value`, fault: { code: 'dial-value', problem: checked.problem } });
   });
-  for (const name of ['easier', 'harder'] as const) {
-    for (const [dialName, value] of Object.entries(levels[name]?.dials ?? {})) {
-      const path = `levels.${name}.dials.${dialName}`;
+  const checkSettings = (settings: Scope, at: string) => {
+    for (const [dialName, value] of Object.entries(settings)) {
+      const path = `${at}.${dialName}`;
       const dial = dials.find((candidate) => candidate.name === dialName);
       if (!dial) {
         problems.push({ path, fault: { code: 'dial-unknown', dial: dialName } });
@@ -59,7 +77,11 @@ function checkDials({ dials, levels }: Script, title: string): ScriptProblem[] {
       const checked = checkDial(dial, value, title);
       if (!checked.ok) problems.push({ path, fault: { code: 'dial-value', problem: checked.problem } });
     }
-  }
+  };
+  for (const name of ['easier', 'harder'] as const) checkSettings(levels[name]?.dials ?? {}, `levels.${name}.dials`);
+  needs.forEach(({ swaps }, need) =>
+    swaps.forEach(({ sets }, swap) => checkSettings(sets ?? {}, `needs[${need}].swaps[${swap}].sets`)),
+  );
   return problems;
 }
 
@@ -74,50 +96,133 @@ function checkNames({ dials, needs, lines }: Script): ScriptProblem[] {
   ].map(({ path, name }) => ({ path, fault: { code: 'name-twice', name } }));
 }
 
-function repeats(names: readonly string[]): number[] {
-  return names.flatMap((name, index) => (names.indexOf(name) < index ? [index] : []));
-}
-
-/** The dials as they stand, each number dial at either end, and both levels. */
-function settingsToTry({ dials, levels }: Script): { values: Scope; when: string }[] {
-  const standing = dialValues(dials);
-  const ends = dials.filter(isNumberDial).flatMap(({ name, label, min, max }) => [
-    { values: { ...standing, [name]: min }, when: `${label} ${min}` },
-    { values: { ...standing, [name]: max }, when: `${label} ${max}` },
-  ]);
-  const byLevel = (['easier', 'harder'] as const).flatMap((level) =>
-    levels[level] ? [{ values: { ...standing, ...levels[level].dials }, when: level }] : [],
-  );
-  return [{ values: standing, when: '' }, ...ends, ...byLevel];
-}
-
-function checkAt({ lines, needs, minutes, levels }: Script, values: Scope, when: string): ScriptProblem[] {
+/** What names a need that is not there, or a level that says nothing at all. */
+function checkReferences({ needs, levels, ahead }: Script): ScriptProblem[] {
   const problems: ScriptProblem[] = [];
-  const names = Object.fromEntries(needs.map(({ id, item }) => [id, { one: item, many: item }]));
-  const tryQuantity = (quantity: number | string, path: string) => {
-    const evaluation = evaluateQuantity(quantity, values);
+  const expectNeed = (need: string, path: string) => {
+    if (!needs.some(({ id }) => id === need)) problems.push({ path, fault: { code: 'need-unknown', need } });
+  };
+  ahead.forEach((entry, index) => entry.for && expectNeed(entry.for.need, `ahead[${index}].for.need`));
+  for (const name of ['easier', 'harder'] as const) {
+    const level = levels[name];
+    if (!level) continue;
+    Object.keys(level.qty ?? {}).forEach((need) => expectNeed(need, `levels.${name}.qty.${need}`));
+    const isWhole: boolean = isWholeLevel(level);
+    if (!isWhole && level.text.trim() === '') problems.push({ path: `levels.${name}`, fault: { code: 'level-empty' } });
+  }
+  return problems;
+}
+
+/** Swaps that set dials multiply the ways that have to be compared for each home. */
+function checkWays({ needs }: Script): ScriptProblem[] {
+  const ways = needs.reduce(
+    (product, { swaps }) => product * (2 + swaps.filter(({ sets }) => sets && Object.keys(sets).length > 0).length),
+    1,
+  );
+  const setting = needs.filter(({ swaps }) => swaps.some(({ sets }) => sets && Object.keys(sets).length > 0)).length;
+  const counted = ways / 2 ** (needs.length - setting);
+  return counted > MOST_WAYS
+    ? [{ path: 'needs', fault: { code: 'too-many-ways', ways: counted, most: MOST_WAYS } }]
+    : [];
+}
+
+/** As many ways as are compared for one part, see `homes/partWays`. */
+const MOST_WAYS = 512;
+
+function repeats(names: readonly string[]): number[] {
+  const first = new Map<string, number>();
+  names.forEach((name, index) => !first.has(name) && first.set(name, index));
+  return names.flatMap((name, index) => (first.get(name)! < index ? [index] : []));
+}
+
+interface Setting {
+  readonly values: Scope;
+  readonly when: string;
+  readonly level: LevelName;
+}
+
+/** The dials as they stand, each number dial at either end, both levels; and each of these with what swaps set. */
+function settingsToTry(script: Script, reach: 'every-end' | 'as-it-stands'): Setting[] {
+  const { dials, levels, needs } = script;
+  const standing = dialValues(dials);
+  const turned = reach === 'every-end' ? dials.filter(isNumberDial) : [];
+  const ends = turned.flatMap(({ name, label, min, max }): Setting[] => [
+    { values: { ...standing, [name]: min }, when: `${label} ${min}`, level: 'right' },
+    { values: { ...standing, [name]: max }, when: `${label} ${max}`, level: 'right' },
+  ]);
+  const byLevel = (['easier', 'harder'] as const).flatMap((level): Setting[] =>
+    levels[level] ? [{ values: { ...standing, ...levels[level].dials }, when: level, level }] : [],
+  );
+  const bare: Setting[] = [{ values: standing, when: '', level: 'right' }, ...ends, ...byLevel];
+  const swapSets = needs.flatMap(({ swaps }, need) =>
+    swaps.flatMap(({ item, sets }) => (sets && Object.keys(sets).length > 0 ? [{ need, item, sets }] : [])),
+  );
+  const sets = [
+    ...swapSets.map(({ item, sets: one }) => ({ values: one as Scope, when: `with ${item}` })),
+    ...swapSets.flatMap((first, index) =>
+      swapSets
+        .slice(index + 1)
+        .filter((second) => second.need !== first.need && !clash(first.sets, second.sets))
+        .map((second) => ({
+          values: { ...first.sets, ...second.sets } as Scope,
+          when: `with ${first.item} and ${second.item}`,
+        })),
+    ),
+  ].slice(0, MOST_SETS_TRIED);
+  return [
+    ...bare,
+    ...sets.flatMap((set) =>
+      bare.map(({ values, when, level }) => ({
+        values: { ...values, ...set.values },
+        when: [when, set.when].filter(Boolean).join(', '),
+        level,
+      })),
+    ),
+  ];
+}
+
+const MOST_SETS_TRIED = 60;
+
+function clash(one: Scope, other: Scope): boolean {
+  return Object.entries(other).some(([dial, value]) => Object.hasOwn(one, dial) && one[dial] !== value);
+}
+
+function checkAt(script: Script, { values, when, level }: Setting, places: PlacesByItem): ScriptProblem[] {
+  const { needs, minutes, levels } = script;
+  const problems: ScriptProblem[] = [];
+  const names = Object.fromEntries(needs.map(({ id, item }) => [id, { one: item, many: item, qty: 1 }]));
+  const tryQuantity = (quantity: number | string, path: string, scope = values) => {
+    const evaluation = evaluateQuantity(quantity, scope);
     if (!evaluation.ok) problems.push({ path, fault: { code: 'expression', problem: evaluation.problem, when } });
+    return evaluation.ok ? evaluation.value : null;
   };
   const tryTemplate = (text: string, path: string) => {
     const rendered = renderTemplate(text, { values, things: names });
     if (!rendered.ok) problems.push({ path, fault: { code: 'template', problem: rendered.problem, when } });
   };
   needs.forEach((need, index) => {
-    tryQuantity(need.qty, `needs[${index}].qty`);
-    need.swaps.forEach(({ item }, swapIndex) => {
-      if (item === need.item)
-        problems.push({ path: `needs[${index}].swaps[${swapIndex}].item`, fault: { code: 'swap-for-itself', item } });
+    const own = level !== 'right' && levels[level]?.qty && Object.hasOwn(levels[level].qty, need.id);
+    const amount = tryQuantity(
+      quantityAt(script, need, level),
+      own ? `levels.${level}.qty.${need.id}` : `needs[${index}].qty`,
+    );
+    need.swaps.forEach(({ item, qty }, swapIndex) => {
+      const path = `needs[${index}].swaps[${swapIndex}]`;
+      if (item === need.item) problems.push({ path: `${path}.item`, fault: { code: 'swap-for-itself', item } });
+      const hollows: Scope = Object.hasOwn(places, item) ? { places: places[item]! } : {};
+      if (qty !== undefined && amount !== null)
+        tryQuantity(qty, `${path}.qty`, { ...values, ...hollows, need: amount });
     });
   });
   for (const part of ['setup', 'together', 'alone', 'tidy'] as const) {
     minutes[part].forEach((quantity, index) => tryQuantity(quantity, `minutes.${part}[${index}]`));
   }
-  lines.forEach((line, index) => {
-    tryTemplate(line.text, `lines[${index}].text`);
-    if (line.answer) tryTemplate(line.answer, `lines[${index}].answer`);
+  const own = level === 'right' ? undefined : levels[level]?.lines;
+  const at = own ? `levels.${level}.lines` : 'lines';
+  linesAt(script, level).forEach((line, index) => {
+    tryTemplate(line.text, `${at}[${index}].text`);
+    if (line.answer) tryTemplate(line.answer, `${at}[${index}].answer`);
   });
-  for (const level of ['easier', 'harder'] as const) {
-    if (levels[level]) tryTemplate(levels[level].text, `levels.${level}.text`);
-  }
+  if (level !== 'right' && levels[level]) tryTemplate(levels[level].text, `levels.${level}.text`);
   return problems;
 }

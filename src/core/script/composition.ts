@@ -1,11 +1,13 @@
-import { totalMaterials, type MaterialTotal } from '../materials/materials.ts';
+import { needQuantity, totalMaterials, type MaterialTotal } from '../materials/materials.ts';
 import { bad, good, type Outcome } from '../outcome.ts';
 import { layOutTape, type Tape } from '../time/tape.ts';
 import { runSheet, sittingSpan, type RunSheet, type TimedSegment } from '../time/runSheet.ts';
-import { evaluateQuantity, type ExpressionProblem, type Scope } from './expression.ts';
+import { evaluateQuantity, roundUp, type ExpressionProblem, type Scope } from './expression.ts';
+import { linesAt, quantityAt, valuesAt } from './levels.ts';
 import {
   dialValues,
   type LevelChange,
+  type LevelName,
   type Line,
   type Segment,
   type Session,
@@ -68,14 +70,27 @@ export function composeSession(session: Session, things: ThingsByKey, settings: 
     ),
     materials: totalMaterials({
       children: 1,
-      segments: session.segments.map(({ id, dials, needs }) => ({ id, dials: dialValues(dials), needs })),
+      segments: session.segments.map((segment) => ({
+        id: segment.id,
+        dials: dialValues(segment.dials),
+        needs: needsAt(segment, segment.level),
+      })),
     }),
   };
 }
 
-/** Writes the lines of a segment and works its minutes out. */
-export function composeSegment(segment: Segment, scope: TemplateScope): ComposedSegment {
-  const lines = segment.lines.map((line) => ({
+/** The needs of a segment with the quantities of a level. */
+export function needsAt(segment: Segment, level: LevelName): Segment['needs'] {
+  return segment.needs.map((need) => ({ ...need, qty: quantityAt(segment, need, level) }));
+}
+
+/** Writes the lines of a segment at its level (or another) and works its minutes out. */
+export function composeSegment(
+  segment: Segment,
+  scope: TemplateScope,
+  level: LevelName = segment.level,
+): ComposedSegment {
+  const lines = linesAt(segment, level).map((line) => ({
     line,
     text: renderTemplate(line.text, scope),
     answer: line.answer ? renderTemplate(line.answer, scope) : undefined,
@@ -98,18 +113,24 @@ export function evaluateMinutes(
   return { ...minutes, minutesProblem };
 }
 
-/** What the lines of a segment may refer to, as written: its dials, and the things it names first. */
-export function templateScope(segment: Segment, things: ThingsByKey): TemplateScope {
+/** What the lines of a segment may refer to, as written at a level: its dials, and the things it names first, for one child. */
+export function templateScope(segment: Segment, things: ThingsByKey, level: LevelName = segment.level): TemplateScope {
+  const values = valuesAt(segment, level);
   return {
-    values: dialValues(segment.dials),
-    things: Object.fromEntries(segment.needs.map((need) => [need.id, namesOf(need.item, things)])),
+    values,
+    things: Object.fromEntries(
+      needsAt(segment, level).map((need) => {
+        const quantity = needQuantity(need, 1, values);
+        return [need.id, { ...namesOf(need.item, things), qty: quantity.ok ? roundUp(quantity.value) : 0 }];
+      }),
+    ),
   };
 }
 
-/** What a level says, with the dials as that level sets them; nothing where there is no such level or it does not come out. */
-export function writeLevel(level: LevelChange | undefined, scope: TemplateScope): string | undefined {
-  if (!level) return undefined;
-  const text = renderTemplate(level.text, { ...scope, values: { ...scope.values, ...level.dials } });
+/** What a level or a tip says beside its lines, for the scope of that level; nothing where it says nothing or does not come out. */
+export function writeNote(level: LevelChange | undefined, scope: TemplateScope): string | undefined {
+  if (!level?.text) return undefined;
+  const text = renderTemplate(level.text, scope);
   return text.ok ? writePieces(text.value) : undefined;
 }
 

@@ -1,6 +1,7 @@
 import type { MakerProblem } from '../makers/maker.ts';
-import { remakeSegment } from '../makers/madeSegment.ts';
+import { regenerateSegment } from '../makers/madeSegment.ts';
 import { bad, good, type Outcome } from '../outcome.ts';
+import { linesAt } from './levels.ts';
 import {
   isNumberDial,
   type Dial,
@@ -120,25 +121,35 @@ function editSegment(segment: Segment, edit: SegmentEdit): Outcome<Segment, Edit
     case 'turn-dial':
       return remade(turnDials(segment, { [edit.dial]: edit.value }));
     case 'choose-level':
-      return segment.made ? remade(good({ ...segment, level: edit.level })) : chooseLevel(segment, edit.level);
+      // A maker's levels share their dials, so another level only shows other lines.
+      return segment.made ? good({ ...segment, level: edit.level }) : chooseLevel(segment, edit.level);
     case 'time-segment':
       return good({ ...segment, minutes: { ...segment.minutes, [edit.part]: edit.minutes } });
     case 'add-line':
-      return good({ ...segment, lines: segment.lines.toSpliced(edit.at, 0, edit.line) });
+      return editLines(segment, (lines) => good(lines.toSpliced(edit.at, 0, edit.line)));
     case 'remove-line':
-      return good({ ...segment, lines: segment.lines.filter(({ id }) => id !== edit.line) });
-    case 'move-line': {
-      const moved = moveWithin(segment.lines, edit.line, edit.to);
-      return moved.ok ? good({ ...segment, lines: moved.value }) : moved;
-    }
+      return editLines(segment, (lines) => good(lines.filter(({ id }) => id !== edit.line)));
+    case 'move-line':
+      return editLines(segment, (lines) => moveWithin(lines, edit.line, edit.to));
     case 'change-line':
-      return good({
-        ...segment,
-        lines: segment.lines.map((line) => (line.id === edit.line ? { ...line, ...edit.change } : line)),
-      });
+      return editLines(segment, (lines) =>
+        good(lines.map((line) => (line.id === edit.line ? { ...line, ...edit.change } : line))),
+      );
     case 'write-with':
       return writeWith(segment, edit.need, edit.item);
   }
+}
+
+/** Changes the lines of the level that is shown: its own where it has any, the main ones otherwise. */
+function editLines(
+  segment: Segment,
+  change: (lines: readonly Line[]) => Outcome<readonly Line[], EditProblem>,
+): Outcome<Segment, EditProblem> {
+  const { level, levels } = segment;
+  const changed = change(linesAt(segment, level));
+  if (!changed.ok) return changed;
+  if (level === 'right' || !levels[level]?.lines) return good({ ...segment, lines: changed.value });
+  return good({ ...segment, levels: { ...levels, [level]: { ...levels[level], lines: changed.value } } });
 }
 
 function chooseLevel(segment: Segment, level: LevelName): Outcome<Segment, EditProblem> {
@@ -199,6 +210,6 @@ function moveWithin<Part extends { readonly id: string }>(
 /** What a number maker wrote is written anew for the dials as they now stand. */
 function remade(turned: Outcome<Segment, EditProblem>): Outcome<Segment, EditProblem> {
   if (!turned.ok || !turned.value.made) return turned;
-  const answer = remakeSegment(turned.value);
+  const answer = regenerateSegment(turned.value);
   return answer.ok ? answer : bad({ code: 'maker-refuses', segment: turned.value.title, problem: answer.problem });
 }

@@ -4,6 +4,8 @@ import { dialValues, type ActivityBody, type Line, type Segment, type Triple } f
 export interface ShelfActivity extends ActivityBody {
   readonly key: string;
   readonly title: string;
+  /** A maker that writes it. */
+  readonly made?: Segment['made'];
 }
 
 export interface BookPause {
@@ -18,6 +20,8 @@ export interface ShelfBook {
   readonly words: number;
   readonly pages: number;
   readonly pauses: readonly BookPause[];
+  /** How to tell it when the book is not at hand. */
+  readonly retold?: string | undefined;
   readonly skills: readonly string[];
 }
 
@@ -48,8 +52,16 @@ export interface FramingWords {
 
 /** A session's own copy of an activity, under an id that is unique in the session. */
 export function segmentFromActivity(activity: ShelfActivity, id: string): Segment {
-  const { key, title, ...body } = activity;
-  return { ...body, id, kind: 'activity', title, from: key, level: 'right', rightDials: dialValues(activity.dials) };
+  const { key, title } = activity;
+  return {
+    ...bodyOf(activity),
+    id,
+    kind: 'activity',
+    title,
+    from: key,
+    level: 'right',
+    rightDials: dialValues(activity.dials),
+  };
 }
 
 /** Reading a book aloud: its lines, its questions at the pages to pause at, its minutes. */
@@ -66,7 +78,13 @@ export function segmentFromBook(book: ShelfBook, id: string, pace: ReadingPace, 
     })),
   ];
   const together = readAloudMinutes({ words: wordCount, pages, pauses: pauses.length, ...pace });
-  return { ...plainSegment(id, 'book', book.title, together), from: book.key, skills: book.skills, lines };
+  return {
+    ...plainSegment(id, 'book', book.title, together),
+    from: book.key,
+    skills: book.skills,
+    retold: book.retold,
+    lines,
+  };
 }
 
 /** Singing a song: its verses a line each, with what the hands do. */
@@ -106,6 +124,17 @@ export function plainSegment(id: string, kind: Segment['kind'], title: string, t
     ahead: [],
     actions: [],
     access: '',
+  };
+}
+
+/** What of a shelf's activity goes into a session. */
+function bodyOf(activity: ShelfActivity): Omit<Segment, 'id' | 'kind' | 'title' | 'from' | 'level' | 'rightDials'> {
+  const { aim, skills, dials, lines, needs, minutes, posture, where, surface, seating, size } = activity;
+  const { levels, ahead, actions, access, made } = activity;
+  return {
+    ...{ aim, skills, dials, lines, needs, minutes, posture, where, surface, seating, size },
+    ...{ levels, ahead, actions, access },
+    ...(made && { made }),
   };
 }
 

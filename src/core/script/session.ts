@@ -56,6 +56,11 @@ export interface Swap {
   /** 0 (hardly) to 1 (as good). */
   readonly fit: number;
   readonly why: string;
+  /**
+   * How many of it serve the whole need, where it is not one for one: an expression over dials, `need` (the amount
+   * at this home, children counted) and `places` (of the thing). Nothing multiplies it again.
+   */
+  readonly qty?: Quantity | undefined;
   readonly sets?: Readonly<Record<string, number>> | undefined;
 }
 
@@ -66,6 +71,10 @@ export interface Need {
   readonly per: 'home' | 'child';
   readonly use: 'lasting' | 'used-up';
   readonly swaps: readonly Swap[];
+  /** The part can be done without it. */
+  readonly optional?: boolean | undefined;
+  /** It is eaten, and not only counted with or felt. */
+  readonly eaten?: boolean | undefined;
 }
 
 /** Something to do before the day, by a home or by the author: so many days, open days or hours ahead (one of them). */
@@ -75,6 +84,8 @@ export interface Ahead {
   readonly workingDays?: number | undefined;
   readonly hours?: number | undefined;
   readonly text: string;
+  /** Told only to homes that serve this need with this thing (the need's own when absent) from what they have. */
+  readonly for?: { readonly need: string; readonly item?: string | undefined } | undefined;
 }
 
 export interface SegmentMinutes {
@@ -85,9 +96,15 @@ export interface SegmentMinutes {
   readonly tidy: TripleOfQuantities;
 }
 
+/** An easier or a harder way. One with neither dials nor lines is a tip, not a level: see `levels.ts`. */
 export interface LevelChange {
+  /** A note to the adult; may be empty. */
   readonly text: string;
   readonly dials: Readonly<Record<string, number | string>>;
+  /** In place of the main lines; absent: the main lines, written with this level's dials. */
+  readonly lines?: readonly Line[] | undefined;
+  /** Other quantities of needs, by their ids. */
+  readonly qty?: Readonly<Record<string, Quantity>> | undefined;
 }
 
 /** What an activity on the shelf and a segment of a session share. */
@@ -122,6 +139,8 @@ export interface Segment extends ActivityBody {
   readonly level: LevelName;
   /** What the dials said at "just right", so that one can come back from easier or harder. */
   readonly rightDials: Readonly<Record<string, number | string>>;
+  /** For a book: how to tell it without the book in hand. */
+  readonly retold?: string | undefined;
   /** What a number maker wrote it from: its lines and needs are made anew when a dial turns. */
   readonly made?: MadeFrom | undefined;
 }
@@ -148,6 +167,8 @@ export interface Thing {
   readonly traits: readonly string[];
   /** Largest side in millimetres, if it has one. */
   readonly sizeMm?: number | undefined;
+  /** Hollows or places it has, such as the twelve of an egg carton. */
+  readonly places?: number | undefined;
   readonly allergens: readonly string[];
 }
 

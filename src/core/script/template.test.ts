@@ -4,7 +4,7 @@ import { renderTemplate, writePieces, type TemplateScope } from './template.ts';
 
 const scope: TemplateScope = {
   values: { n: 4, colour: 'red, blue' },
-  things: { lids: { one: 'jar lid', many: 'jar lids' } },
+  things: { lids: { one: 'jar lid', many: 'jar lids', qty: 4 } },
 };
 const written = (source: string, within: TemplateScope = scope) => {
   const rendered = renderTemplate(source, within);

@@ -15,18 +15,26 @@ export type TemplateProblem =
   | { code: 'unknown-need'; need: string; column: number }
   | { code: 'expression'; column: number; problem: ExpressionProblem };
 
+/** A thing as a line may name it: one and many of it, and how many of it are used. */
+export interface NamedThing {
+  readonly one: string;
+  readonly many: string;
+  /** A whole number from 0. */
+  readonly qty: number;
+}
+
 /** What a line may refer to. `things` gives, for each need, the names of what this home uses. */
 export interface TemplateScope {
   readonly values: Scope;
-  readonly things: Readonly<Record<string, { readonly one: string; readonly many: string }>>;
+  readonly things: Readonly<Record<string, NamedThing>>;
   /** What the child loves, for `{loves|a digger}`; absent: the words behind the bar are used. */
   readonly loves?: string | undefined;
 }
 
 /**
  * Renders one line. In braces stand: a dial `{n}`, a sum `{=n*4}`, words by number `{n:plate|plates}`
- * (or `{=n*4:lid|lids}`), the thing a home uses for a need `{@lids}` or `{@lids|one}`, and an interest slot
- * `{loves|a digger}`. A doubled brace `{{` is a brace. Empty text gives no pieces.
+ * (or `{=n*4:lid|lids}`), the thing a home uses for a need (many `{@lids}`, one `{@lids|one}`, by a number
+ * `{@lids|n-1}`, or with how many are used `{@lids|count}`), and an interest slot `{loves|a digger}`. A doubled brace `{{` is a brace. Empty text gives no pieces.
  * @example renderTemplate('Put {n} {n:box|boxes} out', scope) // text "Put ", dial "4", text " ", computed "boxes", …
  */
 export function renderTemplate(source: string, scope: TemplateScope): Outcome<Piece[], TemplateProblem> {
@@ -68,10 +76,18 @@ function renderSlot(slot: string, column: number, scope: TemplateScope): Outcome
 }
 
 function renderThing(slot: string, column: number, scope: TemplateScope): Outcome<Piece, TemplateProblem> {
-  const [need = '', form] = slot.split('|').map((part) => part.trim());
+  const bar = slot.indexOf('|');
+  const need = (bar < 0 ? slot : slot.slice(0, bar)).trim();
+  const form = bar < 0 ? 'many' : slot.slice(bar + 1).trim();
   if (!Object.hasOwn(scope.things, need)) return bad({ code: 'unknown-need', need, column });
-  const names = scope.things[need]!;
-  return good({ kind: 'thing', need, text: form === 'one' ? names.one : names.many });
+  const thing = scope.things[need]!;
+  const piece = (text: string) => good({ kind: 'thing' as const, need, text });
+  if (form === 'many') return piece(thing.many);
+  if (form === 'one') return piece(thing.one);
+  if (form === 'count') return piece(`${thing.qty} ${thing.qty === 1 ? thing.one : thing.many}`);
+  const number = evaluateExpression(form, scope.values);
+  if (!number.ok) return bad({ code: 'expression', column, problem: number.problem });
+  return piece(number.value === 1 ? thing.one : thing.many);
 }
 
 function renderValue(

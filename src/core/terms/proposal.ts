@@ -37,7 +37,6 @@ export function proposalInput(
     keys: session.activities
       .filter(({ key, isPinned }) => known.has(key) && (isPinned || on < today))
       .map(({ key }) => key),
-    isOver: on < today,
   }));
   return {
     slots: held.map(({ session, on, row }) => {
@@ -48,6 +47,7 @@ export function proposalInput(
         minutes: on < today ? pinnedMinutes : Math.max(session.minutes, pinnedMinutes),
         theme: row.week.theme || null,
         light: row.isLight,
+        ...(on < today && { least: 0 }),
       };
     }),
     activities: activities.map((activity) => ({
@@ -55,11 +55,20 @@ export function proposalInput(
       after: (activity.after ?? []).filter((earlier) => known.has(earlier)),
     })),
     targets: term.rules.targets,
-    perSlot: [stays.some(({ isOver }) => isOver) ? 0 : term.rules.perSlot[0], term.rules.perSlot[1]],
+    perSlot: term.rules.perSlot,
     repeat: term.rules.repeat,
     rest: term.rules.rest,
     pinned: Object.fromEntries(stays.map(({ id, keys }) => [id, keys])),
   };
+}
+
+/** What of a plan is taken over: sessions that lie ahead. What is over stays as it was held, whatever a plan says of it. */
+export function slotsAhead<Slot extends { readonly id: string }>(
+  slots: readonly Slot[],
+  { rows, today }: { rows: readonly WeekRow[]; today: CalendarDate },
+): Slot[] {
+  const ahead = new Set(heldSessions(rows).flatMap(({ session, on }) => (on < today ? [] : [session.id])));
+  return slots.filter(({ id }) => ahead.has(id));
 }
 
 /** A rule that a pin can break. */

@@ -3,7 +3,7 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { addDays, daysBetween, weekdayOf } from '../calendar/dates.ts';
 import { coverageView } from './coverageView.ts';
-import { explainPlan, pinConflicts, proposalInput, type PlannableActivity } from './proposal.ts';
+import { explainPlan, pinConflicts, proposalInput, slotsAhead, type PlannableActivity } from './proposal.ts';
 import { SCHOOLS, spreadSteps, stepsOf } from './schools.ts';
 import { checkTerm, closedDaysOf, mondaysOf, type TermDay } from './term.ts';
 import { day, edited, framed, sessionOf } from './term.fixture.ts';
@@ -116,7 +116,16 @@ test('what is proposed leaves out closed weeks, holds pins in place and takes no
   assert.equal(input.slots.length, rows.length - 1);
   assert.deepEqual(input.pinned![first], ['carts']);
   assert.equal(input.slots[0]!.minutes, 8);
-  assert.equal(input.perSlot[0], 0);
+  assert.deepEqual(
+    input.slots.map(({ least }) => least),
+    input.slots.map((_, index) => (index === 0 ? 0 : undefined)),
+  );
+  assert.deepEqual(input.perSlot, pinned.rules.perSlot);
+  const plan = input.slots.map(({ id }) => ({ id, activities: ['carts'] }));
+  assert.deepEqual(
+    slotsAhead(plan, { rows, today: '2027-03-08' }).map(({ id }) => id),
+    input.slots.slice(1).map(({ id }) => id),
+  );
 });
 
 test('pins that break a rule are named before anything is planned', () => {

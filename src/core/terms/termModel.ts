@@ -1,5 +1,5 @@
 import type { LinearModel, LinearRow } from './linearModel.ts';
-import { mayStandIn, POINTS, type TermPlan, type TermPlanInput } from './termScore.ts';
+import { leastIn, mayStandIn, POINTS, type TermPlan, type TermPlanInput } from './termScore.ts';
 
 export interface TermModel {
   readonly model: LinearModel;
@@ -61,7 +61,7 @@ export function buildTermModel(input: TermPlanInput, minutesAs: MinutesAs): Term
       return column === null ? [] : [{ column, minutes }];
     });
     const all = standing.map(({ column }) => column);
-    addRow(perSlot[0], perSlot[1], ones(all));
+    addRow(leastIn(slot, input), perSlot[1], ones(all));
     const sizes = [...new Set(standing.map(({ minutes }) => minutes))].sort((left, right) => left - right);
     const most = sizes.map((size) => standing.filter(({ minutes }) => minutes === size).length);
     const fillings =

@@ -219,6 +219,6 @@ function loosen(input: TermPlanInput, rule: TermRule): TermPlanInput {
     case 'minutes':
       return { ...input, activities: activities({ minutes: 0 }) };
     case 'perSlot':
-      return { ...input, perSlot: [0, input.perSlot[1]] };
+      return { ...input, slots: slots({ least: 0 }), perSlot: [0, input.perSlot[1]] };
   }
 }

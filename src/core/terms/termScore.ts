@@ -4,6 +4,13 @@ export interface TermSlot {
   readonly theme?: string | null | undefined;
   /** In a light slot nothing of effort 3 stands. */
   readonly light?: boolean | undefined;
+  /** Least activities here, where that is another number than for the others: nothing is asked of what is over. */
+  readonly least?: number | undefined;
+}
+
+/** The least activities that are asked of a slot. */
+export function leastIn(slot: TermSlot, { perSlot }: Pick<TermPlanInput, 'perSlot'>): number {
+  return slot.least ?? perSlot[0];
 }
 
 export interface TermActivity {

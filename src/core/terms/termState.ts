@@ -1,4 +1,4 @@
-import { mayStandIn, POINTS, type TermPlan, type TermPlanInput } from './termScore.ts';
+import { leastIn, mayStandIn, POINTS, type TermPlan, type TermPlanInput } from './termScore.ts';
 
 /** An empty place in a slot that must be filled weighs more than anything a plan can gain by it. */
 const POINTS_FOR_LEAST = 200;
@@ -37,6 +37,8 @@ export class TermState {
   private readonly activitiesOf: number[][];
   private readonly after: number[][];
   private readonly neededBy: number[][];
+  /** The least activities asked of each slot. */
+  private readonly least: readonly number[];
   private lacking: number;
   private remembered: number[][] | null = null;
   /** What was done since `begin`: slot, activity, and 1 for put in or 0 for taken out. */
@@ -47,7 +49,7 @@ export class TermState {
     private readonly input: TermPlanInput,
     isOpen: (slot: number, activity: number) => boolean = () => true,
   ) {
-    const { slots, activities, targets, repeat, perSlot, pinned = {} } = input;
+    const { slots, activities, targets, repeat, pinned = {} } = input;
     const skills = Object.keys(targets).filter((skill) => targets[skill]! > 0);
     const skillIndex = new Map(skills.map((skill, index) => [skill, index]));
     const indexOf = new Map(activities.map(({ id }, index) => [id, index]));
@@ -91,7 +93,8 @@ export class TermState {
         return this.mayStand[cell] === 1 && this.themeFits[cell] === 1;
       }),
     );
-    this.lacking = slots.length * perSlot[0];
+    this.least = slots.map((slot) => leastIn(slot, input));
+    this.lacking = this.least.reduce((sum, least) => sum + least, 0);
     this.score = 0;
     this.score -= POINTS_FOR_LEAST * this.lacking;
   }
@@ -260,7 +263,7 @@ export class TermState {
   private put(slot: number, activity: number): void {
     const cell = this.cell(slot, activity);
     this.standing[slot]!.push(activity);
-    if (this.counts[slot]!++ < this.input.perSlot[0]) this.countLacking(-1);
+    if (this.counts[slot]!++ < this.least[slot]!) this.countLacking(-1);
     this.minutesLeft[slot]! -= this.minutes[activity]!;
     this.isUsed[cell] = 1;
     if (this.uses[activity]!++ === 0) this.score += POINTS.distinct;
@@ -274,7 +277,7 @@ export class TermState {
     const here = this.standing[slot]!;
     here[here.indexOf(activity)] = here.at(-1)!;
     here.pop();
-    if (--this.counts[slot]! < this.input.perSlot[0]) this.countLacking(1);
+    if (--this.counts[slot]! < this.least[slot]!) this.countLacking(1);
     this.minutesLeft[slot]! += this.minutes[activity]!;
     this.isUsed[cell] = 0;
     if (--this.uses[activity]! === 0) this.score -= POINTS.distinct;

@@ -33,7 +33,14 @@ export function Bench(props: BenchProps) {
   });
   const [showsKeys, setShowsKeys] = useState(false);
   useEditKeys({ onUndo: bench.undo, onRedo: bench.redo, onHelp: () => setShowsKeys(true) });
-  const canSend = isKept && session.segments.length > 0 && !asides.some(({ weight }) => weight === 'stop');
+  const sending =
+    session.segments.length === 0
+      ? 'empty'
+      : asides.some(({ weight }) => weight === 'stop')
+        ? 'stopped'
+        : isKept
+          ? 'ready'
+          : 'saving';
 
   return (
     <div className="bench">
@@ -91,7 +98,7 @@ export function Bench(props: BenchProps) {
         )}
         {mayWrite && <AddPart session={session} onEdit={bench.edit} />}
       </div>
-      <HomesFoot {...{ id, session, composed, fits, readiness, things, mayWrite, canSend }} />
+      <HomesFoot {...{ id, session, composed, fits, readiness, things, mayWrite, sending }} />
       <KeysHelp keys={KEYS} isOpen={showsKeys} onClose={() => setShowsKeys(false)} />
     </div>
   );

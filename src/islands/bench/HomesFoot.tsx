@@ -14,13 +14,20 @@ interface HomesFootProps {
   readonly readiness: Readiness;
   readonly things: ThingsByKey;
   readonly mayWrite: boolean;
-  readonly canSend: boolean;
+  /** Whether it can be sent, or what keeps it from that. */
+  readonly sending: keyof typeof SENDING_WORDS | 'ready';
 }
+
+const SENDING_WORDS = {
+  empty: 'Add something, then send.',
+  stopped: 'Mend what stands in the margin, then send.',
+  saving: 'Still being saved; then it can be sent.',
+} as const;
 
 const STATE_ORDER: readonly HomeState[] = ['ready', 'swaps', 'short'];
 
 /** Always in sight: how many homes can do it, what is fetched, what comes before, and sending it. */
-export function HomesFoot({ id, session, composed, fits, readiness, things, mayWrite, canSend }: HomesFootProps) {
+export function HomesFoot({ id, session, composed, fits, readiness, things, mayWrite, sending }: HomesFootProps) {
   const [isOpen, setIsOpen] = useState(false);
   const ordered = [...fits].sort(
     (left, right) => STATE_ORDER.indexOf(left.answer.state) - STATE_ORDER.indexOf(right.answer.state),
@@ -31,7 +38,7 @@ export function HomesFoot({ id, session, composed, fits, readiness, things, mayW
   const fetch = materialsOrNone(composed.materials).map(({ item, qty }) => countThing(item, qty, things));
   return (
     <footer className="bench-foot">
-      {isOpen && <HomesPanel fits={ordered} things={things} session={session} />}
+      {isOpen && <HomesPanel fits={ordered} things={things} />}
       <div className="foot-row">
         <button type="button" className="foot-homes" aria-expanded={isOpen} onClick={() => setIsOpen(!isOpen)}>
           <HomeSteps states={ordered.map(({ answer }) => answer.state)} />
@@ -64,12 +71,14 @@ export function HomesFoot({ id, session, composed, fits, readiness, things, mayW
           Print tray
         </a>
         {mayWrite &&
-          (canSend ? (
+          (sending === 'ready' ? (
             <a className="btn btn-primary" href={`/bench/${id}/send`}>
               Send to {fits.length}
             </a>
           ) : (
-            <span className="quiet small">Mend what stands in the margin, then send.</span>
+            <span className="quiet small" role="status">
+              {SENDING_WORDS[sending]}
+            </span>
           ))}
       </div>
     </footer>
@@ -90,7 +99,7 @@ function HomeSteps({ states }: { states: readonly HomeState[] }) {
   );
 }
 
-function HomesPanel({ fits, things, session }: { fits: readonly HomeFit[]; things: ThingsByKey; session: Session }) {
+function HomesPanel({ fits, things }: { fits: readonly HomeFit[]; things: ThingsByKey }) {
   return (
     <section className="homes-panel" aria-label="Homes" tabIndex={0}>
       <table className="ruled small">
@@ -108,7 +117,7 @@ function HomesPanel({ fits, things, session }: { fits: readonly HomeFit[]; thing
               <td>{fit.home.nickname}</td>
               <td>{fit.home.children.map(({ nickname }) => nickname).join(', ')}</td>
               <td>{STATE_WORDS[fit.answer.state]}</td>
-              <td>{describeFit(fit, session, things).join('; ') || 'has everything'}</td>
+              <td>{describeFit(fit, things).join('; ') || 'has everything'}</td>
             </tr>
           ))}
         </tbody>

@@ -1,3 +1,4 @@
+import type { CautionPolicy } from '../../core/cautions/rules.ts';
 import type { Home } from '../../core/homes/home.ts';
 import type { Segment, Session, ThingsByKey } from '../../core/script/session.ts';
 
@@ -16,6 +17,8 @@ export interface BenchProps {
   readonly session: Session;
   readonly things: ThingsByKey;
   readonly homes: readonly Home[];
+  /** What the programme decided about cautions. */
+  readonly policy: CautionPolicy;
   readonly seatedMinutesPerYear: number;
   readonly mayWrite: boolean;
 }

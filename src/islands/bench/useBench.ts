@@ -8,13 +8,19 @@ import { useHistory } from '../keeping/useHistory.ts';
 import type { BenchProps } from './benchTypes.ts';
 
 /** The session on the bench, what follows from it, and what can be done to it; every edit can be undone. */
-export function useBench({ session: initial, things, homes, seatedMinutesPerYear }: BenchProps) {
+export function useBench({ session: initial, things, homes, policy, seatedMinutesPerYear }: BenchProps) {
   const { value: session, ...history } = useHistory(initial, applyEdit, describeEditProblem);
   const composed = useMemo(
     () => composeSession(session, things, { seatedMinutesPerYear, youngestMonths: session.ages.fromMonths }),
     [session, things, seatedMinutesPerYear],
   );
-  const { fits, readiness } = useMemo(() => fitHomes(session, homes, things), [session, homes, things]);
-  const asides = useMemo(() => findAsides(session, composed, fits, things), [session, composed, fits, things]);
+  const { fits, readiness } = useMemo(
+    () => fitHomes(session, homes, { things, policy }),
+    [session, homes, things, policy],
+  );
+  const asides = useMemo(
+    () => findAsides(session, composed, fits, { things, policy }),
+    [session, composed, fits, things, policy],
+  );
   return { ...history, session, composed, fits, readiness, asides };
 }

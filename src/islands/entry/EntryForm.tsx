@@ -11,14 +11,18 @@ interface EntryFormProps {
   readonly kind: EntryKind;
   readonly entry: Record<string, unknown>;
   readonly isNew: boolean;
+  /** The revision it is written from; 0 for a new entry. */
+  readonly revision: number;
 }
 
 /** Writes or changes one entry of the shelf. What does not fit is named with its place, and all that was written stays. */
-export function EntryForm({ kind, entry, isNew }: EntryFormProps) {
+export function EntryForm({ kind, entry, isNew, revision }: EntryFormProps) {
   const fields = ENTRY_FIELDS[kind];
   const form = useForm<FormValues>({ defaultValues: toForm(entry, fields) });
   const [problems, setProblems] = useState<readonly FieldProblem[]>([]);
   const [message, setMessage] = useState('');
+  const [revisionNow, setRevisionNow] = useState(revision);
+  const [newer, setNewer] = useState<{ revision: number; entry: Record<string, unknown> } | null>(null);
   const keep = async (values: FormValues) => {
     setMessage('');
     setProblems([]);
@@ -26,7 +30,7 @@ export function EntryForm({ kind, entry, isNew }: EntryFormProps) {
     const answer = await fetch(`/api/shelf/entries/${kind}/${isNew ? 'new' : String(entry.key)}`, {
       method: 'PUT',
       headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(written),
+      body: JSON.stringify({ entry: written, revision: revisionNow }),
     }).catch(() => null);
     if (answer?.ok) {
       const { href } = (await answer.json()) as { href: string };
@@ -34,6 +38,11 @@ export function EntryForm({ kind, entry, isNew }: EntryFormProps) {
       return;
     }
     const error = (await answer?.json().catch(() => null)) as ErrorAnswer | null;
+    if (error?.code === 'conflict') {
+      setNewer(error.current as typeof newer);
+      setMessage('Somebody changed this while you were writing. What you wrote still stands; choose which to keep.');
+      return;
+    }
     setProblems(error?.problems ?? []);
     setMessage(
       error?.problems
@@ -47,6 +56,21 @@ export function EntryForm({ kind, entry, isNew }: EntryFormProps) {
         {message && (
           <div className="notice" role="alert">
             <p>{message}</p>
+            {newer && (
+              <NewerChoice
+                onTheirs={() => {
+                  form.reset(toForm(newer.entry, fields));
+                  setRevisionNow(newer.revision);
+                  setNewer(null);
+                  setMessage('');
+                }}
+                onOurs={() => {
+                  setRevisionNow(newer.revision);
+                  setNewer(null);
+                  setMessage('Yours will replace what somebody else wrote. Press “Keep it” to do so.');
+                }}
+              />
+            )}
             <ul>
               {problems.map(({ path, message: what }) => (
                 <li key={path + what}>
@@ -71,6 +95,20 @@ export function EntryForm({ kind, entry, isNew }: EntryFormProps) {
         </button>
       </form>
     </FormProvider>
+  );
+}
+
+/** Which of two changes to go on from. */
+function NewerChoice({ onTheirs, onOurs }: { onTheirs: () => void; onOurs: () => void }) {
+  return (
+    <p className="flex gap-3">
+      <button type="button" className="btn btn-quiet btn-sm" onClick={onTheirs}>
+        Go on from theirs
+      </button>
+      <button type="button" className="btn btn-quiet btn-sm" onClick={onOurs}>
+        Keep mine over it
+      </button>
+    </p>
   );
 }
 

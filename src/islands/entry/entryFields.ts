@@ -1,9 +1,10 @@
-import { CAUTION_RULES } from '../../core/cautions/cautions.ts';
+import { CAUTION_RULES, PLAIN_TRAITS } from '../../core/cautions/rules.ts';
 import { LINE_KINDS, POSTURES } from '../../core/script/session.ts';
 import { SEASONS } from '../../core/shelf/filterActivities.ts';
 import { ALL_SKILLS } from '../../core/terms/skills.ts';
 import type { EntryKind } from '../../contracts/shelfEntries.ts';
-import { ALLERGENS, BOOK_FEATURES, BOOK_PACES, THING_TRAITS } from '../../contracts/shelfFile.ts';
+import { ALLERGENS } from '../../contracts/cautions.ts';
+import { BOOK_FEATURES, BOOK_PACES } from '../../contracts/shelfFile.ts';
 
 /** How one field of an entry is written. Lists of rows have columns, which are fields themselves. */
 export interface EntryField {
@@ -51,7 +52,7 @@ const THING: readonly EntryField[] = [
   { name: 'usualQty', label: 'A home usually has', as: 'number' },
   { name: 'common', label: 'Part of homes that have any, 0 to 1', as: 'number' },
   { name: 'colours', label: 'Colours', as: 'keys', isOptional: true, hint: 'with commas between' },
-  { name: 'traits', label: 'What it is like', as: 'choices', choices: THING_TRAITS, wide: true },
+  { name: 'traits', label: 'What it is like', as: 'choices', choices: PLAIN_TRAITS, wide: true },
   { name: 'traits', label: 'Cautions it bears', as: 'choices', choices: Object.keys(CAUTION_RULES), wide: true },
   { name: 'allergens', label: 'It may hold', as: 'choices', choices: ALLERGENS, wide: true },
 ];

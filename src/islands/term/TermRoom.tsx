@@ -1,7 +1,7 @@
 import { DndContext, closestCenter, pointerWithin, type CollisionDetection, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, rectSwappingStrategy } from '@dnd-kit/sortable';
 import { useMemo, useState } from 'react';
-import { pinConflicts, proposalInput } from '../../core/terms/proposal.ts';
+import { pinConflicts, proposalInput, slotsAhead } from '../../core/terms/proposal.ts';
 import { countAims, touchedSessions } from '../../core/terms/touchedSessions.ts';
 import { heldSessions } from '../../core/terms/weekRows.ts';
 import { SCHOOL_WORDS, describePinConflict, describePlaced } from '../../messages/term.ts';
@@ -39,7 +39,9 @@ export function TermRoom(props: TermProps) {
     revision: props.revision,
     keptAt: props.keptAt,
   });
-  const { proposal, start, stop, fail, forget } = useProposal((slots) => edit({ do: 'take-plan', slots }));
+  const { proposal, start, stop, fail, forget } = useProposal((slots) =>
+    edit({ do: 'take-plan', slots: slotsAhead(slots, { rows, today }) }),
+  );
   const [showsKeys, setShowsKeys] = useState(false);
   useEditKeys({ onUndo: room.undo, onRedo: room.redo, onHelp: () => setShowsKeys(true) });
   const sensors = useMoveSensors();

@@ -44,6 +44,9 @@ export class ShelfItemRow extends Model {
   declare retiredAt: Date | null;
   /** Replies up to then are already in its minutes. */
   declare minutesCorrectedAt: Date | null;
+  declare revision: number;
+  /** What planned minutes were multiplied by in all corrections so far. */
+  declare correctedFactor: number | null;
 }
 
 export class HomeRow extends Model {
@@ -63,6 +66,9 @@ export class ChildRow extends Model {
   declare nickname: string;
   declare birthMonth: string;
   declare loves: string;
+  declare mouthing: boolean;
+  declare leftHanded: boolean;
+  declare needs: string;
   declare position: number;
 }
 
@@ -107,6 +113,8 @@ export class GuideLinkRow extends Model {
   declare tokenHash: string;
   declare createdAt: Date;
   declare revokedAt: Date | null;
+  /** When the home said that the book is not at hand. */
+  declare withoutBookAt: Date | null;
   declare home?: HomeRow;
   declare copies?: GuideCopyRow[];
   declare reply?: ReplyRow | null;
@@ -138,7 +146,6 @@ export class ReplyRow extends Model {
   declare id: string;
   declare linkId: string;
   declare edition: number;
-  declare replyKey: string;
   declare outcome: 'done' | 'partly' | 'not';
   declare note: string;
   declare repliedAt: Date;
@@ -154,6 +161,7 @@ export class ReplyPartRow extends Model {
   declare plannedMinutes: number;
   declare minutes: number | null;
   declare ease: 'too-easy' | 'right' | 'too-hard' | null;
+  declare level: 'easier' | 'right' | 'harder' | null;
 }
 
 export class TermRow extends Model {

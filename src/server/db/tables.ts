@@ -28,6 +28,7 @@ const uuidKey = () => ({ type: DataTypes.UUID, primaryKey: true, allowNull: fals
 const text = () => ({ type: DataTypes.TEXT, allowNull: false }) as const;
 const uuid = () => ({ type: DataTypes.UUID, allowNull: false }) as const;
 const whole = () => ({ type: DataTypes.INTEGER, allowNull: false }) as const;
+const flag = () => ({ type: DataTypes.BOOLEAN, allowNull: false }) as const;
 const json = () => ({ type: DataTypes.JSONB, allowNull: false }) as const;
 const day = () => ({ type: DataTypes.DATEONLY, allowNull: false }) as const;
 const moment = () => ({ type: DataTypes.DATE, allowNull: false }) as const;
@@ -73,6 +74,8 @@ export function tables(): Sequelize {
     body: json(),
     retiredAt: maybe(DataTypes.DATE),
     minutesCorrectedAt: maybe(DataTypes.DATE),
+    revision: whole(),
+    correctedFactor: numeric('correctedFactor', true),
   });
   define(HomeRow, 'homes', {
     id: uuidKey(),
@@ -88,6 +91,9 @@ export function tables(): Sequelize {
     nickname: text(),
     birthMonth: text(),
     loves: text(),
+    mouthing: flag(),
+    leftHanded: flag(),
+    needs: text(),
     position: whole(),
   });
   define(HomeThingRow, 'home_things', {
@@ -127,6 +133,7 @@ export function tables(): Sequelize {
     tokenHash: text(),
     createdAt: moment(),
     revokedAt: maybe(DataTypes.DATE),
+    withoutBookAt: maybe(DataTypes.DATE),
   });
   define(GuideCopyRow, 'guide_copies', {
     linkId: uuidKey(),
@@ -151,7 +158,6 @@ export function tables(): Sequelize {
     id: uuidKey(),
     linkId: uuid(),
     edition: whole(),
-    replyKey: uuid(),
     outcome: text(),
     note: text(),
     repliedAt: moment(),
@@ -164,6 +170,7 @@ export function tables(): Sequelize {
     plannedMinutes: numeric('plannedMinutes'),
     minutes: numeric('minutes', true),
     ease: maybe(DataTypes.TEXT),
+    level: maybe(DataTypes.TEXT),
   });
   define(TermRow, 'terms', {
     id: uuidKey(),

@@ -1,14 +1,14 @@
 import type { Addable, BenchProps } from '../../islands/bench/benchTypes.ts';
 import { readHomes } from '../db/repositories/homes.ts';
-import { readShelf, thingsByKey } from '../db/repositories/shelf.ts';
+import { readShelf, readThings } from '../db/repositories/shelf.ts';
 import type { Person } from './person.ts';
 import { findSession, segmentFor } from './sessions.ts';
 
 /** Everything the bench works with: the session, the things, the homes. Five queries, however much there is. */
 export async function readBench(person: Person, id: string): Promise<BenchProps> {
-  const [kept, shelf, homes] = await Promise.all([
+  const [kept, things, homes] = await Promise.all([
     findSession(person, id),
-    readShelf(person.programmeId, ['thing']),
+    readThings(person.programmeId),
     readHomes(person.programmeId),
   ]);
   return {
@@ -16,7 +16,8 @@ export async function readBench(person: Person, id: string): Promise<BenchProps>
     revision: kept.revision,
     keptAt: kept.keptAt,
     session: kept.session,
-    things: thingsByKey(shelf.things),
+    things,
+    policy: person.settings.cautions,
     homes: homes.map(({ contact: _contact, language: _language, ...home }) => home),
     seatedMinutesPerYear: person.settings.seatedMinutesPerYear,
     mayWrite: person.role !== 'reader',
@@ -30,7 +31,7 @@ export async function listAddables(person: Person): Promise<Addable[]> {
     kind,
     title,
     about,
-    segment: { ...segmentFor(kind, key, shelf, person)!, id: `shelf-${kind}-${key}` },
+    segment: { ...segmentFor({ kind, key }, shelf, person)!, id: `shelf-${kind}-${key}` },
   });
   return [
     ...shelf.activities.map(({ key, title, idea }) => addable('activity', key, title, idea)),

@@ -11,7 +11,8 @@ export interface BookPage {
   readonly book: BookEntry;
   /** For a story about nature: a true-to-life book on one of its themes. */
   readonly partner: BookEntry | null;
-  readonly reservation: Reservation | null;
+  /** Those that stand, by the day they are for. */
+  readonly reservations: readonly Reservation[];
   readonly copies: readonly CatalogueCopy[];
   /** The next session of a term that reads it; empty when there is none. */
   readonly suggestedDay: string;
@@ -37,8 +38,14 @@ export async function readBookPage(person: Person, key: string): Promise<BookPag
             other.themes.some((theme) => book.themes.includes(theme)),
         ) ?? null)
       : null,
-    reservation: reservations.find(({ bookKey }) => bookKey === key) ?? null,
+    reservations: reservations.filter(({ bookKey }) => bookKey === key),
     copies: book.borrowed ? await findCopies(book.title) : [],
-    suggestedDay: held.find(({ session, on }) => session.book === key && on >= today())?.on ?? '',
+    suggestedDay:
+      held.find(
+        ({ session, on }) =>
+          session.book === key &&
+          on >= today() &&
+          !reservations.some(({ bookKey, neededOn }) => bookKey === key && neededOn === on),
+      )?.on ?? '',
   };
 }

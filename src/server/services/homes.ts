@@ -1,10 +1,10 @@
 import type { ThingsByKey } from '../../core/script/session.ts';
 import { readHomes, type KeptHome } from '../db/repositories/homes.ts';
-import { readShelf, thingsByKey } from '../db/repositories/shelf.ts';
+import { readThings } from '../db/repositories/shelf.ts';
 import type { Person } from './person.ts';
 
 /** The homes of a programme and the names of what they have: four queries, however many homes. */
 export async function listHomes(person: Person): Promise<{ homes: KeptHome[]; things: ThingsByKey }> {
-  const [homes, shelf] = await Promise.all([readHomes(person.programmeId), readShelf(person.programmeId, ['thing'])]);
-  return { homes, things: thingsByKey(shelf.things) };
+  const [homes, things] = await Promise.all([readHomes(person.programmeId), readThings(person.programmeId)]);
+  return { homes, things };
 }

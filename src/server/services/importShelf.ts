@@ -1,39 +1,31 @@
 import { randomUUID } from 'node:crypto';
 import { Op, type Transaction } from 'sequelize';
-import type { FieldProblem } from '../../contracts/problems.ts';
 import { checkShape } from '../../contracts/problems.ts';
-import {
-  shelfFile,
-  type BookEntry,
-  type HomeEntry,
-  type SessionEntry,
-  type SongEntry,
-  type ThingEntry,
-} from '../../contracts/shelfFile.ts';
-import { checkScript } from '../../core/script/checkScript.ts';
+import { checkContents, withSections, type FileSections } from '../../contracts/fileContents.ts';
+import type { ProgrammeSettings } from '../../contracts/programme.ts';
+import { shelfFile, type HomeEntry, type SessionEntry } from '../../contracts/shelfFile.ts';
+import type { CautionPolicy } from '../../core/cautions/rules.ts';
 import type { Segment } from '../../core/script/session.ts';
-import { describeScriptFault } from '../../messages/edits.ts';
-import { ChildRow, HomeRow, HomeThingRow, ShelfItemRow } from '../db/models.ts';
+import { describeMakerProblem } from '../../messages/makers.ts';
+import { ChildRow, HomeRow, HomeThingRow, ProgrammeRow, ShelfItemRow } from '../db/models.ts';
 import { tables } from '../db/tables.ts';
 import { addSession } from '../db/repositories/sessions.ts';
-import { readShelf, writeShelfItems, type ActivityEntry, type ShelfWrite } from '../db/repositories/shelf.ts';
+import {
+  readShelf,
+  readThings,
+  writeShelfItems,
+  type ActivityEntry,
+  type Shelf,
+  type ShelfWrite,
+} from '../db/repositories/shelf.ts';
 import { EdgeError } from '../http/errors.ts';
 import { requireAuthor, type Person } from './person.ts';
-import { frameSegments, segmentFor } from './sessions.ts';
-
-interface ShelfFile {
-  readonly things: readonly ThingEntry[];
-  readonly books: readonly BookEntry[];
-  readonly songs: readonly SongEntry[];
-  readonly activities: readonly ActivityEntry[];
-  readonly homes: readonly HomeEntry[];
-  readonly sessions: readonly SessionEntry[];
-}
+import { frameSegments, namedSegment } from './sessions.ts';
 
 export interface ImportReport {
   readonly added: number;
   readonly replaced: number;
-  readonly bySection: Readonly<Record<keyof ShelfFile, number>>;
+  readonly bySection: Readonly<Record<keyof FileSections, number>>;
 }
 
 /** Takes a whole file into a programme, or nothing of it: every problem is named with its place. */
@@ -41,15 +33,21 @@ export async function importFile(person: Person, content: unknown): Promise<Impo
   requireAuthor(person);
   const checked = checkShape(shelfFile, content);
   if (!checked.ok) throw new EdgeError('wrong-input', { problems: checked.problem });
-  const file = withSections(checked.value as Partial<ShelfFile>);
-  const shelfBefore = await readShelf(person.programmeId);
-  const problems = [...findRepeats(file), ...findScriptProblems(file), ...findMissingThings(file, shelfBefore.things)];
+  const file = withSections(checked.value as Partial<FileSections>);
+  const { programme } = checked.value as { programme?: ProgrammeOfFile };
+  if (programme && person.role !== 'owner')
+    throw new EdgeError('wrong-input', {
+      problems: [{ path: 'programme', message: 'holds settings, which only an owner may change' }],
+    });
+  const known = Object.values(await readThings(person.programmeId));
+  const problems = checkContents(file, known);
   if (problems.length > 0) throw new EdgeError('wrong-input', { problems: problems.slice(0, 50) });
   return tables().transaction(async (transaction) => {
     const writes = toShelfWrites(file);
     const added = await writeShelfItems(person.programmeId, writes, transaction);
     await writeHomes(person.programmeId, file.homes, transaction);
     await writeSessions(person, file, transaction);
+    if (programme) await writeProgramme(person, programme, transaction);
     const others = file.homes.length + file.sessions.length;
     return {
       added: added + others,
@@ -61,17 +59,13 @@ export async function importFile(person: Person, content: unknown): Promise<Impo
   });
 }
 
-function withSections(file: Partial<ShelfFile>): ShelfFile {
-  const { things = [], books = [], songs = [], activities = [], homes = [], sessions = [] } = file;
-  return { things, books, songs, activities, homes, sessions };
-}
-
-function toShelfWrites(file: ShelfFile): ShelfWrite[] {
+function toShelfWrites(file: FileSections): ShelfWrite[] {
   const write = (kind: ShelfWrite['kind'], entry: { key: string }, title: string) => ({
     kind,
     key: entry.key,
     title,
     body: entry as unknown as Record<string, unknown>,
+    retired: (entry as { retired?: boolean }).retired === true,
   });
   return [
     ...file.things.map((entry) => write('thing', entry, entry.many)),
@@ -79,47 +73,6 @@ function toShelfWrites(file: ShelfFile): ShelfWrite[] {
     ...file.songs.map((entry) => write('song', entry, entry.title)),
     ...file.activities.map((entry) => write('activity', entry, entry.title)),
   ];
-}
-
-function findRepeats(file: ShelfFile): FieldProblem[] {
-  const sections = { things: file.things, books: file.books, songs: file.songs, activities: file.activities };
-  return Object.entries(sections).flatMap(([section, entries]) => {
-    const first = new Map<string, number>();
-    return entries.flatMap(({ key }, index) => {
-      if (!first.has(key)) first.set(key, index);
-      return first.get(key) === index
-        ? []
-        : [{ path: `${section}[${index}].key`, message: `“${key}” is already at ${section}[${first.get(key)}]` }];
-    });
-  });
-}
-
-function findScriptProblems({ activities }: ShelfFile): FieldProblem[] {
-  return activities.flatMap((activity, index) =>
-    checkScript(activity, activity.title).map(({ path, fault }) => ({
-      path: `activities[${index}].${path}`,
-      message: describeScriptFault(fault),
-    })),
-  );
-}
-
-function findMissingThings(file: ShelfFile, onShelf: readonly ThingEntry[]): FieldProblem[] {
-  const known = new Set([...onShelf, ...file.things].map(({ key }) => key));
-  const check = (item: string, path: string): FieldProblem[] =>
-    known.has(item) ? [] : [{ path, message: `“${item}” is neither on the shelf nor among the things of this file` }];
-  const ofActivities = file.activities.flatMap(({ needs }, index) =>
-    needs.flatMap((need, needIndex) => {
-      const at = `activities[${index}].needs[${needIndex}]`;
-      return [
-        ...check(need.item, `${at}.item`),
-        ...need.swaps.flatMap(({ item }, swap) => check(item, `${at}.swaps[${swap}].item`)),
-      ];
-    }),
-  );
-  const ofHomes = file.homes.flatMap(({ things }, index) =>
-    things.flatMap(({ item }, thing) => check(item, `homes[${index}].things[${thing}].item`)),
-  );
-  return [...ofActivities, ...ofHomes];
 }
 
 async function writeHomes(programmeId: string, homes: readonly HomeEntry[], transaction: Transaction): Promise<void> {
@@ -156,7 +109,15 @@ async function writeHomes(programmeId: string, homes: readonly HomeEntry[], tran
   await HomeThingRow.destroy({ where: { homeId }, transaction });
   await ChildRow.bulkCreate(
     withIds.flatMap(({ id, home }) =>
-      home.children.map((child, position) => ({ id: randomUUID(), homeId: id, position, ...child })),
+      home.children.map(({ mouthing = false, leftHanded = false, needs = '', ...child }, position) => ({
+        id: randomUUID(),
+        homeId: id,
+        position,
+        ...child,
+        mouthing,
+        leftHanded,
+        needs,
+      })),
     ),
     { transaction },
   );
@@ -168,30 +129,50 @@ async function writeHomes(programmeId: string, homes: readonly HomeEntry[], tran
   );
 }
 
-async function writeSessions(person: Person, file: ShelfFile, transaction: Transaction): Promise<void> {
+async function writeSessions(person: Person, file: FileSections, transaction: Transaction): Promise<void> {
   if (file.sessions.length === 0) return;
   const before = await readShelf(person.programmeId);
-  const shelf = {
+  const shelf: Shelf = {
     things: before.things,
     books: [...file.books, ...before.books],
     songs: [...file.songs, ...before.songs],
-    activities: [...file.activities, ...before.activities],
+    activities: [...(file.activities as readonly ActivityEntry[]), ...before.activities],
   };
   for (const [index, entry] of file.sessions.entries()) {
-    const segments = entry.parts.map(({ kind, key }, part): Segment => {
-      const segment = segmentFor(kind, key, shelf, person);
-      if (segment) return segment;
-      const path = `sessions[${index}].parts[${part}].key`;
-      throw new EdgeError('wrong-input', {
-        problems: [{ path, message: `“${key}” is neither on the shelf nor in this file` }],
-      });
-    });
-    const { parts: _, ...session } = entry;
-    await addSession(
-      person.programmeId,
-      { ...session, segments: frameSegments(segments), accepted: [] },
-      person.userId,
-      transaction,
-    );
+    const segments = entry.segments ?? frameSegments(partsOf(entry, index, { shelf, person }));
+    const { parts: _parts, segments: _segments, ...session } = entry;
+    await addSession(person.programmeId, { ...session, segments, accepted: [] }, person.userId, transaction);
   }
+}
+
+function partsOf(
+  entry: SessionEntry,
+  index: number,
+  { shelf, person }: { shelf: Shelf; person: Pick<Person, 'settings'> },
+): Segment[] {
+  return (entry.parts ?? []).map((part, at) => {
+    const segment = namedSegment(part, shelf, person);
+    if (segment.ok) return segment.value;
+    const path = `sessions[${index}].parts[${at}]`;
+    const problem =
+      segment.problem.code === 'not-there'
+        ? { path: `${path}.key`, message: `“${segment.problem.key}” is neither on the shelf nor in this file` }
+        : { path: `${path}.values`, message: describeMakerProblem(segment.problem.problem) };
+    throw new EdgeError('wrong-input', { problems: [problem] });
+  });
+}
+
+interface ProgrammeOfFile {
+  readonly settings?: ProgrammeSettings | undefined;
+  readonly cautions?: CautionPolicy | undefined;
+}
+
+/** Takes over the settings of a file; what it does not name stays. */
+async function writeProgramme(person: Person, given: ProgrammeOfFile, transaction: Transaction): Promise<void> {
+  const settings = {
+    ...person.settings,
+    ...given.settings,
+    cautions: given.cautions ?? given.settings?.cautions ?? person.settings.cautions,
+  };
+  await ProgrammeRow.update({ settings }, { where: { id: person.programmeId }, transaction });
 }

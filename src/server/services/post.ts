@@ -1,5 +1,5 @@
-import { Op, QueryTypes } from 'sequelize';
-import { calibrate, scaleQuantities } from '../../core/time/calibrate.ts';
+import { Op, QueryTypes, type Transaction } from 'sequelize';
+import { calibrate, correctionFactor, scaleQuantities } from '../../core/time/calibrate.ts';
 import { roundTo, spreadOf } from '../../core/time/minutes.ts';
 import type { ActivityEntry } from '../db/repositories/shelf.ts';
 import { now } from '../clock.ts';
@@ -57,6 +57,8 @@ export interface PostHome {
   readonly children: readonly string[];
   readonly createdAt: Date;
   readonly revokedAt: Date | null;
+  /** The home said that it has no book at hand. */
+  readonly isWithoutBook: boolean;
   readonly edition: number;
   readonly message: { readonly id: string; readonly state: string; readonly recipient: string } | null;
   readonly reply: {
@@ -69,6 +71,7 @@ export interface PostHome {
       planned: number;
       minutes: number | null;
       ease: string | null;
+      level: string | null;
     }[];
   } | null;
 }
@@ -128,6 +131,7 @@ function toPostHome(link: GuideLinkRow): PostHome {
     children: (link.home!.children ?? []).map(({ nickname }) => nickname),
     createdAt: link.createdAt,
     revokedAt: link.revokedAt,
+    isWithoutBook: link.withoutBookAt !== null,
     edition: newest,
     message: message ? { id: message.id, state: message.state, recipient: message.recipient } : null,
     reply: link.reply
@@ -135,12 +139,13 @@ function toPostHome(link: GuideLinkRow): PostHome {
           outcome: link.reply.outcome,
           note: link.reply.note,
           repliedAt: link.reply.repliedAt,
-          parts: (link.reply.parts ?? []).map(({ title, segment, plannedMinutes, minutes, ease }) => ({
+          parts: (link.reply.parts ?? []).map(({ title, segment, plannedMinutes, minutes, ease, level }) => ({
             title,
             segment,
             planned: plannedMinutes,
             minutes,
             ease,
+            level,
           })),
         }
       : null,
@@ -153,7 +158,8 @@ function timedParts({ session }: KeptSession, homes: readonly PostHome[]): PostD
   return order.flatMap((segment) => {
     const answers = parts.filter((part) => part.segment === segment && part.minutes !== null);
     if (answers.length === 0) return [];
-    const { title, planned } = answers.at(-1)!;
+    const { title } = answers.at(-1)!;
+    const planned = roundTo(answers.reduce((sum, answer) => sum + answer.planned, 0) / answers.length, 1);
     const real = spreadOfAnswers(answers.map(({ minutes }) => minutes!));
     return [{ title, planned, real, homes: answers.length }];
   });
@@ -164,27 +170,47 @@ function spreadOfAnswers(minutes: readonly number[]): number {
   return calibrate(1, minutes, 0).likely;
 }
 
-async function findCorrections(person: Person, keys: readonly string[]): Promise<Correction[]> {
+interface TimedAnswer {
+  readonly key: string;
+  readonly minutes: number;
+  /** What was planned for that home at the level it was done at. */
+  readonly planned: number;
+}
+
+async function findCorrections(
+  person: Person,
+  keys: readonly string[],
+  transaction?: Transaction,
+): Promise<Correction[]> {
   if (keys.length === 0) return [];
-  const [rows, answers] = await Promise.all([
-    ShelfItemRow.findAll({ where: { programmeId: person.programmeId, kind: 'activity', key: { [Op.in]: [...keys] } } }),
-    tables().query<{ key: string; minutes: number }>(
-      `SELECT reply_parts.shelf_key AS key, reply_parts.minutes::float AS minutes
-         FROM reply_parts
-         JOIN replies ON replies.id = reply_parts.reply_id
-         JOIN guide_links ON guide_links.id = replies.link_id
-         JOIN shelf_items ON shelf_items.programme_id = guide_links.programme_id AND shelf_items.kind = 'activity' AND shelf_items.key = reply_parts.shelf_key
-        WHERE guide_links.programme_id = :programmeId AND reply_parts.shelf_key IN (:keys) AND reply_parts.minutes IS NOT NULL
-          AND (shelf_items.minutes_corrected_at IS NULL OR replies.replied_at > shelf_items.minutes_corrected_at)`,
-      { replacements: { programmeId: person.programmeId, keys: [...keys] }, type: QueryTypes.SELECT },
-    ),
-  ]);
+  const where = { programmeId: person.programmeId, kind: 'activity', key: { [Op.in]: [...keys] } };
+  const rows = await ShelfItemRow.findAll({
+    where,
+    ...(transaction && { transaction, lock: transaction.LOCK.UPDATE }),
+  });
+  // A guide that went out before the last correction was planned without it, so its plan is corrected likewise first.
+  const answers = await tables().query<TimedAnswer>(
+    `SELECT reply_parts.shelf_key AS key, reply_parts.minutes::float AS minutes,
+            (reply_parts.planned_minutes * CASE WHEN guide_copies.sent_at < shelf_items.minutes_corrected_at
+               THEN coalesce(shelf_items.corrected_factor, 1) ELSE 1 END)::float AS planned
+       FROM reply_parts
+       JOIN replies ON replies.id = reply_parts.reply_id
+       JOIN guide_links ON guide_links.id = replies.link_id
+       JOIN guide_copies ON guide_copies.link_id = replies.link_id AND guide_copies.edition = replies.edition
+       JOIN shelf_items ON shelf_items.programme_id = guide_links.programme_id AND shelf_items.kind = 'activity' AND shelf_items.key = reply_parts.shelf_key
+      WHERE guide_links.programme_id = :programmeId AND reply_parts.shelf_key IN (:keys)
+        AND reply_parts.minutes IS NOT NULL AND reply_parts.planned_minutes > 0
+        AND (shelf_items.minutes_corrected_at IS NULL OR replies.replied_at > shelf_items.minutes_corrected_at)`,
+    { replacements: { programmeId: person.programmeId, keys: [...keys] }, type: QueryTypes.SELECT, transaction },
+  );
   return rows.flatMap((row) => {
-    const minutes = answers.filter(({ key }) => key === row.key).map((answer) => answer.minutes);
+    const ratios = answers.filter(({ key }) => key === row.key).map((answer) => answer.minutes / answer.planned);
     const planned = plannedMinutes(row.body as unknown as ActivityEntry);
-    if (minutes.length === 0 || planned === 0) return [];
-    const { factor, likely } = calibrate(planned, minutes, person.settings.calibrationWeight);
-    return [{ key: row.key, title: row.title, planned, likely, factor, homes: minutes.length }];
+    if (ratios.length === 0 || planned === 0) return [];
+    const factor = roundTo(correctionFactor(ratios, person.settings.calibrationWeight), 3);
+    return [
+      { key: row.key, title: row.title, planned, likely: roundTo(planned * factor, 1), factor, homes: ratios.length },
+    ];
   });
 }
 
@@ -194,20 +220,34 @@ function plannedMinutes(activity: ActivityEntry): number {
   return roundTo(spreadOf(together).mean + spreadOf(alone).mean, 1);
 }
 
-/** Takes a correction into the shelf: the activity's minutes, together and alone, for every session it is put into from now on. */
+/**
+ * Takes a correction into the shelf: the activity's minutes, together and alone, for every session it is put into from
+ * now on. The entry is held meanwhile, so that a second press, or somebody's change, neither repeats nor undoes it.
+ */
 export async function adoptCorrection(person: Person, key: string): Promise<Correction> {
   requireAuthor(person);
-  const [correction] = await findCorrections(person, [key]);
-  if (!correction) throw new EdgeError('not-found');
-  const row = (await ShelfItemRow.findOne({ where: { programmeId: person.programmeId, kind: 'activity', key } }))!;
-  const activity = row.body as unknown as ActivityEntry;
-  const minutes = {
-    ...activity.minutes,
-    together: scaleQuantities(activity.minutes.together, correction.factor),
-    alone: scaleQuantities(activity.minutes.alone, correction.factor),
-  };
-  await row.update({ body: { ...row.body, minutes }, minutesCorrectedAt: now() });
-  return correction;
+  return tables().transaction(async (transaction) => {
+    const [correction] = await findCorrections(person, [key], transaction);
+    if (!correction) throw new EdgeError('not-found');
+    const where = { programmeId: person.programmeId, kind: 'activity', key };
+    const row = (await ShelfItemRow.findOne({ where, transaction }))!;
+    const activity = row.body as unknown as ActivityEntry;
+    const minutes = {
+      ...activity.minutes,
+      together: scaleQuantities(activity.minutes.together, correction.factor),
+      alone: scaleQuantities(activity.minutes.alone, correction.factor),
+    };
+    await row.update(
+      {
+        body: { ...row.body, minutes },
+        minutesCorrectedAt: now(),
+        correctedFactor: correction.factor,
+        revision: row.revision + 1,
+      },
+      { transaction },
+    );
+    return correction;
+  });
 }
 
 /** The links of a session that are not revoked, by home. */

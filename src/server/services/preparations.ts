@@ -1,4 +1,5 @@
 import { QueryTypes } from 'sequelize';
+import { daysBetween } from '../../core/calendar/dates.ts';
 import { dueItems, type DueItem } from '../../core/calendar/dueItems.ts';
 import {
   benchPreparations,
@@ -58,6 +59,14 @@ export async function readDue(
   return { due: dueItems({ sessions, today: today(), weekend: person.settings.weekend, closed, daysAhead }), terms };
 }
 
+/** A copy reserved for a day is there for what is held then or soon after. */
+const DAYS_A_COPY_STAYS = 14;
+
+function isFor({ neededOn }: Reservation, on: string): boolean {
+  const days = daysBetween(neededOn, on);
+  return days >= 0 && days <= DAYS_A_COPY_STAYS;
+}
+
 interface Planned {
   readonly benchId: string | null;
   readonly prepared: PreparedSession;
@@ -78,7 +87,7 @@ function plannedSessions(term: Term, { shelf, reservations, settings }: PlanSour
     const partsOf = ({ session: other }: (typeof held)[number]) =>
       other.activities.flatMap(({ key }) => activities.get(key) ?? []);
     const book = shelf.books.find(({ key }) => key === session.book);
-    const isReserved = reservations.some(({ bookKey }) => bookKey === book?.key);
+    const isReserved = reservations.some((reservation) => reservation.bookKey === book?.key && isFor(reservation, on));
     const asKept = ({ key, title, keeps = '', after = [] }: ReturnType<typeof partsOf>[number]) => ({
       key,
       title,

@@ -10,7 +10,7 @@ import { PrintJobRow } from '../db/models.ts';
 import { tables } from '../db/tables.ts';
 import { readHomes, type KeptHome } from '../db/repositories/homes.ts';
 import { isUuid, readSession } from '../db/repositories/sessions.ts';
-import { readShelf, thingsByKey } from '../db/repositories/shelf.ts';
+import { readThings } from '../db/repositories/shelf.ts';
 import { EdgeError } from '../http/errors.ts';
 import { log } from '../log.ts';
 import { writePdf } from '../print/pdf.ts';
@@ -41,17 +41,16 @@ export async function readTray(
   sessionId: string,
   choice: TrayChoice,
 ): Promise<Tray & { title: string; homes: readonly { id: string; nickname: string }[] }> {
-  const [kept, homes, shelf] = await Promise.all([
+  const [kept, homes, things] = await Promise.all([
     readSession(person.programmeId, sessionId),
     readHomes(person.programmeId),
-    readShelf(person.programmeId, ['thing']),
+    readThings(person.programmeId),
   ]);
   if (!kept) throw new EdgeError('not-found');
-  const things = thingsByKey(shelf.things);
   const chosen = choice.for === 'home' ? homes.filter(({ id }) => id === choice.home).slice(0, 1) : homes;
   if (choice.for === 'home' && chosen.length === 0)
     throw new EdgeError('wrong-input', { problems: [{ path: 'home', message: 'choose a home of this programme' }] });
-  const { fits } = fitHomes(kept.session, chosen, things);
+  const { fits } = fitHomes(kept.session, chosen, { things, policy: person.settings.cautions });
   const trayHome = (home: KeptHome, index: number): TrayHome => ({
     nickname: home.nickname,
     children: home.children.map(({ nickname }) => nickname),

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { addDays, weekdayOf } from '../../core/calendar/dates.ts';
+import { UniqueConstraintError, type Transaction } from 'sequelize';
+import { addDays, isCalendarDate, weekdayOf } from '../../core/calendar/dates.ts';
 import { reserveForm } from '../../contracts/forms.ts';
 import { checkForm } from '../../contracts/problems.ts';
 import { now, today } from '../clock.ts';
@@ -58,25 +59,45 @@ export async function reserveBook(person: Person, bookKey: string, fields: Recor
   if (!found || !book) throw new EdgeError('not-found');
   const lead = leadWorkingDays ?? found.leadWorkingDays;
   if (lead === null) throw withoutLead();
-  if (!found.isFree || !(await catalogue().reserve(copy)))
-    throw new EdgeError('wrong-input', {
-      problems: [{ path: 'copy', message: 'is not free any more; choose another copy' }],
+  // Ours and the catalogue's change together: if either refuses, both stay as they were.
+  await tables().transaction(async (transaction) => {
+    const former = await ReservationRow.findOne({
+      where: { programmeId: person.programmeId, bookKey, neededOn, cancelledAt: null },
+      transaction,
+      lock: transaction.LOCK.UPDATE,
     });
-  await ReservationRow.update(
-    { cancelledAt: now() },
-    { where: { programmeId: person.programmeId, bookKey, cancelledAt: null } },
-  );
-  await ReservationRow.create({
-    id: randomUUID(),
-    programmeId: person.programmeId,
-    bookKey,
-    title: book.title,
-    copy,
-    leadWorkingDays: lead,
-    reservedOn: today(),
-    arrivesOn: addOpenDays(today(), lead, person),
-    neededOn,
+    if (former) await letGo(former, transaction);
+    if (!found.isFree || !(await catalogue().reserve(copy))) throw notFree();
+    await ReservationRow.create(
+      {
+        id: randomUUID(),
+        programmeId: person.programmeId,
+        bookKey,
+        title: book.title,
+        copy,
+        leadWorkingDays: lead,
+        reservedOn: today(),
+        arrivesOn: addOpenDays(today(), lead, person),
+        neededOn,
+      },
+      { transaction },
+    ).catch(async (error: unknown) => {
+      await catalogue().release(copy);
+      throw error instanceof UniqueConstraintError ? notFree() : error;
+    });
   });
+}
+
+function notFree(): EdgeError {
+  return new EdgeError('wrong-input', {
+    problems: [{ path: 'copy', message: 'is not free any more; choose another copy' }],
+  });
+}
+
+/** Ends a reservation and gives its copy back to the catalogue; if that fails, it stands as it was. */
+async function letGo(row: ReservationRow, transaction: Transaction): Promise<void> {
+  await row.update({ cancelledAt: now() }, { transaction });
+  await catalogue().release(row.copy);
 }
 
 function withoutLead(): EdgeError {
@@ -90,14 +111,19 @@ function withoutLead(): EdgeError {
   });
 }
 
-/** Lets a reservation go. */
-export async function cancelReservation(person: Person, bookKey: string): Promise<void> {
+/** Lets the reservation of a book for a day go. */
+export async function cancelReservation(person: Person, bookKey: string, neededOn: string): Promise<void> {
   requireAuthor(person);
-  tables();
-  const row = await ReservationRow.findOne({ where: { programmeId: person.programmeId, bookKey, cancelledAt: null } });
-  if (!row) throw new EdgeError('not-found');
-  await catalogue().release(row.copy);
-  await row.update({ cancelledAt: now() });
+  if (!isCalendarDate(neededOn)) throw new EdgeError('not-found');
+  await tables().transaction(async (transaction) => {
+    const row = await ReservationRow.findOne({
+      where: { programmeId: person.programmeId, bookKey, neededOn, cancelledAt: null },
+      transaction,
+      lock: transaction.LOCK.UPDATE,
+    });
+    if (!row) throw new EdgeError('not-found');
+    await letGo(row, transaction);
+  });
 }
 
 /** The day so many open days from a day, over weekends and closures. */

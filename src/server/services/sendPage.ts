@@ -3,10 +3,11 @@ import { composeSession } from '../../core/script/composition.ts';
 import { findAsides, type Aside } from '../../core/checks/asides.ts';
 import type { HomeFit } from '../../core/homes/sessionReadiness.ts';
 import type { Readiness } from '../../core/homes/readiness.ts';
-import type { ThingsByKey } from '../../core/script/session.ts';
+import type { Home } from '../../core/homes/home.ts';
+import type { Session, ThingsByKey } from '../../core/script/session.ts';
 import { readHomes } from '../db/repositories/homes.ts';
 import type { KeptSession } from '../db/repositories/sessions.ts';
-import { readShelf, thingsByKey } from '../db/repositories/shelf.ts';
+import { readThings } from '../db/repositories/shelf.ts';
 import type { Person } from './person.ts';
 import { findSession } from './sessions.ts';
 
@@ -21,23 +22,26 @@ export interface SendPage {
 
 /** What an author looks over before sending. */
 export async function readSendPage(person: Person, id: string): Promise<SendPage> {
-  const [kept, shelf, homes] = await Promise.all([
+  const [kept, things, homes] = await Promise.all([
     findSession(person, id),
-    readShelf(person.programmeId, ['thing']),
+    readThings(person.programmeId),
     readHomes(person.programmeId),
   ]);
-  const things = thingsByKey(shelf.things);
-  const { session } = kept;
-  const { fits, readiness } = fitHomes(session, homes, things);
+  const { fits, readiness } = fitHomes(kept.session, homes, { things, policy: person.settings.cautions });
+  return { kept, fits, readiness, things, stops: findStops(kept.session, homes, { things, person }) };
+}
+
+/** What keeps a session from being sent to homes: what stands in its margin as a stop. */
+export function findStops(
+  session: Session,
+  homes: readonly Home[],
+  { things, person: { settings } }: { things: ThingsByKey; person: Pick<Person, 'settings'> },
+): Aside[] {
+  const policy = settings.cautions;
+  const { fits } = fitHomes(session, homes, { things, policy });
   const composed = composeSession(session, things, {
-    seatedMinutesPerYear: person.settings.seatedMinutesPerYear,
+    seatedMinutesPerYear: settings.seatedMinutesPerYear,
     youngestMonths: session.ages.fromMonths,
   });
-  return {
-    kept,
-    fits,
-    readiness,
-    things,
-    stops: findAsides(session, composed, fits, things).filter(({ weight }) => weight === 'stop'),
-  };
+  return findAsides(session, composed, fits, { things, policy }).filter(({ weight }) => weight === 'stop');
 }

@@ -1,21 +1,21 @@
 import { randomUUID } from 'node:crypto';
 import { Op, type Transaction } from 'sequelize';
-import { checkScript } from '../../core/script/checkScript.ts';
 import { composeGuide } from '../../core/script/guide.ts';
-import type { Session } from '../../core/script/session.ts';
-import { describeScriptFault } from '../../messages/edits.ts';
+import type { Session, ThingsByKey } from '../../core/script/session.ts';
+import { describeAside } from '../../messages/asides.ts';
 import { guideWords } from '../../messages/guide.ts';
 import { now } from '../clock.ts';
 import { GuideCopyRow, GuideLinkRow, MessageRow, SendingRow } from '../db/models.ts';
 import { tables } from '../db/tables.ts';
 import { readHomes, type KeptHome } from '../db/repositories/homes.ts';
 import { readSession } from '../db/repositories/sessions.ts';
-import { readShelf, thingsByKey } from '../db/repositories/shelf.ts';
+import { readShelf, readThings } from '../db/repositories/shelf.ts';
 import { EdgeError } from '../http/errors.ts';
 import { guideToken, hashToken } from '../http/secrets.ts';
 import { log } from '../log.ts';
 import { mail } from '../post/mail.ts';
 import { requireAuthor, type Person } from './person.ts';
+import { findStops } from './sendPage.ts';
 
 export interface SendRequest {
   readonly sessionId: string;
@@ -42,7 +42,11 @@ export async function sendSession(
   request: SendRequest,
 ): Promise<{ edition: number; homes: number; failed: number }> {
   requireAuthor(person);
-  const [shelf, homes] = await Promise.all([readShelf(person.programmeId, ['thing']), readHomes(person.programmeId)]);
+  const [things, { books }, homes] = await Promise.all([
+    readThings(person.programmeId),
+    readShelf(person.programmeId, ['book']),
+    readHomes(person.programmeId),
+  ]);
   const chosen = homes.filter(({ id }) => request.homeIds.includes(id));
   if (chosen.length !== new Set(request.homeIds).size) {
     throw new EdgeError('wrong-input', {
@@ -53,30 +57,35 @@ export async function sendSession(
     const kept = await readSession(person.programmeId, request.sessionId, transaction);
     if (!kept) throw new EdgeError('not-found');
     if (kept.revision !== request.revision) throw new EdgeError('conflict', { current: { revision: kept.revision } });
-    refuseUnready(kept.session);
-    const things = thingsByKey(shelf.things);
+    refuseUnready(kept.session, chosen, { things, person });
     const guideFor = (home: KeptHome) =>
-      composeGuide({ session: kept.session, home, things, programme: person.programme });
+      composeGuide({
+        session: kept.session,
+        home,
+        things,
+        programme: person.programme,
+        policy: person.settings.cautions,
+        books,
+      });
     return fixCopies({ person, request, session: kept.session, homes: chosen, guideFor, transaction });
   });
   const failed = await post(letters);
   return { edition, homes: chosen.length, failed };
 }
 
-/** A session is not sent while something in it does not come out, or it is made for a group. */
-function refuseUnready({ segments }: Session): void {
-  if (segments.length === 0) {
+/** A session is sent when the bench has nothing that stops it: both ask the same checks. */
+function refuseUnready(
+  session: Session,
+  homes: readonly KeptHome[],
+  { things, person }: { things: ThingsByKey; person: Person },
+): void {
+  if (session.segments.length === 0)
     throw new EdgeError('wrong-input', { problems: [{ path: 'The session', message: 'has nothing in it yet' }] });
-  }
-  const problems = segments.flatMap((segment, index) => [
-    ...(segment.size === 'group'
-      ? [{ path: `segments[${index}]`, message: `“${segment.title}” is for a group and not for homes` }]
-      : []),
-    ...checkScript(segment, segment.title).map(({ path, fault }) => ({
-      path: `“${segment.title}” ${path}`,
-      message: describeScriptFault(fault),
-    })),
-  ]);
+  const problems = findStops(session, homes, { things, person }).map((aside) => {
+    const { title, text } = describeAside(aside, things);
+    const part = session.segments.find(({ id }) => id === aside.segment)?.title ?? '';
+    return { path: `“${part}”`, message: `${title}: ${text}` };
+  });
   if (problems.length > 0) throw new EdgeError('wrong-input', { problems });
 }
 

@@ -4,11 +4,17 @@ import { checkShape } from '../../contracts/problems.ts';
 import { keptSession } from '../../contracts/script.ts';
 import { agesFromYears } from '../../core/script/ages.ts';
 import { checkDial } from '../../core/script/edit.ts';
-import { plainSegment, segmentFromActivity, segmentFromBook, segmentFromSong } from '../../core/script/fromShelf.ts';
-import type { Segment, Session, Triple } from '../../core/script/session.ts';
+import type { ReadingPace } from '../../core/script/fromShelf.ts';
+import type { Segment, Session } from '../../core/script/session.ts';
+import {
+  frameSegments as frameWith,
+  segmentFor as makeSegment,
+  type NamedPart,
+  type PartSources,
+} from '../../core/shelf/segmentFor.ts';
 import { describeEditProblem } from '../../messages/edits.ts';
 import { CLOSING_LINES, FRAMING, OPENING_LINES } from '../../messages/framing.ts';
-import { readShelf, type ActivityEntry, type Shelf } from '../db/repositories/shelf.ts';
+import { readShelf, type Shelf } from '../db/repositories/shelf.ts';
 import {
   addSession,
   lastKeptBy,
@@ -20,43 +26,20 @@ import {
 import { EdgeError } from '../http/errors.ts';
 import { requireAuthor, type Person } from './person.ts';
 
-/** The named book, song or activity of a shelf as a segment; null when the shelf has none. */
-export function segmentFor(kind: string, key: string, shelf: Shelf, person: Pick<Person, 'settings'>): Segment | null {
-  const id = randomUUID();
-  if (kind === 'book') {
-    const book = shelf.books.find((entry) => entry.key === key);
-    return book ? segmentFromBook(book, id, readingPace(person), FRAMING) : null;
-  }
-  if (kind === 'song') {
-    const song = shelf.songs.find((entry) => entry.key === key);
-    return song ? segmentFromSong({ ...song, minutes: song.minutes as unknown as Triple }, id, FRAMING) : null;
-  }
-  const activity = shelf.activities.find((entry) => entry.key === key);
-  return activity ? activitySegment(activity, id) : null;
+/** The named book, song, activity or maker as a segment; null when the shelf has none, or the maker refuses. */
+export function segmentFor(part: NamedPart, shelf: Shelf, person: Pick<Person, 'settings'>): Segment | null {
+  const segment = namedSegment(part, shelf, person);
+  return segment.ok ? segment.value : null;
 }
 
-function activitySegment(entry: Shelf['activities'][number], id: string): Segment {
-  return segmentFromActivity(bodyOf(entry), id);
-}
-
-/** What of a shelf's activity goes into a session. */
-function bodyOf({
-  themes: _themes,
-  ages: _ages,
-  mess: _mess,
-  noise: _noise,
-  idea: _idea,
-  effort: _effort,
-  seasons: _seasons,
-  keeps: _keeps,
-  after: _after,
-  ...activity
-}: ActivityEntry) {
-  return activity;
-}
-
-function readingPace({ settings }: Pick<Person, 'settings'>) {
-  return settings.pace as unknown as Parameters<typeof segmentFromBook>[2];
+/** The same with the reason when there is none. */
+export function namedSegment(part: NamedPart, shelf: Shelf, { settings }: Pick<Person, 'settings'>) {
+  return makeSegment(part, shelf as unknown as PartSources, {
+    id: randomUUID(),
+    pace: settings.pace as unknown as ReadingPace,
+    words: FRAMING,
+    numbers: settings.numbers,
+  });
 }
 
 /** What a session may start from. */
@@ -69,8 +52,8 @@ export async function startSession(person: Person, form: StartForm): Promise<str
   requireAuthor(person);
   const shelf = await readShelf(person.programmeId, ['book', 'song']);
   const middle = [
-    form.book && segmentFor('book', form.book, shelf, person),
-    form.song && segmentFor('song', form.song, shelf, person),
+    form.book && segmentFor({ kind: 'book', key: form.book }, shelf, person),
+    form.song && segmentFor({ kind: 'song', key: form.song }, shelf, person),
   ];
   return addSession(
     person.programmeId,
@@ -89,9 +72,10 @@ export async function startSession(person: Person, form: StartForm): Promise<str
 
 /** Puts a hello before and a goodbye after the parts of a session. */
 export function frameSegments(middle: readonly Segment[]): Segment[] {
-  const opening = { ...plainSegment(randomUUID(), 'opening', 'Hello', [1, 2, 3]), lines: OPENING_LINES };
-  const closing = { ...plainSegment(randomUUID(), 'closing', 'Goodbye', [1, 2, 3]), lines: CLOSING_LINES };
-  return [opening, ...middle, closing];
+  return frameWith(middle, {
+    opening: { id: randomUUID(), title: 'Hello', lines: OPENING_LINES },
+    closing: { id: randomUUID(), title: 'Goodbye', lines: CLOSING_LINES },
+  });
 }
 
 /** All sessions of the programme, by day. */

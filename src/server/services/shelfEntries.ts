@@ -1,3 +1,5 @@
+import { literal } from 'sequelize';
+import { placesOf } from '../../contracts/fileContents.ts';
 import { checkShape, type FieldProblem } from '../../contracts/problems.ts';
 import { ENTRY_SCHEMAS, titleOf, type ShelfEntry } from '../../contracts/shelfEntries.ts';
 import { checkScript } from '../../core/script/checkScript.ts';
@@ -14,27 +16,36 @@ export async function findEntry(
   person: Person,
   kind: ShelfKind,
   key: string,
-): Promise<{ entry: ShelfEntry; isRetired: boolean }> {
+): Promise<{ entry: ShelfEntry; isRetired: boolean; revision: number }> {
   tables();
   const row = await ShelfItemRow.findOne({ where: { programmeId: person.programmeId, kind, key } });
   if (!row) throw new EdgeError('not-found');
-  return { entry: row.body as unknown as ShelfEntry, isRetired: row.retiredAt !== null };
+  return { entry: row.body as unknown as ShelfEntry, isRetired: row.retiredAt !== null, revision: row.revision };
 }
 
-/** Adds an entry or replaces the one with its key. `isNew` refuses a key that is taken. */
-export async function keepEntry(
-  person: Person,
-  { kind, value, isNew }: { kind: ShelfKind; value: unknown; isNew: boolean },
-): Promise<string> {
+export interface EntryWrite {
+  readonly kind: ShelfKind;
+  readonly value: unknown;
+  /** Refuses a key that is taken. */
+  readonly isNew: boolean;
+  /** The revision it was written from; a newer one refuses. Absent for a new entry. */
+  readonly revision?: unknown;
+}
+
+/** Adds an entry or replaces the one with its key, if nobody changed that since. Gives its key. */
+export async function keepEntry(person: Person, { kind, value, isNew, revision }: EntryWrite): Promise<string> {
   requireAuthor(person);
   const checked = await checkEntries(person.programmeId, kind, [value]);
   const problems = checked.problems.map(({ path, message }) => ({ path: path.replace(/^\[0\]\.?/, ''), message }));
   if (problems.length > 0) throw new EdgeError('wrong-input', { problems });
+  if (!isNew && !Number.isInteger(revision))
+    throw new EdgeError('wrong-input', { problems: [{ path: 'revision', message: 'must be a whole number' }] });
   const [write] = checked.writes;
   await tables().transaction(async (transaction) => {
     const taken = await ShelfItemRow.findOne({
       where: { programmeId: person.programmeId, kind, key: write!.key },
       transaction,
+      lock: transaction.LOCK.UPDATE,
     });
     if (isNew && taken)
       throw new EdgeError('wrong-input', {
@@ -42,7 +53,10 @@ export async function keepEntry(
           { path: 'key', message: `“${write!.key}” is already on the shelf as “${taken.title}”; choose another` },
         ],
       });
-    await writeShelfItems(person.programmeId, [write!], transaction);
+    if (!isNew && !taken) throw new EdgeError('not-found');
+    if (taken && taken.revision !== revision)
+      throw new EdgeError('conflict', { current: { revision: taken.revision, entry: taken.body } });
+    await writeShelfItems(person.programmeId, [{ ...write!, retired: taken?.retiredAt != null }], transaction);
   });
   return write!.key;
 }
@@ -106,16 +120,20 @@ async function checkActivities(
   tables();
   const rows = await ShelfItemRow.findAll({
     where: { programmeId, kind: ['thing', 'activity'] },
-    attributes: ['kind', 'key'],
+    attributes: ['kind', 'key', [literal("body -> 'places'"), 'places']],
   });
-  const things = new Set(rows.filter((row) => row.kind === 'thing').map((row) => row.key));
+  const ofThings = rows.filter((row) => row.kind === 'thing');
+  const things = new Set(ofThings.map((row) => row.key));
+  const places = placesOf(
+    ofThings.map((row) => ({ key: row.key, places: (row.get('places') as number | null) ?? undefined })),
+  );
   const activities = new Set([
     ...rows.filter((row) => row.kind === 'activity').map((row) => row.key),
     ...sound.map(({ entry }) => entry.key),
   ]);
   return sound.flatMap(({ index, entry }) => {
     const activity = entry as ActivityEntry;
-    const faults = checkScript(activity, activity.title).map(({ path, fault }) => ({
+    const faults = checkScript(activity, activity.title, { places }).map(({ path, fault }) => ({
       path,
       message: describeScriptFault(fault),
     }));

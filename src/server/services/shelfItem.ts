@@ -2,7 +2,7 @@ import { composeSegment, templateScope, type ComposedSegment } from '../../core/
 import type { Segment, ThingsByKey } from '../../core/script/session.ts';
 import { today } from '../clock.ts';
 import { readSession, readSessions, replaceSession, type KeptSession } from '../db/repositories/sessions.ts';
-import { readShelf, thingsByKey, type Shelf } from '../db/repositories/shelf.ts';
+import { readShelf, readThings, type Shelf } from '../db/repositories/shelf.ts';
 import { EdgeError } from '../http/errors.ts';
 import { requireAuthor, type Person } from './person.ts';
 import { segmentFor } from './sessions.ts';
@@ -18,16 +18,17 @@ export interface ShelfItemPage {
 }
 
 /** A book, song or activity as it would stand in a session. */
-export async function readShelfItemPage(person: Person, kind: string, key: string): Promise<ShelfItemPage> {
-  const [shelf, retired, sessions] = await Promise.all([
+export async function readShelfItemPage(person: Person, named: string, key: string): Promise<ShelfItemPage> {
+  const kind = partKind(named);
+  const [shelf, retired, things, sessions] = await Promise.all([
     readShelf(person.programmeId),
     readShelf(person.programmeId, ['book', 'song', 'activity'], true),
+    readThings(person.programmeId),
     readSessions(person.programmeId, today()),
   ]);
-  const standing = segmentFor(kind, key, shelf, person);
-  const segment = standing ?? segmentFor(kind, key, retired, person);
-  if (!segment || !['book', 'song', 'activity'].includes(kind)) throw new EdgeError('not-found');
-  const things = thingsByKey(shelf.things);
+  const standing = segmentFor({ kind, key }, shelf, person);
+  const segment = standing ?? segmentFor({ kind, key }, retired, person);
+  if (!segment) throw new EdgeError('not-found');
   return {
     segment,
     composed: composeSegment(segment, templateScope(segment, things)),
@@ -41,11 +42,12 @@ export async function readShelfItemPage(person: Person, kind: string, key: strin
 /** Puts something from the shelf into a session, before its goodbye. */
 export async function putIntoSession(
   person: Person,
-  { kind, key, sessionId }: { kind: string; key: string; sessionId: string },
+  { kind: named, key, sessionId }: { kind: string; key: string; sessionId: string },
 ): Promise<void> {
   requireAuthor(person);
+  const kind = partKind(named);
   const [shelf, kept] = await Promise.all([readShelf(person.programmeId), readSession(person.programmeId, sessionId)]);
-  const segment = segmentFor(kind, key, shelf, person);
+  const segment = segmentFor({ kind, key }, shelf, person);
   if (!segment || !kept) throw new EdgeError('not-found');
   const { segments } = kept.session;
   const closing = segments.findIndex((part) => part.kind === 'closing');
@@ -55,4 +57,9 @@ export async function putIntoSession(
   };
   const replaced = await replaceSession(person.programmeId, { ...kept, session }, person.userId);
   if (!replaced) throw new EdgeError('conflict');
+}
+
+function partKind(named: string): 'book' | 'song' | 'activity' {
+  if (named === 'book' || named === 'song' || named === 'activity') return named;
+  throw new EdgeError('not-found');
 }

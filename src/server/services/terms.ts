@@ -13,7 +13,7 @@ import { weekRows } from '../../core/terms/weekRows.ts';
 import { checkForm, checkShape } from '../../contracts/problems.ts';
 import { frameForm, keptTerm } from '../../contracts/term.ts';
 import { describeTermProblem } from '../../messages/term.ts';
-import { today } from '../clock.ts';
+import { now, today } from '../clock.ts';
 import { tables } from '../db/tables.ts';
 import { addSession, readSession, readSessions } from '../db/repositories/sessions.ts';
 import { readShelf, type ActivityEntry } from '../db/repositories/shelf.ts';
@@ -119,12 +119,13 @@ export async function keepTerm(
   if (problem)
     throw new EdgeError('wrong-input', { problems: [{ path: 'term', message: describeTermProblem(problem) }] });
   const kept = await tables().transaction(async (transaction) => {
+    const before = await readTerm(person.programmeId, id, transaction);
     const answer = await replaceTerm(
       person.programmeId,
       { id, revision: body.revision as number, term },
       { userId: person.userId, transaction },
     );
-    if (answer) await moveBenchSessions(person, term, transaction);
+    if (answer && before) await moveBenchSessions(person, { from: before.term, to: term }, transaction);
     return answer;
   });
   if (kept) return kept;
@@ -145,13 +146,13 @@ export async function putPlannedOnBench(
   if (!planned) throw new EdgeError('not-found');
   const { session, on, row } = planned;
   if (session.benchId && (await readSession(person.programmeId, session.benchId))) return session.benchId;
-  const wanted: [string, string | null][] = [
+  const wanted: ['book' | 'song' | 'activity', string | null][] = [
     ['book', session.book],
-    ...session.activities.map(({ key }): [string, string] => ['activity', key]),
+    ...session.activities.map(({ key }): ['activity', string] => ['activity', key]),
     ['song', session.song],
   ];
   const middle = wanted.flatMap(([kind, key]): Segment[] => {
-    const segment = key ? segmentFor(kind, key, shelf, person) : null;
+    const segment = key ? segmentFor({ kind, key }, shelf, person) : null;
     return segment ? [segment] : [];
   });
   const book = shelf.books.find(({ key }) => key === session.book);
@@ -209,20 +210,20 @@ async function findTerm(person: Person, id: string): Promise<KeptTerm> {
   return kept;
 }
 
-/** Sessions on the bench that belong to the term take the day and time of their place. One query for all. */
+/**
+ * Sessions that were moved in the term take the day and time of their new place, and count as changed, so that one
+ * that has been sent asks to be sent again. Where the place stayed, what an author set on the bench stays. One query.
+ */
 async function moveBenchSessions(
   person: Person,
-  term: Term,
+  { from, to }: { from: Term; to: Term },
   transaction: Awaited<ReturnType<ReturnType<typeof tables>['transaction']>>,
 ): Promise<void> {
-  const places = term.weeks.flatMap((week) =>
-    week.sessions.flatMap((session) =>
-      session.benchId ? [{ id: session.benchId, on: sessionDate(week, session), at: session.time }] : [],
-    ),
-  );
+  const former = new Map(benchPlaces(from).map(({ id, on, at }) => [id, `${on} ${at}`]));
+  const places = benchPlaces(to).filter(({ id, on, at }) => former.has(id) && former.get(id) !== `${on} ${at}`);
   if (places.length === 0) return;
   await tables().query(
-    `UPDATE sessions SET held_on = place.held_on, held_at = place.held_at, revision = revision + 1
+    `UPDATE sessions SET held_on = place.held_on, held_at = place.held_at, revision = revision + 1, kept_at = :keptAt, kept_by = :userId
        FROM jsonb_to_recordset(CAST(:places AS jsonb)) AS place(id uuid, held_on date, held_at text)
       WHERE sessions.id = place.id AND sessions.programme_id = :programmeId
         AND (sessions.held_on, coalesce(sessions.held_at, '')) IS DISTINCT FROM (place.held_on, place.held_at)`,
@@ -230,6 +231,8 @@ async function moveBenchSessions(
       replacements: {
         places: JSON.stringify(places.map(({ id, on, at }) => ({ id, held_on: on, held_at: at }))),
         programmeId: person.programmeId,
+        userId: person.userId,
+        keptAt: now(),
       },
       type: QueryTypes.UPDATE,
       transaction,
@@ -237,14 +240,24 @@ async function moveBenchSessions(
   );
 }
 
+/** Where the sessions on the bench stand in a term. */
+function benchPlaces({ weeks }: Term): { id: string; on: string; at: string }[] {
+  return weeks.flatMap((week) =>
+    week.sessions.flatMap((session) =>
+      session.benchId ? [{ id: session.benchId, on: sessionDate(week, session), at: session.time }] : [],
+    ),
+  );
+}
+
 /** A theme as it is typed, as the key that activities name it by. */
 function asTheme(words: string): string {
   return words
     .trim()
+    .normalize('NFC')
     .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
-    .slice(0, 80);
+    .replace(/[^\p{L}\p{M}\p{N}]+/gu, '-')
+    .slice(0, 80)
+    .replace(/^-+|-+$/g, '');
 }
 
 function themeTitle(theme: string): string {

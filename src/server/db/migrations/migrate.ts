@@ -3,6 +3,7 @@ import { database } from '../connection.ts';
 import { log } from '../../log.ts';
 import * as firstPath from './0001-first-path.ts';
 import * as printing from './0003-printing.ts';
+import * as rightAndSafe from './0004-right-and-safe.ts';
 import * as term from './0002-term.ts';
 
 /** Brings the database up to date; migrations are only ever added. Returns the names of those applied now. */
@@ -13,6 +14,7 @@ export async function migrate(): Promise<string[]> {
       { name: '0001-first-path', up: ({ context }) => firstPath.up(context) },
       { name: '0002-term', up: ({ context }) => term.up(context) },
       { name: '0003-printing', up: ({ context }) => printing.up(context) },
+      { name: '0004-right-and-safe', up: ({ context }) => rightAndSafe.up(context) },
     ],
     context: sequelize.getQueryInterface(),
     storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),

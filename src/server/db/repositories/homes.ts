@@ -37,10 +37,13 @@ function toHome(row: HomeRow): KeptHome {
     contact: row.contact,
     language: row.language,
     allergens: row.allergens,
-    children: (row.children ?? []).map(({ nickname, birthMonth, loves }) => ({
+    children: (row.children ?? []).map(({ nickname, birthMonth, loves, mouthing, leftHanded, needs }) => ({
       nickname,
       birthMonth,
       loves: loves || undefined,
+      ...(mouthing && { mouthing }),
+      ...(leftHanded && { leftHanded }),
+      ...(needs && { needs }),
     })),
     stock: (row.things ?? [])
       .map(({ thing, qty }) => ({ item: thing!.key, qty }))

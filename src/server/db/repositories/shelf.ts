@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { Op, type Transaction } from 'sequelize';
 import type { BookEntry, SongEntry, ThingEntry } from '../../../contracts/shelfFile.ts';
-import type { ActivityBody, Thing, ThingsByKey } from '../../../core/script/session.ts';
+import type { ActivityBody, Segment, Thing, ThingsByKey } from '../../../core/script/session.ts';
+import { now } from '../../clock.ts';
 import { ShelfItemRow } from '../models.ts';
 import { tables } from '../tables.ts';
 
@@ -20,6 +21,7 @@ export interface ActivityEntry extends ActivityBody {
   readonly seasons?: readonly string[] | undefined;
   readonly keeps?: string | undefined;
   readonly after?: readonly string[] | undefined;
+  readonly made?: Segment['made'];
 }
 
 export interface Shelf {
@@ -47,11 +49,25 @@ export async function readShelf(
 /** Things by key, as quantities, swaps and cautions need them. */
 export function thingsByKey(things: readonly ThingEntry[]): ThingsByKey {
   return Object.fromEntries(
-    things.map(({ key, one, many, traits, sizeMm, allergens }): [string, Thing] => [
+    things.map(({ key, one, many, traits, sizeMm, places, allergens }): [string, Thing] => [
       key,
-      { key, one, many, traits, sizeMm, allergens },
+      { key, one, many, traits, sizeMm, places, allergens },
     ]),
   );
+}
+
+/**
+ * Everything the programme knows about things, by key: those that were taken off the shelf too, since scripts and homes
+ * still name them and their cautions still hold. One query.
+ */
+export async function readThings(programmeId: string, transaction?: Transaction): Promise<ThingsByKey> {
+  tables();
+  const rows = await ShelfItemRow.findAll({
+    where: { programmeId, kind: 'thing' },
+    attributes: ['body'],
+    transaction,
+  });
+  return thingsByKey(rows.map(({ body }) => body as unknown as ThingEntry));
 }
 
 export interface ShelfWrite {
@@ -59,6 +75,8 @@ export interface ShelfWrite {
   readonly key: string;
   readonly title: string;
   readonly body: Record<string, unknown>;
+  /** Taken off the shelf as it is written. */
+  readonly retired?: boolean | undefined;
 }
 
 /** Adds items, or replaces those with the same key; gives how many were new. */
@@ -68,19 +86,36 @@ export async function writeShelfItems(
   transaction: Transaction,
 ): Promise<number> {
   tables();
-  const known = await ShelfItemRow.findAll({
+  const written = new Set(items.map(({ kind, key }) => `${kind}/${key}`));
+  const sameKeys = await ShelfItemRow.findAll({
     where: { programmeId, key: { [Op.in]: items.map(({ key }) => key) } },
     attributes: ['kind', 'key'],
     transaction,
   });
+  const known = sameKeys.filter(({ kind, key }) => written.has(`${kind}/${key}`));
   const isKnown = new Set(known.map(({ kind, key }) => `${kind}/${key}`));
   await ShelfItemRow.bulkCreate(
-    items.map((item) => ({ id: randomUUID(), programmeId, retiredAt: null, minutesCorrectedAt: null, ...item })),
+    items.map(({ retired, body: { retired: _, ...body }, ...item }) => ({
+      id: randomUUID(),
+      programmeId,
+      minutesCorrectedAt: null,
+      correctedFactor: null,
+      revision: 1,
+      ...item,
+      body,
+      retiredAt: retired ? now() : null,
+    })),
     {
       updateOnDuplicate: ['title', 'body', 'retiredAt'],
       conflictAttributes: ['programmeId', 'kind', 'key'],
       transaction,
     },
   );
+  // What was there already is at its next revision, so that whoever has it open is told.
+  if (known.length > 0)
+    await ShelfItemRow.increment('revision', {
+      where: { programmeId, [Op.or]: known.map(({ kind, key }) => ({ kind, key })) },
+      transaction,
+    });
   return items.filter(({ kind, key }) => !isKnown.has(`${kind}/${key}`)).length;
 }

@@ -25,10 +25,13 @@ export async function readTerms(programmeId: string, endingFrom?: string): Promi
 }
 
 /** One term of a programme; null when it is not there or not the programme's. */
-export async function readTerm(programmeId: string, id: string): Promise<KeptTerm | null> {
+export async function readTerm(programmeId: string, id: string, lock?: Transaction): Promise<KeptTerm | null> {
   tables();
   if (!isUuid(id)) return null;
-  const row = await TermRow.findOne({ where: { id, programmeId } });
+  const row = await TermRow.findOne({
+    where: { id, programmeId },
+    ...(lock && { transaction: lock, lock: lock.LOCK.UPDATE }),
+  });
   return row ? toKeptTerm(row) : null;
 }
 

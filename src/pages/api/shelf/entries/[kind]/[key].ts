@@ -9,9 +9,9 @@ export const PUT: APIRoute = ({ locals, params, request }) =>
   answering(async () => {
     const kind = asEntryKind(params.kind);
     if (!kind) throw new EdgeError('not-found');
-    const value = (await readJson(request, 1024 * 1024)) as { key?: unknown };
+    const body = (await readJson(request, 1024 * 1024)) as { entry?: { key?: unknown }; revision?: unknown } | null;
     const isNew = params.key === 'new';
-    if (!isNew && value?.key !== params.key) throw new EdgeError('wrong-form');
-    const key = await keepEntry(locals.person!, { kind, value, isNew });
+    if (!isNew && body?.entry?.key !== params.key) throw new EdgeError('wrong-form');
+    const key = await keepEntry(locals.person!, { kind, value: body?.entry, isNew, revision: body?.revision });
     return jsonAnswer({ key, href: `/shelf/${kind}/${key}` });
   });

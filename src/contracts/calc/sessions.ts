@@ -1,0 +1,117 @@
+import { USUAL_POLICY, type CautionPolicy } from '../../core/cautions/rules.ts';
+import type { Home } from '../../core/homes/home.ts';
+import { composeGuide, type Guide, type GuideLevel, type GuideSegment } from '../../core/script/guide.ts';
+import type { ReadingPace } from '../../core/script/fromShelf.ts';
+import type { Segment, Session } from '../../core/script/session.ts';
+import { frameSegments, segmentFor, type NamedPart } from '../../core/shelf/segmentFor.ts';
+import { CLOSING_LINES, FRAMING, OPENING_LINES } from '../../messages/framing.ts';
+import { describeMakerProblem } from '../../messages/makers.ts';
+import { checkContents, sourcesOf, thingsOf, withSections, type FileSections } from '../fileContents.ts';
+import { programmeSettings, type ProgrammeSettings } from '../programme.ts';
+import { shelfFile, type HomeEntry, type SessionEntry } from '../shelfFile.ts';
+import { calculation, CalcInputError } from './calculation.ts';
+import { name, object } from './fields.ts';
+
+type File = Partial<FileSections> & {
+  readonly programme?: { readonly settings?: ProgrammeSettings; readonly cautions?: CautionPolicy } | undefined;
+};
+
+/** What a home receives for a session of a file, as data. */
+export const calcGuide = calculation(
+  object({ file: shelfFile.required(), session: name(), home: name() }),
+  ({ file: given, session: title, home: nickname }) => {
+    const file = withSections(given as unknown as File);
+    const [problem] = checkContents(file, []);
+    if (problem) throw new CalcInputError(`file.${problem.path}`, problem.message);
+    const entry = file.sessions.find((candidate) => candidate.title === title);
+    if (!entry) throw new CalcInputError('session', `no session of the file is called "${title}"`);
+    const home = file.homes.find((candidate) => candidate.nickname === nickname);
+    if (!home) throw new CalcInputError('home', `no home of the file is called "${nickname}"`);
+    const { programme } = given as unknown as File;
+    const settings = programmeSettings.cast(programme?.settings ?? {});
+    const guide = composeGuide({
+      session: sessionOf(entry, file, settings),
+      home: homeOf(home),
+      things: thingsOf(file.things),
+      programme: '',
+      policy: programme?.cautions ?? settings.cautions ?? USUAL_POLICY,
+      books: file.books,
+    });
+    return describeGuide(guide);
+  },
+);
+
+function sessionOf(entry: SessionEntry, file: FileSections, settings: ProgrammeSettings): Session {
+  const { title, on, at, ages, aim } = entry;
+  return { title, on, at, ages, aim, segments: segmentsOf(entry, file, settings), accepted: [] };
+}
+
+function segmentsOf(
+  { parts, segments, title }: SessionEntry,
+  file: FileSections,
+  settings: ProgrammeSettings,
+): Segment[] {
+  if (segments) return [...segments];
+  const index = file.sessions.findIndex((session) => session.title === title);
+  const middle = (parts ?? []).map((part, at) => {
+    const made = segmentFor(part as NamedPart, sourcesOf(file), {
+      id: `part-${at + 1}`,
+      pace: settings.pace as unknown as ReadingPace,
+      words: FRAMING,
+      numbers: settings.numbers,
+    });
+    if (made.ok) return made.value;
+    const path = `file.sessions[${index}].parts[${at}]`;
+    if (made.problem.code === 'not-there')
+      throw new CalcInputError(`${path}.key`, `"${made.problem.key}" is not in the file`);
+    throw new CalcInputError(`${path}.values`, describeMakerProblem(made.problem.problem));
+  });
+  return frameSegments(middle, {
+    opening: { id: 'opening', title: 'Hello', lines: OPENING_LINES },
+    closing: { id: 'closing', title: 'Goodbye', lines: CLOSING_LINES },
+  });
+}
+
+function homeOf({ nickname, allergens, children, things }: HomeEntry): Home {
+  return {
+    id: nickname,
+    nickname,
+    allergens,
+    children: children.map((child) => ({ ...child, loves: child.loves || undefined })),
+    stock: things,
+  };
+}
+
+function describeGuide(guide: Guide) {
+  return {
+    state: guide.state,
+    fetch: guide.fetch.map(({ item, qty, insteadOfItem, source }) => ({
+      item,
+      qty,
+      insteadOf: insteadOfItem ?? null,
+      kit: source === 'kit',
+    })),
+    book: guide.books[0]?.title ?? null,
+    segments: guide.segments.map(describeSegment),
+  };
+}
+
+function describeSegment({ title, kind, leftOut, withheld, cautions, dials, levels }: GuideSegment) {
+  const describe = (level: GuideLevel | undefined) =>
+    level
+      ? {
+          lines: level.lines.map((line) => ({ kind: line.kind, text: line.text, answer: line.answer ?? null })),
+          fetch: level.more.map(({ item, qty }) => ({ item, qty })),
+          note: level.note ?? null,
+        }
+      : null;
+  return {
+    title,
+    kind,
+    leftOut,
+    withheld: withheld.map(({ item }) => item),
+    cautions: cautions.map(({ rule, level }) => ({ rule, level })),
+    dials,
+    levels: { easier: describe(levels.easier), right: describe(levels.right), harder: describe(levels.harder) },
+  };
+}

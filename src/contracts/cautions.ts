@@ -1,0 +1,90 @@
+import { distance } from 'fastest-levenshtein';
+import { array, number, object, string, type Schema } from 'yup';
+import { isCalendarDate } from '../core/calendar/dates.ts';
+import { CAUTION_LEVELS, CAUTION_RULES, TRAITS, type CautionPolicy } from '../core/cautions/rules.ts';
+
+/** Allergens by the names of the caution list. */
+export const ALLERGENS = [
+  'milk',
+  'egg',
+  'fish',
+  'shellfish',
+  'tree-nuts',
+  'peanuts',
+  'wheat',
+  'soya',
+  'sesame',
+  'celery',
+  'mustard',
+  'lupin',
+  'molluscs',
+  'sulphites',
+] as const;
+
+const MOST_CHARACTERS = 60;
+
+/** The known name that is written most like a word. */
+export function nearestName(word: string, known: readonly string[]): string {
+  const wanted = word.slice(0, MOST_CHARACTERS).toLowerCase();
+  return known.reduce((best, name) => (distance(wanted, name) < distance(wanted, best) ? name : best));
+}
+
+/** One of a closed list of names; a misspelt one is refused with the nearest. */
+export const oneOfNames = (names: readonly string[], what: string) =>
+  string()
+    .required()
+    .test('known-name', (word, context) =>
+      word === undefined || names.includes(word)
+        ? true
+        : context.createError({
+            message: `“${word.slice(0, MOST_CHARACTERS)}” is not ${what}; the nearest is “${nearestName(word, names)}”`,
+          }),
+    );
+
+export const traitName = () => oneOfNames(TRAITS, 'a trait');
+export const actionName = () => oneOfNames(Object.keys(CAUTION_RULES), 'a caution rule');
+export const allergenName = () => oneOfNames(ALLERGENS, 'on the list of allergens');
+
+const strictness = () => string().required().oneOf(CAUTION_LEVELS);
+const underMonths = () => number().integer().min(1).max(240);
+const thingKeys = () => array().of(string().required().max(80)).max(60);
+
+const ownRule = object({
+  name: string()
+    .required()
+    .max(60)
+    .matches(
+      /^own-[\p{L}\p{M}\p{N}]+(-[\p{L}\p{M}\p{N}]+)*$/u,
+      'must start with own- and hold letters, digits and hyphens',
+    ),
+  things: thingKeys(),
+  traits: array().of(traitName()).max(60),
+  actions: array().of(actionName()).max(60),
+  allergens: array().of(allergenName()).max(20),
+  level: strictness(),
+  underMonths: underMonths(),
+  words: string().required('must say what to do').max(300),
+})
+  .noUnknown()
+  .test('calls', 'needs at least one thing, trait, action or allergen', (rule) =>
+    [rule.things, rule.traits, rule.actions, rule.allergens].some((list) => (list?.length ?? 0) > 0),
+  );
+
+const stricterRule = object({ rule: actionName(), level: strictness(), underMonths: underMonths() }).noUnknown();
+
+const hiddenRule = object({
+  rule: string().required().max(60),
+  by: string().required('must say who decided it').max(200),
+  on: string()
+    .required()
+    .test('day', 'must be a day that exists (YYYY-MM-DD)', (text) => isCalendarDate(text ?? '')),
+  why: string().required('must say why').max(300),
+}).noUnknown();
+
+/** What a programme decided about cautions: its own rules, stricter ones, and recorded decisions to hide one. */
+export const cautionPolicy = () =>
+  object({
+    own: array().of(ownRule).max(40).default([]),
+    stricter: array().of(stricterRule).max(60).default([]),
+    hidden: array().of(hiddenRule).max(60).default([]),
+  }) as unknown as Schema<CautionPolicy> & { default: (value: CautionPolicy) => Schema<CautionPolicy> };

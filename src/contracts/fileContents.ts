@@ -1,0 +1,142 @@
+import { checkScript, type PlacesByItem } from '../core/script/checkScript.ts';
+import type { Segment, Thing, ThingsByKey } from '../core/script/session.ts';
+import type { ShelfActivity, ShelfBook, ShelfSong } from '../core/script/fromShelf.ts';
+import { describeScriptFault } from '../messages/edits.ts';
+import type { FieldProblem } from './problems.ts';
+import type { BookEntry, HomeEntry, SessionEntry, SongEntry, ThingEntry } from './shelfFile.ts';
+
+/** An activity as the open format has it. */
+export interface ActivityOfFile extends ShelfActivity {
+  readonly themes: readonly string[];
+}
+
+/** The sections of an open-format file, each of them there. */
+export interface FileSections {
+  readonly things: readonly ThingEntry[];
+  readonly books: readonly BookEntry[];
+  readonly songs: readonly SongEntry[];
+  readonly activities: readonly ActivityOfFile[];
+  readonly homes: readonly HomeEntry[];
+  readonly sessions: readonly SessionEntry[];
+}
+
+/** Fills in the sections that a file leaves out. */
+export function withSections(file: Partial<FileSections>): FileSections {
+  const { things = [], books = [], songs = [], activities = [], homes = [], sessions = [] } = file;
+  return { things, books, songs, activities, homes, sessions };
+}
+
+/** Things by key, as quantities, swaps and cautions need them; `places` only. */
+export function placesOf(things: readonly Pick<ThingEntry, 'key' | 'places'>[]): PlacesByItem {
+  return Object.fromEntries(things.flatMap(({ key, places }) => (places === undefined ? [] : [[key, places]])));
+}
+
+/** The things of a file by key. */
+export function thingsOf(things: readonly ThingEntry[]): ThingsByKey {
+  return Object.fromEntries(
+    things.map(({ key, one, many, traits, sizeMm, places, allergens }): [string, Thing] => [
+      key,
+      { key, one, many, traits, sizeMm, places, allergens },
+    ]),
+  );
+}
+
+/** The books, songs and activities of a file, as parts of sessions are made from them. */
+export function sourcesOf({ books, songs, activities }: Pick<FileSections, 'books' | 'songs' | 'activities'>): {
+  books: readonly ShelfBook[];
+  songs: readonly ShelfSong[];
+  activities: readonly ShelfActivity[];
+} {
+  return { books, songs: songs as unknown as readonly ShelfSong[], activities };
+}
+
+/**
+ * Everything wrong in a file whose shape is right: what is there twice, scripts that do not come out, things that
+ * nobody knows. `known` are the things that are on the shelf already. A sound file gives an empty list.
+ */
+export function checkContents(
+  file: FileSections,
+  known: readonly Pick<ThingEntry, 'key' | 'places'>[],
+): FieldProblem[] {
+  const places = placesOf([...known, ...file.things]);
+  return [
+    ...findRepeats(file),
+    ...file.activities.flatMap((activity, index) => scriptProblems(activity, `activities[${index}]`, places)),
+    ...file.sessions.flatMap(({ segments }, index) =>
+      (segments ?? []).flatMap((segment, at) => scriptProblems(segment, `sessions[${index}].segments[${at}]`, places)),
+    ),
+    ...findMissingThings(file, known),
+  ];
+}
+
+/** What does not come out in one script, by its place in the file. */
+function scriptProblems(
+  script: Pick<Segment, 'dials' | 'lines' | 'needs' | 'minutes' | 'levels' | 'ahead' | 'title'>,
+  at: string,
+  places: PlacesByItem,
+): FieldProblem[] {
+  return checkScript(script, script.title, { places }).map(({ path, fault }) => ({
+    path: `${at}.${path}`,
+    message: describeScriptFault(fault),
+  }));
+}
+
+function findRepeats(file: FileSections): FieldProblem[] {
+  const { things, books, songs, activities, homes } = file;
+  return [
+    ...Object.entries({ things, books, songs, activities }).flatMap(([section, entries]) =>
+      repeatsIn(
+        entries.map(({ key }) => key),
+        section,
+        'key',
+      ),
+    ),
+    ...repeatsIn(
+      homes.map(({ nickname }) => nickname),
+      'homes',
+      'nickname',
+    ),
+    ...homes.flatMap((home, index) => [
+      ...repeatsIn(
+        home.children.map(({ nickname }) => nickname),
+        `homes[${index}].children`,
+        'nickname',
+      ),
+      ...repeatsIn(
+        home.things.map(({ item }) => item),
+        `homes[${index}].things`,
+        'item',
+      ),
+    ]),
+  ];
+}
+
+function repeatsIn(names: readonly string[], at: string, field: string): FieldProblem[] {
+  const first = new Map<string, number>();
+  return names.flatMap((name, index) => {
+    if (!first.has(name)) first.set(name, index);
+    return first.get(name) === index
+      ? []
+      : [{ path: `${at}[${index}].${field}`, message: `“${name}” is already at ${at}[${first.get(name)}]` }];
+  });
+}
+
+function findMissingThings(file: FileSections, onShelf: readonly { readonly key: string }[]): FieldProblem[] {
+  const known = new Set([...onShelf, ...file.things].map(({ key }) => key));
+  const check = (item: string, path: string): FieldProblem[] =>
+    known.has(item) ? [] : [{ path, message: `“${item}” is neither on the shelf nor among the things of this file` }];
+  const ofNeeds = (needs: Segment['needs'], at: string) =>
+    needs.flatMap((need, index) => [
+      ...check(need.item, `${at}.needs[${index}].item`),
+      ...need.swaps.flatMap(({ item }, swap) => check(item, `${at}.needs[${index}].swaps[${swap}].item`)),
+    ]);
+  return [
+    ...file.activities.flatMap(({ needs }, index) => ofNeeds(needs, `activities[${index}]`)),
+    ...file.sessions.flatMap(({ segments }, index) =>
+      (segments ?? []).flatMap(({ needs }, at) => ofNeeds(needs, `sessions[${index}].segments[${at}]`)),
+    ),
+    ...file.homes.flatMap(({ things }, index) =>
+      things.flatMap(({ item }, thing) => check(item, `homes[${index}].things[${thing}].item`)),
+    ),
+  ];
+}

@@ -1,0 +1,205 @@
+import { searchAssignment, type AssignmentNeed } from '../materials/assignment.ts';
+import { worthAmong, type StockItem, type Worth } from '../materials/swaps.ts';
+import { waysOf, type NeedOfWay, type PartToServe, type PartWay } from './partWays.ts';
+
+/** What serves each need of a part, by its place (null: nothing there does), and the dials that come of it. */
+export interface PartPicks {
+  readonly way: PartWay;
+  readonly places: readonly (number | null)[];
+}
+
+/** A part with all its ways, worked out once and asked about for different stocks. */
+export interface PreparedPart {
+  readonly part: PartToServe;
+  readonly ways: readonly PartWay[];
+}
+
+/** How many combinations of ways are tried before the best so far is taken. Real sessions have a few dozen. */
+const MOST_COMBINATIONS = 20_000;
+
+/** Works out the ways of a part. */
+export function preparePart(part: PartToServe): PreparedPart {
+  return { part, ways: waysOf(part) };
+}
+
+/**
+ * Chooses what serves each need of a whole session at one home: most needs covered, then the highest fit, then most of
+ * what the script says, then, need by need, the earlier option. Swaps that set dials change what the other needs of
+ * their part ask for, and are weighed with that. Exact. No parts: no picks.
+ */
+export function bestPicks(parts: readonly PreparedPart[], stock: readonly StockItem[]): PartPicks[] {
+  const available = new Map<string, number>();
+  for (const { item, qty } of stock) available.set(item, (available.get(item) ?? 0) + qty);
+  const worth = worthAmong(parts.reduce((sum, { part }) => sum + part.needs.length, 0));
+  const picks: PartPicks[] = new Array<PartPicks>(parts.length);
+  for (const group of groupsThatShare(parts, available)) {
+    const chosen = bestOfGroup(
+      group.map((index) => parts[index]!),
+      available,
+      worth,
+    );
+    group.forEach((index, place) => (picks[index] = chosen[place]!));
+  }
+  return picks;
+}
+
+/** Groups of parts (by index) such that no thing at hand could serve parts of two groups. */
+function groupsThatShare(parts: readonly PreparedPart[], available: ReadonlyMap<string, number>): number[][] {
+  let groups: { members: number[]; items: Set<string> }[] = [];
+  parts.forEach(({ part }, index) => {
+    const items = new Set(
+      part.needs.flatMap(({ options }) => options.flatMap(({ item }) => (available.has(item) ? [item] : []))),
+    );
+    const joined = { members: [index], items };
+    groups = groups.filter((group) => {
+      if (![...group.items].some((item) => items.has(item))) return true;
+      joined.members.push(...group.members);
+      for (const item of group.items) joined.items.add(item);
+      return false;
+    });
+    groups.push(joined);
+  });
+  return groups.map(({ members }) => members.sort((left, right) => left - right));
+}
+
+interface Solution {
+  readonly gain: number;
+  readonly picks: readonly PartPicks[];
+}
+
+/** For one need of one part, the option it is held to (by its place). */
+type Held = ReadonlyMap<string, number>;
+
+function bestOfGroup(
+  parts: readonly PreparedPart[],
+  available: ReadonlyMap<string, number>,
+  worth: Worth,
+): readonly PartPicks[] {
+  let best = solve(parts, { available, worth, held: new Map() })!;
+  // Among equals the earlier option: each need in turn is held to the earliest one that loses nothing.
+  const held = new Map<string, number>();
+  parts.forEach(({ part }, partIndex) =>
+    part.needs.forEach(({ id, options }, needIndex) => {
+      const now = () => best.picks[partIndex]!.places[needIndex] ?? Infinity;
+      for (const { item, place } of options) {
+        if (place >= now()) break;
+        if ((available.get(item) ?? 0) === 0 && !isFree(parts[partIndex]!, needIndex, place)) continue;
+        const tried = solve(parts, { available, worth, held: new Map([...held, [id, place]]) });
+        if (tried && tried.gain === best.gain) best = tried;
+      }
+      const place = best.picks[partIndex]!.places[needIndex];
+      if (place !== null && place !== undefined) held.set(id, place);
+    }),
+  );
+  return best.picks;
+}
+
+/** Whether an option takes nothing in some way of the part (none of it is needed). */
+function isFree({ ways }: PreparedPart, needIndex: number, place: number): boolean {
+  return ways.some(({ needs }) =>
+    needs[needIndex]!.options.some((option) => option.place === place && option.qty === 0),
+  );
+}
+
+interface Search {
+  readonly available: ReadonlyMap<string, number>;
+  readonly worth: Worth;
+  readonly held: Held;
+}
+
+/** The best combination of ways, by depth-first search that leaves a branch once no better answer can lie there. */
+function solve(parts: readonly PreparedPart[], search: Search): Solution | null {
+  const open = parts.map(({ part, ways }) =>
+    ways
+      .flatMap((way) => {
+        const needs = holdNeeds(part, way, search.held);
+        return needs ? [{ way, needs, bound: boundOf(needs, search) }] : [];
+      })
+      .filter(({ bound }) => bound >= 0)
+      .sort((left, right) => right.bound - left.bound),
+  );
+  const boundFrom = [...open.map((ways) => ways[0]?.bound ?? -Infinity), 0];
+  for (let index = open.length - 1; index >= 0; index--) boundFrom[index]! += boundFrom[index + 1]!;
+  let best: Solution | null = null;
+  let combinations = 0;
+  const chosen: (typeof open)[number] = [];
+  const visit = (index: number, bound: number) => {
+    if (best && bound + boundFrom[index]! <= best.gain) return;
+    if (combinations >= MOST_COMBINATIONS && best) return;
+    if (index === parts.length) {
+      combinations += 1;
+      const solved = assign(parts, chosen, search);
+      if (solved && (!best || solved.gain > best.gain)) best = solved;
+      return;
+    }
+    for (const way of open[index]!) {
+      chosen.push(way);
+      visit(index + 1, bound + way.bound);
+      chosen.pop();
+    }
+  };
+  visit(0, 0);
+  return best;
+}
+
+/** The needs of a way with some held to one option; null when the way does not allow it. */
+function holdNeeds(part: PartToServe, way: PartWay, held: Held): readonly NeedOfWay[] | null {
+  const needs: NeedOfWay[] = [];
+  for (const [index, need] of way.needs.entries()) {
+    const place = held.get(part.needs[index]!.id);
+    if (place === undefined) needs.push(need);
+    else {
+      const options = need.options.filter((option) => option.place === place);
+      if (options.length === 0) return null;
+      needs.push({ takes: 'one', options });
+    }
+  }
+  return needs;
+}
+
+/** What a way could gain at most, each need served alone; below 0 when one that must take cannot. */
+function boundOf(needs: readonly NeedOfWay[], { available, worth }: Search): number {
+  let bound = 0;
+  for (const { takes, options } of needs) {
+    let best = -1;
+    for (const { item, qty, fit, place } of options)
+      if (qty <= (available.get(item) ?? 0) + 1e-9) best = Math.max(best, worth.of(fit, place === 0));
+    if (best < 0 && takes === 'one') return -1;
+    bound += Math.max(0, best);
+  }
+  return bound;
+}
+
+function assign(
+  parts: readonly PreparedPart[],
+  chosen: readonly { readonly way: PartWay; readonly needs: readonly NeedOfWay[] }[],
+  { available, worth }: Search,
+): Solution | null {
+  const needs = parts.flatMap(({ part }, index) =>
+    chosen[index]!.needs.map(({ takes, options }, needIndex): AssignmentNeed => ({
+      segment: part.id,
+      use: part.needs[needIndex]!.use,
+      mustTake: takes === 'one',
+      options: options.map(({ item, qty, fit, place }, at) => ({
+        index: at,
+        item,
+        qty,
+        gain: worth.of(fit, place === 0),
+      })),
+    })),
+  );
+  const answer = searchAssignment(needs, available, worth.cover);
+  if (!answer) return null;
+  let at = 0;
+  let gain = 0;
+  const picks = parts.map((_, index): PartPicks => {
+    const { way, needs: wayNeeds } = chosen[index]!;
+    const places = wayNeeds.map(({ options }) => {
+      const option = options[answer[at++] ?? -1];
+      if (option) gain += worth.of(option.fit, option.place === 0);
+      return option?.place ?? null;
+    });
+    return { way, places };
+  });
+  return { gain, picks };
+}

@@ -1,0 +1,38 @@
+import type { CalendarDate } from '../calendar/dates.ts';
+import { mayUse, type Permission } from '../cautions/cautions.ts';
+import { USUAL_POLICY, type CautionPolicy } from '../cautions/rules.ts';
+import type { Need, Thing, ThingsByKey } from '../script/session.ts';
+import { youngestMonthsOn, type Home } from './home.ts';
+
+/** Who is at a home on a day, as permission and quantities look at it. */
+export interface Household extends Permission {
+  /** At least 1: a home that has named no child counts as one child of 0 months. */
+  readonly children: number;
+  readonly policy: CautionPolicy;
+}
+
+/** A home's household on a day. */
+export function householdOn(
+  home: Pick<Home, 'children' | 'allergens'>,
+  on: CalendarDate,
+  policy: CautionPolicy = USUAL_POLICY,
+): Household {
+  return {
+    youngestMonths: youngestMonthsOn(home, on),
+    mouthing: home.children.some(({ mouthing }) => mouthing),
+    allergens: home.allergens,
+    children: Math.max(1, home.children.length),
+    policy,
+  };
+}
+
+/** A thing of a need, as cautions look at it: what is not eaten is a counter. */
+export function asUsed(thing: Thing, need: Pick<Need, 'eaten'>) {
+  const { key: item, traits, allergens } = thing;
+  return { item, traits, allergens, isCounter: !need.eaten };
+}
+
+/** Whether a household may use a thing for a need. A thing that nobody knows is refused. */
+export function isPermitted(item: string, need: Pick<Need, 'eaten'>, things: ThingsByKey, home: Household): boolean {
+  return Object.hasOwn(things, item) && mayUse(asUsed(things[item]!, need), home, home.policy);
+}

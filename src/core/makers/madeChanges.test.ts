@@ -1,0 +1,97 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import { applyEdit, type Edit } from '../script/edit.ts';
+import { linesAt } from '../script/levels.ts';
+import type { LevelName, Segment, Session } from '../script/session.ts';
+import { SESSION } from '../script/session.fixture.ts';
+import { segmentFromMaker } from './madeSegment.ts';
+import { firstValues, USUAL_SETTINGS } from './maker.ts';
+import { findMaker, MAKERS } from './makers.ts';
+
+const partOf = (id: string): Segment => {
+  const maker = findMaker(id)!;
+  const made = segmentFromMaker(maker, { values: firstValues(maker), settings: USUAL_SETTINGS, id });
+  assert.ok(made.ok);
+  return made.value;
+};
+
+const edited = (segment: Segment, ...edits: Edit[]): Segment =>
+  edits.reduce<Session>(
+    (session, edit) => {
+      const next = applyEdit(session, edit);
+      assert.ok(next.ok, JSON.stringify(next));
+      return next.value;
+    },
+    { ...SESSION, segments: [segment] },
+  ).segments[0]!;
+
+const turn = (dial: string, value: number): Edit => ({ do: 'turn-dial', segment: 'number-pots', dial, value });
+const textsOf = (segment: Segment, level: LevelName = 'right') => linesAt(segment, level).map(({ text }) => text);
+
+test('every line of a maker has an id that stays the same when a dial turns', () => {
+  for (const { id } of MAKERS) {
+    const segment = partOf(id);
+    for (const level of ['easier', 'right', 'harder'] as const) {
+      const ids = linesAt(segment, level).map((line) => line.id);
+      assert.equal(new Set(ids).size, ids.length, `${id} ${level}`);
+    }
+  }
+  const pots = partOf('number-pots');
+  const without = edited(pots, turn('from', 1));
+  const zero = pots.lines.filter(({ id }) => !without.lines.some((line) => line.id === id));
+  assert.equal(zero.length, 1);
+  assert.match(zero[0]!.text, /says 0/);
+});
+
+test('what an author rewrote, took out, added and moved stays when a dial turns, at its place', () => {
+  const pots = partOf('number-pots');
+  const [first, second, , last] = pots.lines;
+  const own = { id: 'own', kind: 'say' as const, text: 'Ours alone.' };
+  const changed = edited(
+    pots,
+    { do: 'change-line', segment: 'number-pots', line: second!.id, change: { text: '“Feed the pots!”' } },
+    { do: 'remove-line', segment: 'number-pots', line: last!.id },
+    { do: 'add-line', segment: 'number-pots', line: own, at: 1 },
+    { do: 'move-line', segment: 'number-pots', line: pots.lines.at(-1)!.id, to: 0 },
+  );
+  const turned = edited(changed, turn('to', 8));
+  assert.deepEqual(
+    turned.lines.map(({ id }) => id),
+    changed.lines.map(({ id }) => id),
+  );
+  assert.match(turned.lines.find(({ id }) => id === first!.id)!.text, /0 to 8/);
+  assert.ok(textsOf(turned).includes('“Feed the pots!”'));
+  assert.deepEqual(edited(turned, turn('to', 5)).lines, changed.lines);
+});
+
+test('a line that was rewritten is still so after its dial went where it is not written, and back', () => {
+  const pots = partOf('number-pots');
+  const zero = pots.lines.find(({ text }) => text.includes('says 0'))!;
+  const rewritten = edited(pots, {
+    do: 'change-line',
+    segment: 'number-pots',
+    line: zero.id,
+    change: { text: '“And the empty one?”' },
+  });
+  const away = edited(rewritten, turn('from', 1), turn('to', 6));
+  assert.equal(textsOf(away).includes('“And the empty one?”'), false);
+  assert.ok(textsOf(edited(away, turn('from', 0))).includes('“And the empty one?”'));
+});
+
+test('each level keeps its own changes, and a swap taken over stays', () => {
+  const pots = partOf('number-pots');
+  const swap = pots.needs[1]!.swaps[0]!.item;
+  const changed = edited(
+    pots,
+    { do: 'choose-level', segment: 'number-pots', level: 'easier' },
+    { do: 'add-line', segment: 'number-pots', line: { id: 'mine', kind: 'do', text: 'Sit close.' }, at: 0 },
+    { do: 'choose-level', segment: 'number-pots', level: 'right' },
+    { do: 'write-with', segment: 'number-pots', need: pots.needs[1]!.id, item: swap },
+    turn('to', 7),
+  );
+  assert.equal(textsOf(changed, 'easier')[0], 'Sit close.');
+  assert.equal(textsOf(changed).includes('Sit close.'), false);
+  assert.equal(changed.needs[1]!.item, swap);
+  assert.equal(changed.needs[1]!.qty, 8);
+  assert.equal(changed.needs[1]!.swaps[0]!.item, pots.needs[1]!.item);
+});

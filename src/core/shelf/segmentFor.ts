@@ -1,0 +1,100 @@
+import { segmentFromMaker } from '../makers/madeSegment.ts';
+import type { MakerSettings, MakerValues } from '../makers/maker.ts';
+import { findMaker } from '../makers/makers.ts';
+import { bad, good, type Outcome } from '../outcome.ts';
+import type { MakerProblem } from '../makers/maker.ts';
+import {
+  plainSegment,
+  segmentFromActivity,
+  segmentFromBook,
+  segmentFromSong,
+  type FramingWords,
+  type ReadingPace,
+  type ShelfActivity,
+  type ShelfBook,
+  type ShelfSong,
+} from '../script/fromShelf.ts';
+import type { LevelName, Line, Segment } from '../script/session.ts';
+
+/** Where parts of a session come from. */
+export interface PartSources {
+  readonly books: readonly ShelfBook[];
+  readonly songs: readonly ShelfSong[];
+  readonly activities: readonly ShelfActivity[];
+}
+
+/** A part as a file or a form names it: an entry of the shelf by its key, or a maker with its values. */
+export type NamedPart =
+  | { readonly kind: 'book' | 'song' | 'activity'; readonly key: string }
+  | {
+      readonly kind: 'maker';
+      readonly maker: string;
+      readonly values: MakerValues;
+      readonly level?: LevelName | undefined;
+    };
+
+export interface PartContext {
+  /** Unique in the session. */
+  readonly id: string;
+  readonly pace: ReadingPace;
+  readonly words: FramingWords;
+  readonly numbers: MakerSettings;
+}
+
+export type PartProblem =
+  | { readonly code: 'not-there'; readonly key: string }
+  | { readonly code: 'maker-refuses'; readonly problem: MakerProblem };
+
+/** A part of a session from what it names; a problem when that is not there or the maker refuses its values. */
+export function segmentFor(
+  part: NamedPart,
+  sources: PartSources,
+  { id, pace, words, numbers }: PartContext,
+): Outcome<Segment, PartProblem> {
+  if (part.kind === 'maker') {
+    const maker = findMaker(part.maker);
+    if (!maker) return bad({ code: 'not-there', key: part.maker });
+    const made = segmentFromMaker(maker, { values: part.values, settings: numbers, id });
+    if (!made.ok) return bad({ code: 'maker-refuses', problem: made.problem });
+    return good({ ...made.value, level: part.level ?? 'right' });
+  }
+  const segment = fromShelf(part, sources, { id, pace, words });
+  return segment ? good(segment) : bad({ code: 'not-there', key: part.key });
+}
+
+function fromShelf(
+  { kind, key }: { readonly kind: 'book' | 'song' | 'activity'; readonly key: string },
+  { books, songs, activities }: PartSources,
+  { id, pace, words }: Omit<PartContext, 'numbers'>,
+): Segment | null {
+  const named = <Entry extends { readonly key: string }>(entries: readonly Entry[]) =>
+    entries.find((entry) => entry.key === key);
+  if (kind === 'book') {
+    const book = named(books);
+    return book ? segmentFromBook(book, id, pace, words) : null;
+  }
+  if (kind === 'song') {
+    const song = named(songs);
+    return song ? segmentFromSong(song, id, words) : null;
+  }
+  const activity = named(activities);
+  return activity ? segmentFromActivity(activity, id) : null;
+}
+
+/** Puts a hello before and a goodbye after the parts of a session. */
+export function frameSegments(
+  middle: readonly Segment[],
+  { opening, closing }: { opening: FramingPart; closing: FramingPart },
+): Segment[] {
+  const frame = (kind: 'opening' | 'closing', { id, title, lines }: FramingPart) => ({
+    ...plainSegment(id, kind, title, [1, 2, 3]),
+    lines,
+  });
+  return [frame('opening', opening), ...middle, frame('closing', closing)];
+}
+
+export interface FramingPart {
+  readonly id: string;
+  readonly title: string;
+  readonly lines: readonly Line[];
+}
