@@ -11,9 +11,9 @@ export const FRAMING: FramingWords = {
 
 /** What a new session opens with. */
 export const OPENING_LINES: readonly Line[] = [
-  { id: 'hello-do', kind: 'do', text: 'Put the telephone where you can see it, and sit down where your child is.' },
+  { id: 'hello-do', kind: 'do', text: 'Put your phone where you can see it, and sit down where your child is.' },
   { id: 'hello-say', kind: 'say', text: '“I have something for us. Shall we see what it is?”' },
-  { id: 'hello-if', kind: 'if', text: 'Not now: leave it. Nothing here spoils by tomorrow.' },
+  { id: 'hello-if', kind: 'if', text: 'They are not in the mood: leave it for tomorrow.' },
 ];
 
 /** What a new session closes with. */

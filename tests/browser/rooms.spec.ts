@@ -11,7 +11,7 @@ const ROOMS = [
   { path: '/homes', heading: 'Homes' },
   { path: '/shelf/have', heading: 'What we have' },
   { path: '/shelf/thing/sock', heading: 'socks' },
-  { path: '/shelf/book/over-under', heading: 'Over, under' },
+  { path: '/shelf/book/the-goat-who-counted-planks', heading: 'The goat who counted planks' },
   { path: '/shelf/song/slowly-rolling', heading: 'Slowly rolling' },
   { path: '/shelf/new/activity', heading: 'Add an activity' },
   { path: '/term/new', heading: 'Frame a term' },

@@ -139,7 +139,7 @@ test('a swap is overruled, remembered, and forgotten again', async ({ page }) =>
 test('a borrowed book is reserved from the catalogue and let go', async ({ page }) => {
   await signIn(page);
   await page.goto(address('/shelf/book/a-cloud-in-the-kitchen'));
-  await expect(page.getByRole('link', { name: 'Where puddles go' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'A puddle, Monday to Sunday' })).toBeVisible();
   await page.getByLabel('Needed on').fill('2027-05-06');
   await page.getByLabel('Open days it takes').fill('4');
   await page.getByRole('radio', { disabled: false }).first().check();

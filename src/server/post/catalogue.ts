@@ -25,7 +25,7 @@ const TITLES = [
   ['The cart with no wheels', 'Perrin Oakshade'],
   ['Who is on the wall?', 'Wilma Tarn'],
   ['A parcel for Nim', 'Ivo Sallow'],
-  ['Over, under', 'Dot Fennimore'],
+  ['The goat who counted planks', 'Dot Fennimore'],
   ['Nine odd socks', 'Marit Quill'],
   ['Hush, said the gate', 'Anselm Dray'],
   ['Six buttons, two pockets', 'Berit Lomax'],
@@ -34,7 +34,7 @@ const TITLES = [
   ['What a shadow needs', 'Hanna Brook'],
   ['From hand to hand: how post travels', 'Tove Arkwright'],
   ['Bridges of wood and rope', 'Tove Arkwright'],
-  ['Where puddles go', 'Hanna Brook'],
+  ['A puddle, Monday to Sunday', 'Hanna Brook'],
 ] as const;
 const BRANCHES = ['Quillbrook', 'Millrace', 'Upper Ferry'] as const;
 

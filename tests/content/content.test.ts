@@ -1,0 +1,234 @@
+import assert from 'node:assert/strict';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { test } from 'node:test';
+import { composeGuide, type Guide, type GuideSegment } from '../../src/core/script/guide.ts';
+import { segmentFromActivity, type ShelfActivity } from '../../src/core/script/fromShelf.ts';
+import { isNumberDial, LEVELS, type Dial, type LevelName, type Segment, type Swap, type Thing } from '../../src/core/script/session.ts';
+import { MAKERS } from '../../src/core/makers/makers.ts';
+import { firstValues, runMaker, USUAL_SETTINGS, type Maker, type MakerValues } from '../../src/core/makers/maker.ts';
+import { FIXED_NUMBERS, NAMED_ONLY } from './reasons.ts';
+import { naiveAmount, naiveText, type Values } from './naive.ts';
+import { countFaults, thingsNamedIn, unfilledFaults } from './proofreading.ts';
+
+/** Everything a home can be sent, at every level, at every end of a dial and with every swap. `CONTENT=all` also turns dials in pairs. */
+const EVERYTHING = process.env.CONTENT === 'all';
+const DEMO = join(import.meta.dirname, '../../demo');
+const read = <Entry>(file: string) =>
+  (JSON.parse(readFileSync(join(DEMO, `${file}.json`), 'utf8')) as Record<string, Entry[]>)[file]!;
+const things = Object.fromEntries(read<Thing>('things').map((thing) => [thing.key, thing]));
+const activities = read<ShelfActivity>('activities');
+/** Stands where the script's own thing is not to be had; it is never permitted, so the swap is taken. */
+const NOWHERE: Thing = { key: 'nowhere', one: 'nowhere', many: 'nowhere', traits: ['magnets-cells-beads'], allergens: [] };
+const PLENTY = Object.keys(things).map((item) => ({ item, qty: 100_000 }));
+const BIRTHS = ['2020-01', '2019-06'];
+
+interface Setting {
+  readonly dials: readonly Dial[];
+  /** The option of each need that is forced, by the index of the need. */
+  readonly swaps: ReadonlyMap<number, Swap>;
+  readonly children: number;
+}
+
+function dialSettings(dials: readonly Dial[]): (readonly Dial[])[] {
+  const ends = dials.map((dial, index) =>
+    (isNumberDial(dial) ? [dial.min, dial.max] : dial.choices).map((value) => ({ index, dial: { ...dial, value } as Dial })),
+  );
+  const single = ends.flat().map(({ index, dial }) => dials.with(index, dial));
+  const pairs = EVERYTHING
+    ? ends.flatMap((first, at) =>
+        ends.slice(at + 1).flatMap((second) =>
+          first.flatMap((one) => second.map((other) => dials.with(one.index, one.dial).with(other.index, other.dial))),
+        ),
+      )
+    : [];
+  return [dials, ...single, ...pairs];
+}
+
+function swapSettings({ needs }: ShelfActivity): ReadonlyMap<number, Swap>[] {
+  const single = needs.flatMap(({ swaps }, index) => swaps.map((swap) => [index, swap] as const));
+  const setting = single.filter(([, { sets }]) => sets);
+  const pairs = setting.flatMap(([index, swap], at) =>
+    setting
+      .slice(at + 1)
+      .filter(([other, second]) => other !== index && Object.entries(second.sets!).every(([dial, value]) => (swap.sets![dial] ?? value) === value))
+      .map(([other, second]) => new Map([[index, swap], [other, second]])),
+  );
+  return [new Map(), ...single.map((entry) => new Map([entry])), ...pairs];
+}
+
+function settingsOf(activity: ShelfActivity): Setting[] {
+  return dialSettings(activity.dials).flatMap((dials) =>
+    swapSettings(activity).flatMap((swaps) => [1, 2].map((children) => ({ dials, swaps, children }))),
+  );
+}
+
+function guideFor(activity: ShelfActivity, { dials, swaps, children }: Setting): { guide: Guide; segment: Segment } {
+  const start = segmentFromActivity({ ...activity, dials }, 'part');
+  const needs = start.needs.map((need, index) => {
+    const swap = swaps.get(index);
+    return swap ? { ...need, item: NOWHERE.key, swaps: [swap] } : need;
+  });
+  const segment = { ...start, needs };
+  const guide = composeGuide({
+    session: { title: 'Try', on: '2027-03-31', ages: { fromMonths: 24, toMonths: 96 }, aim: '', segments: [segment], accepted: [] },
+    home: {
+      id: 'home',
+      nickname: 'Here',
+      allergens: [],
+      children: BIRTHS.slice(0, children).map((birthMonth, index) => ({ nickname: `Kid ${index}`, birthMonth })),
+      stock: PLENTY,
+    },
+    things: { ...things, nowhere: NOWHERE },
+    programme: 'Try',
+  });
+  return { guide, segment };
+}
+
+/** What each need is served with, by a second reckoning. */
+function chosenThings(activity: ShelfActivity, setting: Setting, level: LevelName, values: Values) {
+  return activity.needs.map((need, index) => {
+    const option = setting.swaps.get(index) ?? { item: need.item };
+    const change = level === 'right' ? undefined : activity.levels[level]?.qty?.[need.id];
+    const qty = naiveAmount(need, option, { values, children: setting.children, qty: change ?? need.qty, things });
+    const { one, many } = things[option.item]!;
+    return { id: need.id, item: option.item, one, many, qty };
+  });
+}
+
+function valuesAt(activity: ShelfActivity, setting: Setting, level: LevelName): Values {
+  const standing = Object.fromEntries(setting.dials.map(({ name, value }) => [name, value]));
+  const sets = Object.assign({}, ...[...setting.swaps.values()].map((swap) => swap.sets ?? {})) as Values;
+  return { ...standing, ...(level === 'right' ? {} : activity.levels[level]?.dials), ...sets };
+}
+
+/** Everything wrong with one level of an activity in one setting. */
+function faultsAt(activity: ShelfActivity, setting: Setting, level: LevelName, part: GuideSegment): string[] {
+  const written = part.levels[level];
+  if (!written) return level === 'right' ? ['has no lines'] : [];
+  const values = valuesAt(activity, setting, level);
+  const chosen = chosenThings(activity, setting, level, values);
+  const byNeed = Object.fromEntries(chosen.map((thing) => [thing.id, thing]));
+  const source = (level === 'right' ? undefined : activity.levels[level]?.lines) ?? activity.lines;
+  const faults: string[] = [];
+  source.forEach((line, index) => {
+    const { text, answer } = written.lines[index] ?? { text: '', answer: undefined };
+    const expected = naiveText(line.text, values, byNeed, '');
+    if (text !== expected) faults.push(`“${text}” is not “${expected}”`);
+    const expectedAnswer = line.answer === undefined ? undefined : naiveText(line.answer, values, byNeed, '');
+    if (answer !== expectedAnswer) faults.push(`the answer “${answer}” is not “${expectedAnswer}”`);
+  });
+  const said = written.lines.flatMap(({ text, answer }) => [text, ...(answer ? [answer] : [])]);
+  const all = [...said, ...(written.note ? [written.note] : [])];
+  faults.push(...all.flatMap(unfilledFaults), ...all.flatMap((text) => countFaults(text, Object.values(things))));
+  const used = chosen.filter(({ qty }) => qty > 0);
+  const allowed = new Set([...used.map(({ item }) => item)]);
+  const namedOnly = NAMED_ONLY[activity.key]?.words ?? [];
+  for (const text of said)
+    for (const thing of thingsNamedIn(text, Object.values(things)))
+      if (!allowed.has(thing.key) && !namedOnly.includes(thing.one) && !namedOnly.includes(thing.key.replaceAll('-', ' ')) && !namedOnly.includes(thing.key))
+        faults.push(`names ${thing.many}, which are not in its list: “${text}”`);
+  const mentions = source.map(({ text, answer }) => `${text} ${answer ?? ''}`).join(' ');
+  for (const { id, item, qty } of used)
+    if (!mentions.includes(`{@${id}`)) faults.push(`lists ${item} (${qty}) and never names it`);
+  return faults;
+}
+
+const signature = ({ lines }: NonNullable<GuideSegment['levels'][LevelName]>) =>
+  lines.map(({ kind, text, answer }) => `${kind} ${text} ${answer ?? ''}`).join('\n');
+
+for (const activity of activities) {
+  test(`${activity.key}: what homes receive holds at every level, dial end and swap`, () => {
+    const faults = new Map<string, string>();
+    for (const setting of settingsOf(activity)) {
+      const { guide } = guideFor(activity, setting);
+      const part = guide.segments[0]!;
+      const at = `${setting.dials.map(({ name, value }) => `${name}=${value}`).join(' ')} ${[...setting.swaps.values()].map(({ item }) => `with ${item}`).join(' ')} ${setting.children} children`;
+      for (const level of LEVELS)
+        for (const fault of faultsAt(activity, setting, level, part)) if (!faults.has(fault)) faults.set(fault, `${level}: ${at}`);
+      const isTurned = setting.dials.some((dial, index) => dial.value !== activity.dials[index]!.value);
+      if (!isTurned)
+        for (const level of ['easier', 'harder'] as const) {
+          const own = part.levels[level];
+          if (own && signature(own) === signature(part.levels.right!)) faults.set(`${level} is the same as right`, at);
+        }
+    }
+    assert.deepEqual([...faults].slice(0, 8).map(([fault, where]) => `${fault} [${where}]`), []);
+  });
+}
+
+test('every easier and harder way of the demo is a whole level, and none is a tip', () => {
+  const tips = activities.flatMap(({ key, levels }) =>
+    (['easier', 'harder'] as const).flatMap((level) => {
+      const change = levels[level];
+      return change && (Object.keys(change.dials).length > 0 || change.lines) ? [] : [`${key} ${level}`];
+    }),
+  );
+  assert.deepEqual(tips, []);
+});
+
+test('numbers in scripts come from dials and sums, but for those with a reason', () => {
+  const WORDS = 'two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|twenty|thirty|forty|fifty|hundred|tens';
+  const faults = activities.flatMap(({ key, lines, levels }) => {
+    const allowed = FIXED_NUMBERS[key]?.words ?? [];
+    const texts = [
+      ...[lines, levels.easier?.lines ?? [], levels.harder?.lines ?? []].flat().flatMap(({ text, answer }) => [text, answer ?? '']),
+      levels.easier?.text ?? '',
+      levels.harder?.text ?? '',
+    ];
+    return texts.flatMap((text) =>
+      [...text.replace(/\{[^}]*\}/g, ' ').matchAll(new RegExp(`\\d+|\\b(?:${WORDS})\\b`, 'gi'))]
+        .map(([found]) => found.toLowerCase())
+        .filter((found) => !allowed.includes(found))
+        .map((found) => `${key}: ${found} in “${text}”`),
+    );
+  });
+  assert.deepEqual(faults, []);
+});
+
+test('at least ten swaps set a dial and five say how many of them', () => {
+  const swaps = activities.flatMap(({ needs }) => needs.flatMap((need) => need.swaps));
+  assert.ok(swaps.filter(({ sets }) => sets).length >= 10);
+  assert.ok(swaps.filter(({ qty }) => qty !== undefined).length >= 5);
+});
+
+/** The settings of a maker that are tried: as it starts, each dial at its ends and each of its choices. */
+function makerSettings(maker: Maker): MakerValues[] {
+  const start = firstValues(maker);
+  return [
+    start,
+    ...maker.dials.flatMap((dial) =>
+      (dial.kind === 'number' ? [dial.min, dial.min + 1, dial.max] : dial.kind === 'choice' ? dial.choices : []).map((value) => ({
+        ...start,
+        [dial.name]: value,
+      })),
+    ),
+  ];
+}
+
+for (const maker of MAKERS) {
+  test(`${maker.id}: what it writes holds at every level and dial end`, () => {
+    const faults: string[] = [];
+    let written = 0;
+    for (const values of makerSettings(maker)) {
+      const made = runMaker(maker, values, USUAL_SETTINGS);
+      if (!made.ok) continue;
+      written += 1;
+      const { lines, materials } = made.value;
+      const at = JSON.stringify(values);
+      const texts = (level: LevelName) => lines[level].flatMap(({ text, answer }) => [text, ...(answer === undefined ? [] : [answer])]);
+      const listed = new Set(materials.filter(({ qty }) => qty > 0).map(({ item }) => item));
+      for (const level of LEVELS) {
+        for (const text of texts(level)) {
+          faults.push(...[...unfilledFaults(text), ...countFaults(text, Object.values(things))].map((fault) => `${fault} [${level} ${at}]`));
+          for (const thing of thingsNamedIn(text, Object.values(things)))
+            if (!listed.has(thing.key) && !materials.some(({ swaps }) => swaps.some(({ item }) => item === thing.key)))
+              faults.push(`names ${thing.many}, which are not in its list: “${text}” [${level} ${at}]`);
+        }
+        if (level !== 'right' && texts(level).join() === texts('right').join()) faults.push(`${level} is the same as right [${at}]`);
+      }
+    }
+    assert.ok(written > 1);
+    assert.deepEqual([...new Set(faults)].slice(0, 8), []);
+  });
+}
