@@ -16,7 +16,7 @@ export const ar: GuideWords = {
   fetch: 'أحضروا',
   nothingToFetch: 'لا شيء.',
   insteadOf: (things) => `بدلًا من ${things}`,
-  fromKit: (programme) => `يأتي في كيس من ${programme}، اطلبوه`,
+  fromKit: (programme) => `في كيس من ${programme}، اطلبوه`,
   before: 'قبل الموعد',
   daysBefore: (days) => (days === 0 ? 'في اليوم نفسه' : days === 1 ? 'في المساء السابق' : `قبل ${days} أيام`),
   next: 'التالي',

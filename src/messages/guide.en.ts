@@ -16,7 +16,7 @@ export const en: GuideWords = {
   fetch: 'Fetch',
   nothingToFetch: 'Nothing at all.',
   insteadOf: (things) => `instead of ${things}`,
-  fromKit: (programme) => `comes in a bag from ${programme}; ask for it`,
+  fromKit: (programme) => `in a bag from ${programme}: ask for it`,
   before: 'Before the day',
   daysBefore: (days) => (days === 0 ? 'The same day' : days === 1 ? 'The evening before' : `${days} days before`),
   next: 'Next',

@@ -16,7 +16,7 @@ export const es: GuideWords = {
   fetch: 'Busquen',
   nothingToFetch: 'Nada.',
   insteadOf: (things) => `en lugar de ${things}`,
-  fromKit: (programme) => `viene en una bolsa de ${programme}; pídanla`,
+  fromKit: (programme) => `en una bolsa de ${programme}: pídanla`,
   before: 'Antes del día',
   daysBefore: (days) => (days === 0 ? 'El mismo día' : days === 1 ? 'La tarde anterior' : `${days} días antes`),
   next: 'Siguiente',

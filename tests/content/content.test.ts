@@ -4,7 +4,15 @@ import { join } from 'node:path';
 import { test } from 'node:test';
 import { composeGuide, type Guide, type GuideSegment } from '../../src/core/script/guide.ts';
 import { segmentFromActivity, type ShelfActivity } from '../../src/core/script/fromShelf.ts';
-import { isNumberDial, LEVELS, type Dial, type LevelName, type Segment, type Swap, type Thing } from '../../src/core/script/session.ts';
+import {
+  isNumberDial,
+  LEVELS,
+  type Dial,
+  type LevelName,
+  type Segment,
+  type Swap,
+  type Thing,
+} from '../../src/core/script/session.ts';
 import { MAKERS } from '../../src/core/makers/makers.ts';
 import { firstValues, runMaker, USUAL_SETTINGS, type Maker, type MakerValues } from '../../src/core/makers/maker.ts';
 import { FIXED_NUMBERS, NAMED_ONLY } from './reasons.ts';
@@ -19,7 +27,13 @@ const read = <Entry>(file: string) =>
 const things = Object.fromEntries(read<Thing>('things').map((thing) => [thing.key, thing]));
 const activities = read<ShelfActivity>('activities');
 /** Stands where the script's own thing is not to be had; it is never permitted, so the swap is taken. */
-const NOWHERE: Thing = { key: 'nowhere', one: 'nowhere', many: 'nowhere', traits: ['magnets-cells-beads'], allergens: [] };
+const NOWHERE: Thing = {
+  key: 'nowhere',
+  one: 'nowhere',
+  many: 'nowhere',
+  traits: ['magnets-cells-beads'],
+  allergens: [],
+};
 const PLENTY = Object.keys(things).map((item) => ({ item, qty: 100_000 }));
 const BIRTHS = ['2020-01', '2019-06'];
 
@@ -32,14 +46,21 @@ interface Setting {
 
 function dialSettings(dials: readonly Dial[]): (readonly Dial[])[] {
   const ends = dials.map((dial, index) =>
-    (isNumberDial(dial) ? [dial.min, dial.max] : dial.choices).map((value) => ({ index, dial: { ...dial, value } as Dial })),
+    (isNumberDial(dial) ? [dial.min, dial.max] : dial.choices).map((value) => ({
+      index,
+      dial: { ...dial, value } as Dial,
+    })),
   );
   const single = ends.flat().map(({ index, dial }) => dials.with(index, dial));
   const pairs = EVERYTHING
     ? ends.flatMap((first, at) =>
-        ends.slice(at + 1).flatMap((second) =>
-          first.flatMap((one) => second.map((other) => dials.with(one.index, one.dial).with(other.index, other.dial))),
-        ),
+        ends
+          .slice(at + 1)
+          .flatMap((second) =>
+            first.flatMap((one) =>
+              second.map((other) => dials.with(one.index, one.dial).with(other.index, other.dial)),
+            ),
+          ),
       )
     : [];
   return [dials, ...single, ...pairs];
@@ -51,8 +72,18 @@ function swapSettings({ needs }: ShelfActivity): ReadonlyMap<number, Swap>[] {
   const pairs = setting.flatMap(([index, swap], at) =>
     setting
       .slice(at + 1)
-      .filter(([other, second]) => other !== index && Object.entries(second.sets!).every(([dial, value]) => (swap.sets![dial] ?? value) === value))
-      .map(([other, second]) => new Map([[index, swap], [other, second]])),
+      .filter(
+        ([other, second]) =>
+          other !== index &&
+          Object.entries(second.sets!).every(([dial, value]) => (swap.sets![dial] ?? value) === value),
+      )
+      .map(
+        ([other, second]) =>
+          new Map([
+            [index, swap],
+            [other, second],
+          ]),
+      ),
   );
   return [new Map(), ...single.map((entry) => new Map([entry])), ...pairs];
 }
@@ -71,7 +102,14 @@ function guideFor(activity: ShelfActivity, { dials, swaps, children }: Setting):
   });
   const segment = { ...start, needs };
   const guide = composeGuide({
-    session: { title: 'Try', on: '2027-03-31', ages: { fromMonths: 24, toMonths: 96 }, aim: '', segments: [segment], accepted: [] },
+    session: {
+      title: 'Try',
+      on: '2027-03-31',
+      ages: { fromMonths: 24, toMonths: 96 },
+      aim: '',
+      segments: [segment],
+      accepted: [],
+    },
     home: {
       id: 'home',
       nickname: 'Here',
@@ -126,7 +164,12 @@ function faultsAt(activity: ShelfActivity, setting: Setting, level: LevelName, p
   const namedOnly = NAMED_ONLY[activity.key]?.words ?? [];
   for (const text of said)
     for (const thing of thingsNamedIn(text, Object.values(things)))
-      if (!allowed.has(thing.key) && !namedOnly.includes(thing.one) && !namedOnly.includes(thing.key.replaceAll('-', ' ')) && !namedOnly.includes(thing.key))
+      if (
+        !allowed.has(thing.key) &&
+        !namedOnly.includes(thing.one) &&
+        !namedOnly.includes(thing.key.replaceAll('-', ' ')) &&
+        !namedOnly.includes(thing.key)
+      )
         faults.push(`names ${thing.many}, which are not in its list: “${text}”`);
   const mentions = source.map(({ text, answer }) => `${text} ${answer ?? ''}`).join(' ');
   for (const { id, item, qty } of used)
@@ -145,7 +188,8 @@ for (const activity of activities) {
       const part = guide.segments[0]!;
       const at = `${setting.dials.map(({ name, value }) => `${name}=${value}`).join(' ')} ${[...setting.swaps.values()].map(({ item }) => `with ${item}`).join(' ')} ${setting.children} children`;
       for (const level of LEVELS)
-        for (const fault of faultsAt(activity, setting, level, part)) if (!faults.has(fault)) faults.set(fault, `${level}: ${at}`);
+        for (const fault of faultsAt(activity, setting, level, part))
+          if (!faults.has(fault)) faults.set(fault, `${level}: ${at}`);
       const isTurned = setting.dials.some((dial, index) => dial.value !== activity.dials[index]!.value);
       if (!isTurned)
         for (const level of ['easier', 'harder'] as const) {
@@ -153,7 +197,10 @@ for (const activity of activities) {
           if (own && signature(own) === signature(part.levels.right!)) faults.set(`${level} is the same as right`, at);
         }
     }
-    assert.deepEqual([...faults].slice(0, 8).map(([fault, where]) => `${fault} [${where}]`), []);
+    assert.deepEqual(
+      [...faults].slice(0, 8).map(([fault, where]) => `${fault} [${where}]`),
+      [],
+    );
   });
 }
 
@@ -168,11 +215,14 @@ test('every easier and harder way of the demo is a whole level, and none is a ti
 });
 
 test('numbers in scripts come from dials and sums, but for those with a reason', () => {
-  const WORDS = 'two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|twenty|thirty|forty|fifty|hundred|tens';
+  const WORDS =
+    'two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|twenty|thirty|forty|fifty|hundred|tens';
   const faults = activities.flatMap(({ key, lines, levels }) => {
     const allowed = FIXED_NUMBERS[key]?.words ?? [];
     const texts = [
-      ...[lines, levels.easier?.lines ?? [], levels.harder?.lines ?? []].flat().flatMap(({ text, answer }) => [text, answer ?? '']),
+      ...[lines, levels.easier?.lines ?? [], levels.harder?.lines ?? []]
+        .flat()
+        .flatMap(({ text, answer }) => [text, answer ?? '']),
       levels.easier?.text ?? '',
       levels.harder?.text ?? '',
     ];
@@ -198,10 +248,12 @@ function makerSettings(maker: Maker): MakerValues[] {
   return [
     start,
     ...maker.dials.flatMap((dial) =>
-      (dial.kind === 'number' ? [dial.min, dial.min + 1, dial.max] : dial.kind === 'choice' ? dial.choices : []).map((value) => ({
-        ...start,
-        [dial.name]: value,
-      })),
+      (dial.kind === 'number' ? [dial.min, dial.min + 1, dial.max] : dial.kind === 'choice' ? dial.choices : []).map(
+        (value) => ({
+          ...start,
+          [dial.name]: value,
+        }),
+      ),
     ),
   ];
 }
@@ -216,16 +268,22 @@ for (const maker of MAKERS) {
       written += 1;
       const { lines, materials } = made.value;
       const at = JSON.stringify(values);
-      const texts = (level: LevelName) => lines[level].flatMap(({ text, answer }) => [text, ...(answer === undefined ? [] : [answer])]);
+      const texts = (level: LevelName) =>
+        lines[level].flatMap(({ text, answer }) => [text, ...(answer === undefined ? [] : [answer])]);
       const listed = new Set(materials.filter(({ qty }) => qty > 0).map(({ item }) => item));
       for (const level of LEVELS) {
         for (const text of texts(level)) {
-          faults.push(...[...unfilledFaults(text), ...countFaults(text, Object.values(things))].map((fault) => `${fault} [${level} ${at}]`));
+          faults.push(
+            ...[...unfilledFaults(text), ...countFaults(text, Object.values(things))].map(
+              (fault) => `${fault} [${level} ${at}]`,
+            ),
+          );
           for (const thing of thingsNamedIn(text, Object.values(things)))
             if (!listed.has(thing.key) && !materials.some(({ swaps }) => swaps.some(({ item }) => item === thing.key)))
               faults.push(`names ${thing.many}, which are not in its list: “${text}” [${level} ${at}]`);
         }
-        if (level !== 'right' && texts(level).join() === texts('right').join()) faults.push(`${level} is the same as right [${at}]`);
+        if (level !== 'right' && texts(level).join() === texts('right').join())
+          faults.push(`${level} is the same as right [${at}]`);
       }
     }
     assert.ok(written > 1);

@@ -23,7 +23,12 @@ export function naiveNumber(source: string, values: Values): number {
 }
 
 /** A line with its braces filled in. */
-export function naiveText(template: string, values: Values, things: Readonly<Record<string, ChosenThing>>, loves: string): string {
+export function naiveText(
+  template: string,
+  values: Values,
+  things: Readonly<Record<string, ChosenThing>>,
+  loves: string,
+): string {
   return template.replace(/\{([^}]*)\}/g, (_, slot: string) => {
     if (slot.startsWith('loves|')) return loves || slot.slice(6);
     if (slot.startsWith('@')) {
@@ -48,7 +53,12 @@ export function naiveText(template: string, values: Values, things: Readonly<Rec
 export function naiveAmount(
   need: ShelfActivity['needs'][number],
   option: { readonly item: string; readonly qty?: number | string | undefined },
-  { values, children, qty, things }: { values: Values; children: number; qty: number | string; things: Readonly<Record<string, Thing>> },
+  {
+    values,
+    children,
+    qty,
+    things,
+  }: { values: Values; children: number; qty: number | string; things: Readonly<Record<string, Thing>> },
 ): number {
   const whole = naiveNumber(String(qty), values) * (need.per === 'child' ? children : 1);
   if (option.qty === undefined) return Math.ceil(whole - 1e-9);

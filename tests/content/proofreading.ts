@@ -8,11 +8,70 @@ interface Named {
 
 /** Nouns that lines count and that are no things of the shelf. */
 const COUNTED: readonly (readonly [string, string])[] = [
-  'time', 'step', 'pair', 'cart', 'hand', 'thing', 'word', 'wheel', 'spoonful', 'finger', 'jump', 'tower', 'letter',
-  'number', 'place', 'bed', 'mouse/mice', 'clap', 'hollow', 'hop', 'stamp', 'strip', 'sound', 'visitor', 'goat',
-  'stone', 'button', 'roll', 'wagon', 'space', 'lorry/lorries', 'dot', 'door', 'toy', 'piece', 'stroke', 'bundle',
-  'card', 'counter', 'pot', 'bar', 'coin', 'place', 'cup', 'plate', 'point', 'row', 'bead', 'one', 'sheet', 'square',
-  'minute', 'hour', 'child/children', 'guest', 'egg', 'sock', 'block', 'peg', 'lid', 'way', 'heap', 'shoe', 'mark',
+  'time',
+  'step',
+  'pair',
+  'cart',
+  'hand',
+  'thing',
+  'word',
+  'wheel',
+  'spoonful',
+  'finger',
+  'jump',
+  'tower',
+  'letter',
+  'number',
+  'place',
+  'bed',
+  'mouse/mice',
+  'clap',
+  'hollow',
+  'hop',
+  'stamp',
+  'strip',
+  'sound',
+  'visitor',
+  'goat',
+  'stone',
+  'button',
+  'roll',
+  'wagon',
+  'space',
+  'lorry/lorries',
+  'dot',
+  'door',
+  'toy',
+  'piece',
+  'stroke',
+  'bundle',
+  'card',
+  'counter',
+  'pot',
+  'bar',
+  'coin',
+  'place',
+  'cup',
+  'plate',
+  'point',
+  'row',
+  'bead',
+  'one',
+  'sheet',
+  'square',
+  'minute',
+  'hour',
+  'child/children',
+  'guest',
+  'egg',
+  'sock',
+  'block',
+  'peg',
+  'lid',
+  'way',
+  'heap',
+  'shoe',
+  'mark',
 ].map((noun) => {
   const [one, many] = noun.split('/') as [string, string?];
   return [one, many ?? `${one}s`] as const;
@@ -39,7 +98,8 @@ export function countFaults(text: string, things: readonly Named[]): string[] {
       if (number === 1 && one !== many && starts(many)) faults.push(`“1 ${many}” in “${text}”`);
       if (number !== 1 && one !== many && starts(one) && !isMany) faults.push(`“${number} ${one}” in “${text}”`);
     }
-    if (number === 1 && /^(?!is|was|less|plus|across|as|this)[\p{L}]+[^s’']s(?![\p{L}’'-])/u.test(after)) faults.push(`“1 ${after}” in “${text}”`);
+    if (number === 1 && /^(?!is|was|less|plus|across|as|this)[\p{L}]+[^s’']s(?![\p{L}’'-])/u.test(after))
+      faults.push(`“1 ${after}” in “${text}”`);
   }
   if (/\b[Aa] (8|11|18|8\d)\b/.test(text)) faults.push(`“a” before ${/\b[Aa] (\d+)/.exec(text)![1]} in “${text}”`);
   if (/\bThere is no \p{L}+s\b/u.test(text)) faults.push(`“There is no …s” in “${text}”`);

@@ -5,7 +5,10 @@
 
 /** Digits and number words outside braces, by the activity's key. */
 export const FIXED_NUMBERS: Readonly<Record<string, { readonly words: readonly string[]; readonly why: string }>> = {
-  'hunt-for-a-hundred': { words: ['ten', 'tens', 'twenty', 'thirty', 'hundred'], why: 'the tens said aloud, and the hundred it is about' },
+  'hunt-for-a-hundred': {
+    words: ['ten', 'tens', 'twenty', 'thirty', 'hundred'],
+    why: 'the tens said aloud, and the hundred it is about',
+  },
   'egg-box-tens': { words: ['ten'], why: 'a box for ten is what it is about' },
   'towers-of-ten': { words: ['ten'], why: 'a tower is ten' },
   'hands-by-five': { words: ['five', 'ten'], why: 'the fives said aloud' },

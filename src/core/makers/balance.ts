@@ -1,6 +1,6 @@
 import { good } from '../outcome.ts';
 import { type Drawing, type Shape } from '../page/drawing.ts';
-import { numberOf, type Maker } from './maker.ts';
+import { numberOf, refuse, type Maker } from './maker.ts';
 import { count } from './words.ts';
 
 /** A balance made from a coat hanger, with things weighed in counters. */
@@ -18,6 +18,9 @@ export const balanceMaker: Maker = {
     const left = numberOf(values, 'left');
     const right = numberOf(values, 'right');
     const guess = numberOf(values, 'guess');
+    if (left === 0 && right === 0)
+      return refuse('with nothing on either side there is nothing to weigh; put something into one of the bags');
+    const most = Math.max(left, right);
     const difference = Math.abs(left - right);
     const lower = left === right ? 'neither' : left > right ? 'the left' : 'the right';
     const tilt = Math.max(-12, Math.min(12, left - right));
@@ -35,7 +38,7 @@ export const balanceMaker: Maker = {
       {
         key: 'do-1',
         kind: 'do' as const,
-        text: `Hang a coat hanger on a door handle with a bag on each end. Into the left one goes what weighs as much as ${count(left, 'counter')}, into the right one what weighs ${right}.`,
+        text: `Hang a coat hanger on a door handle with a bag on each end. All counters are alike. Put ${count(left, 'counter')} into the left bag and ${count(right, 'counter')} into the right one.`,
       },
       {
         key: 'ask-1',
@@ -47,10 +50,7 @@ export const balanceMaker: Maker = {
         key: 'ask-2',
         kind: 'ask' as const,
         text: '“How many more to make it level?”',
-        answer:
-          difference === 0
-            ? 'none'
-            : `${difference}${guess === difference ? ', as you guessed' : `; the guess of ${guess} was ${Math.abs(guess - difference)} away`}`,
+        answer: difference === 0 ? 'none' : `${difference} more on the other side`,
       },
       { key: 'if-1', kind: 'if' as const, text: 'The hanger slips: tape it to the handle.' },
     ];
@@ -58,13 +58,22 @@ export const balanceMaker: Maker = {
       facts: [
         difference === 0
           ? `${left} and ${right}: level.`
-          : `${lower === 'the left' ? 'Left' : 'Right'} is heavier by ${difference}.`,
+          : `${lower === 'the left' ? 'Left' : 'Right'} is heavier by ${difference}; a guess of ${guess} would be ${Math.abs(guess - difference)} away.`,
       ],
       picture,
       lines: {
         easier: [
-          { key: 'do-2', kind: 'do', text: 'Put a shoe into one bag and a sock into the other.' },
-          { key: 'ask-3', kind: 'ask', text: '“Which is heavier?”', answer: 'the lower one' },
+          {
+            key: 'do-2',
+            kind: 'do',
+            text: `Hang a coat hanger on a door handle with a bag on each end. Put ${count(most, 'counter')} into one bag, and none into the other.`,
+          },
+          {
+            key: 'ask-3',
+            kind: 'ask',
+            text: '“Which is heavier?”',
+            answer: 'the one with the counters: it hangs lower',
+          },
         ],
         right: body,
         harder: [
@@ -87,12 +96,13 @@ export const balanceMaker: Maker = {
         },
         {
           item: 'building-block',
-          qty: Math.max(1, Math.max(left, right)),
+          // Both bags at once, and what makes them level.
+          qty: 2 * most,
           use: 'lasting',
           swaps: [{ item: 'spoon', fit: 0.5, why: 'all alike, but heavy' }],
         },
       ],
-      actions: ['bags'],
+      actions: ['pinching'],
       printable: { title: 'Balance', cards: [], sheets: [] },
       key: [`difference ${difference}`],
     });

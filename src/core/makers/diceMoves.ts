@@ -61,15 +61,14 @@ export const diceMovesMaker: Maker = {
         ],
         3,
       );
-    const first = sumOf(throws[0]!);
     const body = [
-      { key: 'do-1', kind: 'do' as const, text: 'Clear the floor, socks off. One throws, all do it.' },
-      { key: 'say-1', kind: 'say' as const, text: `“${count(first, moves[0]!)}!”` },
+      { key: 'do-1', kind: 'do' as const, text: 'Clear the floor, and go barefoot. One throws, all do it.' },
+      { key: 'say-1', kind: 'say' as const, text: `“The dots say how many, the list says what: ${moves[0]!}!”` },
       {
         key: 'ask-1',
         kind: 'ask' as const,
         text: '“How many dots? Do you see it without counting?”',
-        answer: `${dice} to ${most}`,
+        answer: `as many as were thrown, from ${dice} to ${most}`,
       },
       {
         key: 'notice-1',
@@ -88,7 +87,14 @@ export const diceMovesMaker: Maker = {
         4,
       ),
       lines: {
-        easier: [body[0]!, { key: 'do-2', kind: 'do', text: 'Use only the faces one to three: throw again for more.' }],
+        easier: [
+          body[0]!,
+          {
+            key: 'do-2',
+            kind: 'do',
+            text: dice === 1 ? 'Use only the faces one to three: throw again for more.' : 'Throw with one die only.',
+          },
+        ],
         right: body,
         harder: [
           ...body,

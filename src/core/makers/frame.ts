@@ -27,7 +27,7 @@ export const frameMaker: Maker = {
         `${total} counters do not go into ${places} places; choose fewer or ${places < 20 ? 'a larger frame' : 'two numbers that make at most 20'}`,
       );
     const tray = numberOf(values, 'tray');
-    const cover = tray - places;
+    const cover = tray - Math.min(10, places);
     const fromRight = settings.isLeftHanded;
     const inReadingOrder = (frames: Drawing[]) => (fromRight ? frames.toReversed() : frames);
     const draw = (inFirst: number, inSecond: number): Drawing =>
@@ -51,7 +51,7 @@ export const frameMaker: Maker = {
       {
         key: 'do-1',
         kind: 'do' as const,
-        text: `Lay ${places > 10 ? 'two frames of 10 places' : `a frame of ${places} places`}. Put ${count(first, 'counter')} in, filling the rows from the ${fromRight ? 'right' : 'left'}${second > 0 ? `, then ${second} of another colour` : ''}.`,
+        text: `Lay ${places > 10 ? 'two frames of 10 places' : `a frame of ${places} places`}. Put ${count(first, 'counter')} in, filling the rows from the ${fromRight ? 'right' : 'left'}${second > 0 ? `, then ${second} of another colour` : ''}.${cover > 0 ? ` A box or tray with ${tray} hollows will do: cover ${cover} of them.` : ''}`,
       },
       {
         key: 'ask-1',
@@ -72,7 +72,7 @@ export const frameMaker: Maker = {
         ...(cover > 0
           ? [`A tray with ${tray} places: cover ${cover}.`]
           : cover < 0
-            ? [`A tray with ${tray} places is too small by ${-cover}; use two, or draw a frame.`]
+            ? [`A tray with ${tray} places is too small by ${-cover}; draw a frame.`]
             : []),
         ...(total === 0 && !settings.zeroEarly
           ? ['This programme brings zero late: show the empty frame once others are known.']

@@ -21,7 +21,7 @@ export const lengthPairsMaker: Maker = {
     const cuts = cutPositions(colours, difference);
     if (!cuts)
       return refuse(
-        `${colours} strips with ${difference} mm between any two pieces need ${2 * colours * difference} mm; a sheet gives ${STRIP_MM}. Choose fewer strips or a smaller difference`,
+        `${colours} strips cannot be cut from ${STRIP_MM} mm so that any two pieces differ by ${difference} mm; at most ${largestDifference(colours)} mm is possible. Choose fewer strips or a smaller difference`,
       );
     const inks: Ink[] = ['teal', 'marigold', 'mulberry', 'blue', 'green', 'red', 'grey', 'yellow'];
     const draw = (cut: number, index: number): Drawing => ({
@@ -99,6 +99,11 @@ function letterAt(x: number, index: number): Shape[] {
 }
 
 export const STRIP_MM = 180;
+
+/** The largest difference in whole mm that so many strips allow: `cutPositions` finds places for it and for no larger one. */
+function largestDifference(strips: number): number {
+  return Math.floor(STRIP_MM / (2 * strips + 1));
+}
 
 /** Where to cut so many equal strips, in mm from one end, so that any two pieces differ by at least so much; null when they cannot. */
 export function cutPositions(strips: number, difference: number): number[] | null {

@@ -143,7 +143,8 @@ test('pots need the sum of their numbers, and an empty pot is spoken about', () 
       if (!answer.ok) return;
       let sum = 0;
       for (let pot = from; pot <= to; pot++) sum += pot;
-      assert.equal(answer.value.materials[0]!.qty, sum);
+      // The easier way takes pots to three, whatever the row is.
+      assert.equal(answer.value.materials[0]!.qty, Math.max(sum, 6));
       assert.equal(
         answer.value.lines.right.some(({ text }) => text.includes('says 0')),
         from === 0,
@@ -216,7 +217,11 @@ test('beads, heaps and tallies come out in tens and fives', () => {
   }
   assert.equal(made('bead-row', { number: 35, step: '5' }).lines.right.at(-1)!.answer, 'yes, after 7 jumps');
   assert.equal(made('bead-row', { number: 34, step: '10' }).lines.right.at(-1)!.answer, 'no: 30 and 4 more');
-  assert.equal(made('hundred-hunt', { number: 87, guess: 60 }).lines.right.at(-1)!.answer, '27 too few');
+  assert.equal(
+    made('hundred-hunt', { number: 87, guess: 60 }).lines.right.at(-1)!.answer,
+    'the difference between it and 87',
+  );
+  assert.match(made('hundred-hunt', { number: 87, guess: 60 }).facts[0]!, /A guess of 60 is 27 too few/);
   assert.equal(made('tally', { number: 13 }).lines.right[2]!.answer, 'five, ten, eleven, twelve, thirteen');
 });
 

@@ -3,7 +3,15 @@ import { payingWays, type Coins } from '../numbers/coins.ts';
 import { bad, good, type Outcome } from '../outcome.ts';
 import { inColumn, inRow, type Drawing } from '../page/drawing.ts';
 import { fittingSize } from '../page/text.ts';
-import { readNumbers, refuse, type MadeLine, type Maker, type MakerProblem } from './maker.ts';
+import {
+  CURRENCIES,
+  readNumbers,
+  refuse,
+  type CurrencyName,
+  type MadeLine,
+  type Maker,
+  type MakerProblem,
+} from './maker.ts';
 import { listWords, moneyWriter, numberName } from './words.ts';
 
 const MOST_COINS = 60;
@@ -25,10 +33,24 @@ function coin(worth: number, words: string): Drawing {
   };
 }
 
+/** The coins there are, in the smallest unit: those of the small one, then one and two of the large one. */
+function coinsOfCurrency(currency: CurrencyName): number[] {
+  const { coins, perMajor } = CURRENCIES[currency];
+  return perMajor > 0 ? [...coins, perMajor, 2 * perMajor] : [...coins];
+}
+
 /** A purse as counts of coins, from a list such as "1 2 2 5". */
-function readPurse(text: string, dial: string): Outcome<Coins, MakerProblem> {
+function readPurse(text: string, dial: string, currency: CurrencyName): Outcome<Coins, MakerProblem> {
   const numbers = readNumbers(text, { dial, least: 1, most: HIGHEST, count: MOST_COINS });
   if (!numbers.ok) return numbers;
+  const coined = coinsOfCurrency(currency);
+  const strange = numbers.value.find((worth) => !coined.includes(worth));
+  if (strange !== undefined)
+    return bad({
+      code: 'list',
+      dial,
+      reason: `holds a coin of ${strange}, and there is none; there are ${listWords(coined)}`,
+    });
   const coins: Record<string, number> = {};
   for (const worth of numbers.value) coins[worth] = (coins[worth] ?? 0) + 1;
   return good(coins);
@@ -59,8 +81,8 @@ export const moneyTableMaker: Maker = {
     },
   ],
   make(values, settings) {
-    const purse = readPurse(String(values.purse), 'coins in the purse');
-    const till = readPurse(String(values.till), 'coins in the till');
+    const purse = readPurse(String(values.purse), 'coins in the purse', settings.currency);
+    const till = readPurse(String(values.till), 'coins in the till', settings.currency);
     const prices = readNumbers(String(values.prices), { dial: 'prices', least: 1, most: HIGHEST, count: MOST_PRICES });
     if (!purse.ok) return purse;
     if (!till.ok) return till;

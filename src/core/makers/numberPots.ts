@@ -42,7 +42,8 @@ export const numberPotsMaker: Maker = {
       return refuse('this programme brings zero late: a pot for 0 comes once there are pots to 5');
     const { counters: needed, pots } = numberPots(from, to);
     const numbers = runOf(from, to);
-    const few = numbers.slice(0, from === 0 ? 4 : 3);
+    // Easier is fewer and smaller: up to three, whatever the row is.
+    const few = runOf(from === 0 ? 0 : 1, 3);
     const zero =
       from === 0
         ? [
@@ -111,7 +112,7 @@ export const numberPotsMaker: Maker = {
           {
             key: 'do-2',
             kind: 'do',
-            text: `Use only ${few.length === 1 ? `the pot for ${few[0]}` : `the pots for ${listWords(few)}`}, with ${count(sumOf(few), 'counter')}, and put them into your child’s hand one by one: ${runOf(1, few.at(-1)!).map(numberName).join(', ')}.`,
+            text: `Use pots for ${listWords(few)} only, with ${count(sumOf(few), 'counter')}, and put them into your child’s hand one by one: ${runOf(1, few.at(-1)!).map(numberName).join(', ')}.`,
           },
           body[1]!,
           ...zero,
@@ -127,8 +128,8 @@ export const numberPotsMaker: Maker = {
         ],
       },
       materials: [
-        { item: 'button', qty: needed, use: 'lasting', swaps: COUNTERS },
-        { item: 'cup', qty: pots, use: 'lasting', swaps: swapsForPots(pots) },
+        { item: 'button', qty: Math.max(needed, sumOf(few)), use: 'lasting', swaps: COUNTERS },
+        { item: 'cup', qty: Math.max(pots, few.length), use: 'lasting', swaps: swapsForPots(pots) },
       ],
       actions: [],
       printable: { title: 'Labels for pots', cards: numbers.map((number) => labelFor(number, settings)), sheets: [] },

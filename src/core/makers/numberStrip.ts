@@ -22,6 +22,7 @@ export const numberStripMaker: Maker = {
     const from = numberOf(values, 'from');
     const length = numberOf(values, 'length');
     if (from === 0 && !settings.zeroEarly) return refuse('this programme brings zero late: start the row at 1');
+    const stay = Math.max(1, length - 3);
     const numbers = Array.from({ length }, (_, index) => from + index);
     const size = Math.min(...numbers.map((number) => fittingSize(String(number), NUMERAL.width, NUMERAL.size)));
     const draw = (row: readonly (number | null)[]): Drawing => {
@@ -58,7 +59,15 @@ export const numberStripMaker: Maker = {
       picture: draw(numbers),
       lines: {
         easier: [
-          { key: 'do-2', kind: 'do', text: 'Leave the first three in their place, and give the others one at a time.' },
+          {
+            key: 'do-2',
+            kind: 'do',
+            text: `Cut the strip along its edges into ${length} pieces. Leave the first ${stay === 1 ? 'piece' : `${stay} pieces`} in their place, and give the others one at a time.`.replace(
+              'piece in their',
+              'piece in its',
+            ),
+          },
+          { key: 'ask-4', kind: 'ask', text: `“What comes after ${from + stay - 1}?”`, answer: String(from + stay) },
         ],
         right: body,
         harder: [

@@ -155,11 +155,18 @@ function chain(last: number): Pair[] {
 
 type Lines = Readonly<Record<'easier' | 'right' | 'harder', readonly MadeLine[]>>;
 
-const REAL_THINGS: MadeLine = {
-  key: 'do-2',
-  kind: 'do',
-  text: 'Use real things: so many in one hand, so many in the other.',
-};
+/** The easier way in: real things, so few that each hand is seen at a glance. */
+function realThings([one, other]: Pair): MadeLine[] {
+  const [inOne, inOther] = [Math.min(3, one), Math.min(2, other)];
+  return [
+    {
+      key: 'do-2',
+      kind: 'do',
+      text: `Leave the cards. Take ${count(inOne, 'thing')} in one hand and ${inOther} in the other, and open both.`,
+    },
+    { key: 'ask-8', kind: 'ask', text: '“How many are there together?”', answer: String(inOne + inOther) },
+  ];
+}
 
 /** Lines about a total that most cards of the set share, shown on a card of it whose parts are as even as can be. */
 function totalLines(
@@ -199,7 +206,7 @@ function totalLines(
     { key: 'notice-1', kind: 'notice', text: 'Do they count both halves from one, or on from the larger?' },
   ];
   return {
-    easier: [REAL_THINGS, ask],
+    easier: realThings(shown),
     right,
     harder: [
       lay,

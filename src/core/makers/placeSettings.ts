@@ -10,7 +10,7 @@ export const placeSettingsMaker: Maker = {
   about: 'One of everything for each; how many more, and one too few on purpose.',
   skills: ['match', 'how-many'],
   dials: [
-    { kind: 'number', name: 'people', label: 'people', min: 1, max: 12, value: 4 },
+    { kind: 'number', name: 'people', label: 'people', min: 2, max: 12, value: 4 },
     { kind: 'number', name: 'things', label: 'things for each', min: 1, max: 4, value: 3 },
     { kind: 'number', name: 'placed', label: 'cups that stand already', min: 0, max: 12, value: 1 },
   ],
@@ -93,10 +93,18 @@ export const placeSettingsMaker: Maker = {
             kind: 'do',
             text: `Take one ${last} away without a word: ${count(people - 1, last)} for ${people}.`,
           },
-          { key: 'ask-2', kind: 'ask', text: '“Does it come out?”', answer: 'no: one place has none' },
+          { key: 'ask-2', kind: 'ask', text: '“Has everybody got one?”', answer: 'no: one place has none' },
         ],
       },
-      materials: items.map((item) => ({ item, qty: people, use: 'lasting' as const, swaps: [] })),
+      materials: [
+        ...items.map((item) => ({ item, qty: people, use: 'lasting' as const, swaps: [] })),
+        {
+          item: 'chair',
+          qty: people,
+          use: 'lasting' as const,
+          swaps: [{ item: 'cushion', fit: 0.9, why: 'a table on the floor' }],
+        },
+      ],
       actions: [],
       printable: { title: 'Place mats', cards: [], sheets: [] },
       key:

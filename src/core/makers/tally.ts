@@ -9,7 +9,7 @@ export const tallyMaker: Maker = {
   title: 'Tally',
   about: 'A stroke for each that passes, a bar across every fifth.',
   skills: ['see-how-many', 'touch-count'],
-  dials: [{ kind: 'number', name: 'number', label: 'how many', min: 0, max: 50, value: 13 }],
+  dials: [{ kind: 'number', name: 'number', label: 'how many', min: 5, max: 50, value: 13 }],
   make(values) {
     const number = numberOf(values, 'number');
     const fives = Math.floor(number / 5);
@@ -36,7 +36,7 @@ export const tallyMaker: Maker = {
       {
         key: 'do-1',
         kind: 'do' as const,
-        text: 'Choose what to look out for: red cars, dogs, people with hats. Take paper and one pencil.',
+        text: 'Choose what to look out for: red cars, dogs, people on bicycles. Take paper and a pencil.',
       },
       {
         key: 'say-1',
@@ -46,7 +46,7 @@ export const tallyMaker: Maker = {
       {
         key: 'ask-1',
         kind: 'ask' as const,
-        text: '“How many were there?”',
+        text: `Go on until you have ${number} of them. “How many strokes are there?”`,
         answer:
           fives > 0
             ? `${[...steps, ...Array.from({ length: rest }, (_, index) => numberName(fives * 5 + index + 1))].join(', ')}`
@@ -60,7 +60,7 @@ export const tallyMaker: Maker = {
       lines: {
         easier: [
           ...body.slice(0, 2),
-          { key: 'do-2', kind: 'do', text: 'Stop at four strokes and count them with a finger.' },
+          { key: 'do-2', kind: 'do', text: 'Stop at four strokes, before any bar, and count them with a finger.' },
         ],
         right: body,
         harder: [

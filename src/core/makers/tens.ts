@@ -129,7 +129,11 @@ export const hundredMaker: Maker = {
     const left = number % 10;
     const off = Math.abs(number - guess);
     const body = [
-      { key: 'do-3', kind: 'do' as const, text: 'Tip the heap out. Write the guess down before anything is counted.' },
+      {
+        key: 'do-3',
+        kind: 'do' as const,
+        text: `Tip out a heap of ${number}. Write the guess down before anything is counted.`,
+      },
       { key: 'do-4', kind: 'do' as const, text: 'Make heaps of ten on plates.' },
       {
         key: 'ask-6',
@@ -141,12 +145,12 @@ export const hundredMaker: Maker = {
         key: 'ask-7',
         kind: 'ask' as const,
         text: '“How far was the guess?”',
-        answer: off === 0 ? 'right on it' : `${off} ${guess > number ? 'too many' : 'too few'}`,
+        answer: `the difference between it and ${number}`,
       },
     ];
     return good({
       facts: [
-        `${count(tens, 'ten')} and ${left}; ${number >= 100 ? 'a hundred is reached' : `${100 - number} to a hundred`}. The guess was ${off} away.`,
+        `${count(tens, 'ten')} and ${left}; ${number >= 100 ? 'a hundred is reached' : `${100 - number} to a hundred`}. A guess of ${guess} is ${off === 0 ? 'right on it' : `${off} ${guess > number ? 'too many' : 'too few'}`}.`,
       ],
       picture: inGrid(
         Array.from({ length: tens + (left > 0 ? 1 : 0) }, (_, index) =>

@@ -4,6 +4,9 @@ import { type Ink, type Shape } from '../page/drawing.ts';
 import { numberOf, readNumbers, refuse, type Maker } from './maker.ts';
 import { count, listWords, ordinalName } from './words.ts';
 
+/** More than that nobody counts out. */
+const MOST_TEASPOONS = 12;
+
 /** A jar shared out in amounts a kitchen can measure. */
 export const volumesMaker: Maker = {
   id: 'volumes',
@@ -41,6 +44,12 @@ export const volumesMaker: Maker = {
     const largest = Math.max(...ml);
     const most = ml.flatMap((amount, index) => (amount === largest ? [index] : []));
     const cups = Math.floor(poured / cup);
+    const said = say.join(' ');
+    const asksTeaspoons = ml[0]! <= MOST_TEASPOONS * 5;
+    const spoons = [
+      ...(said.includes('tablespoon') || cups === 0 ? ['spoon'] : []),
+      ...(said.includes('teaspoon') || asksTeaspoons ? ['teaspoon'] : []),
+    ];
     const inks: Ink[] = ['teal', 'marigold', 'mulberry', 'blue', 'green', 'grey'];
     let y = 62;
     const layers: Shape[] = ml.flatMap((amount, index): Shape[] => {
@@ -100,12 +109,22 @@ export const volumesMaker: Maker = {
         right: body,
         harder: [
           ...body,
-          {
-            key: 'ask-4',
-            kind: 'ask',
-            text: '“How many teaspoons would the first share be?”',
-            answer: count(ml[0]! / 5, 'teaspoon'),
-          },
+          ml[0]! <= MOST_TEASPOONS * 5
+            ? {
+                key: 'ask-4',
+                kind: 'ask',
+                text: '“How many teaspoons would the first share be?”',
+                answer: count(ml[0]! / 5, 'teaspoon'),
+              }
+            : {
+                key: 'ask-5',
+                kind: 'ask',
+                text: '“Would the first share go in once more?”',
+                answer:
+                  container - poured >= ml[0]!
+                    ? 'yes: there is room for it'
+                    : `no: only ${container - poured} ml are free`,
+              },
         ],
       },
       materials: [
@@ -121,7 +140,7 @@ export const volumesMaker: Maker = {
           use: 'lasting',
           swaps: [{ item: 'cup', fit: 0.7, why: 'measure once how much it holds' }],
         },
-        { item: 'teaspoon', qty: 1, use: 'lasting', swaps: [] },
+        ...spoons.map((item) => ({ item, qty: 1, use: 'lasting' as const, swaps: [] })),
         { item: 'jug', qty: 1, use: 'lasting', swaps: [] },
         {
           item: 'baking-tray',

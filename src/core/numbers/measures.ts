@@ -34,7 +34,7 @@ export function shareVolumes({ container, parts, headroom, spoons, cup }: Measur
   return { ml, say: ml.map((amount) => nameAmount(amount, spoons, cup)) };
 }
 
-/** The simplest name within 5 %: cups alone, spoons alone, then a cup measure and spoons. */
+/** The simplest name within 5 %: cups alone, spoons alone (at most four of one), then two kinds of them together. */
 function nameAmount(ml: number, spoons: readonly number[], cup: number): string {
   const isNear = (measured: number) => Math.abs(measured - ml) <= ml * TOLERANCE + 1e-9;
   const cupMeasures = cupsUpTo(ml, cup);
@@ -46,6 +46,15 @@ function nameAmount(ml: number, spoons: readonly number[], cup: number): string 
   const candidates = [
     ...cupMeasures.map((measure) => ({ ml: measure.ml, name: measure.name, pieces: 1 })),
     ...spoonMeasures.map((measure) => ({ ml: measure.ml, name: nameSpoons(measure), pieces: 1 + measure.count / 10 })),
+    ...spoonMeasures.flatMap((larger) =>
+      spoonMeasures
+        .filter(({ spoon }) => spoon < larger.spoon)
+        .map((smaller) => ({
+          ml: larger.ml + smaller.ml,
+          name: `${nameSpoons(larger)} and ${nameSpoons(smaller)}`,
+          pieces: 2 + (larger.count + smaller.count) / 10,
+        })),
+    ),
     ...cupMeasures.flatMap((measure) =>
       spoonMeasures.map((spoon) => ({
         ml: measure.ml + spoon.ml,

@@ -143,7 +143,7 @@ test('on the bench a dial of a made part writes its lines and needs anew, a leve
   assert.ok(
     easier.ok &&
       linesAt(easier.value.segments[0]!, 'easier')[0]!.text.startsWith(
-        'Use only the pots for 0, 1, 2 and 3, with 6 counters',
+        'Use pots for 0, 1, 2 and 3 only, with 6 counters',
       ),
   );
   const refused = applyEdit(turned.value, { do: 'turn-dial', segment: 'number-pots', dial: 'from', value: 9 });

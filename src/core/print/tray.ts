@@ -41,6 +41,8 @@ export interface TrayInput {
 
 /** How much larger everything is in large print. */
 const LARGE = 1.4;
+/** Room that a sheet’s title takes above a drawing, in millimetres. */
+const TITLE_ROOM = 20;
 const LABEL = { width: 90, height: 34 };
 
 /**
@@ -78,7 +80,9 @@ interface TrayPart {
 function trayParts({ session, for: whom, homes, version }: TrayInput, settings: SheetSettings): TrayPart[] {
   const made = session.segments.flatMap((segment) => {
     const answer = madeOf(segment);
-    return answer ? [{ title: segment.title, made: version === 'large' ? enlarged(answer) : answer }] : [];
+    return answer
+      ? [{ title: segment.title, made: version === 'large' ? enlarged(answer, printableArea(settings)) : answer }]
+      : [];
   });
   const parts: TrayPart[] = [];
   const add = (title: string, pages: readonly Page[]) => pages.length > 0 && parts.push({ title, pages });
@@ -126,9 +130,16 @@ function withOwner(made: Made, nickname: string | undefined): Made {
   return { ...made, printable: { ...printable, title: `${printable.title}, for ${nickname}` } };
 }
 
-function enlarged(made: Made): Made {
+/** Everything larger, but never larger than the paper. */
+function enlarged(made: Made, area: { readonly width: number; readonly height: number }): Made {
   const { printable } = made;
-  const larger = (drawings: readonly Drawing[]) => drawings.map((drawing) => scaled(drawing, LARGE));
+  const larger = (drawings: readonly Drawing[]) =>
+    drawings.map((drawing) =>
+      scaled(
+        drawing,
+        Math.max(1, Math.min(LARGE, area.width / drawing.width, (area.height - TITLE_ROOM) / drawing.height)),
+      ),
+    );
   const { cards, backs, sheets } = printable;
   return {
     ...made,

@@ -26,7 +26,7 @@ export function EntryForm({ kind, entry, isNew, revision }: EntryFormProps) {
   const keep = async (values: FormValues) => {
     setMessage('');
     setProblems([]);
-    const written = withLineIds(fromForm(values, fields));
+    const written = { ...beside(entry), ...withLineIds(fromForm(values, fields)) };
     const answer = await fetch(`/api/shelf/entries/${kind}/${isNew ? 'new' : String(entry.key)}`, {
       method: 'PUT',
       headers: { 'content-type': 'application/json' },
@@ -112,10 +112,20 @@ function NewerChoice({ onTheirs, onOurs }: { onTheirs: () => void; onOurs: () =>
   );
 }
 
-/** Lines need a name of their own; new ones take the next free number. */
+/** What an entry holds that the form does not show. */
+function beside({ made }: Record<string, unknown>): Record<string, unknown> {
+  return made === undefined ? {} : { made };
+}
+
+/** Lines need a name of their own, those of levels too; new ones take the next free number. */
 function withLineIds(entry: Record<string, unknown>): Record<string, unknown> {
-  const lines = entry.lines as { id?: string }[] | undefined;
-  if (!lines) return entry;
+  const levels = entry.levels as Record<string, Record<string, unknown>> | undefined;
+  const named = levels && Object.fromEntries(Object.entries(levels).map(([name, level]) => [name, withLineIds(level)]));
+  return { ...entry, ...(named && { levels: named }), ...lineIds(entry.lines as { id?: string }[] | undefined) };
+}
+
+function lineIds(lines: readonly { id?: string }[] | undefined): Record<string, unknown> {
+  if (!lines) return {};
   const taken = new Set(lines.flatMap(({ id }) => id ?? []));
   let number = 0;
   const nextId = () => {
@@ -124,7 +134,7 @@ function withLineIds(entry: Record<string, unknown>): Record<string, unknown> {
     taken.add(`line-${number}`);
     return `line-${number}`;
   };
-  return { ...entry, lines: lines.map((line) => ({ ...line, id: line.id ?? nextId() })) };
+  return { lines: lines.map((line) => ({ ...line, id: line.id ?? nextId() })) };
 }
 
 /** A path as an author would say it: "lines, row 3, text". Rows count from 1. */

@@ -52,6 +52,7 @@ const THING: readonly EntryField[] = [
   { name: 'usualQty', label: 'A home usually has', as: 'number' },
   { name: 'common', label: 'Part of homes that have any, 0 to 1', as: 'number' },
   { name: 'colours', label: 'Colours', as: 'keys', isOptional: true, hint: 'with commas between' },
+  { name: 'uses', label: 'What else one does with it', as: 'phrases', isOptional: true, hint: 'with bars between' },
   { name: 'traits', label: 'What it is like', as: 'choices', choices: PLAIN_TRAITS, wide: true },
   { name: 'traits', label: 'Cautions it bears', as: 'choices', choices: Object.keys(CAUTION_RULES), wide: true },
   { name: 'allergens', label: 'It may hold', as: 'choices', choices: ALLERGENS, wide: true },
@@ -67,6 +68,7 @@ const BOOK: readonly EntryField[] = [
   { name: 'borrowed', label: 'Borrowed from the library', as: 'yes-no' },
   THEMES,
   { name: 'summary', label: 'What happens in it', as: 'long', wide: true },
+  { name: 'retold', label: 'How to tell it when the book is not at hand', as: 'long', wide: true, isOptional: true },
   { name: 'features', label: 'Features', as: 'choices', choices: BOOK_FEATURES, wide: true },
   SKILLS,
   {
@@ -93,6 +95,13 @@ const SONG: readonly EntryField[] = [
   { name: 'melody', label: 'The tune line by line, such as C4:1 D4:0.5', as: 'lines', isOptional: true, wide: true },
   { name: 'actions', label: 'What the hands do', as: 'long', wide: true },
   SKILLS,
+];
+
+const LINE_COLUMNS: readonly EntryField[] = [
+  { name: 'kind', label: 'kind', as: 'choice', choices: LINE_KINDS },
+  { name: 'text', label: 'words', as: 'long' },
+  { name: 'answer', label: 'answer', as: 'text', isOptional: true },
+  { name: 'why', label: 'why', as: 'text', isOptional: true },
 ];
 
 const ACTIVITY: readonly EntryField[] = [
@@ -131,12 +140,7 @@ const ACTIVITY: readonly EntryField[] = [
     label: 'Lines: {dial}, {=a+b}, {n:one|many}, {@need}, {loves|a digger}',
     as: 'rows',
     wide: true,
-    columns: [
-      { name: 'kind', label: 'kind', as: 'choice', choices: LINE_KINDS },
-      { name: 'text', label: 'words', as: 'long' },
-      { name: 'answer', label: 'answer', as: 'text', isOptional: true },
-      { name: 'why', label: 'why', as: 'text', isOptional: true },
-    ],
+    columns: LINE_COLUMNS,
   },
   {
     name: 'needs',
@@ -157,19 +161,38 @@ const ACTIVITY: readonly EntryField[] = [
           { name: 'item', label: 'thing', as: 'text' },
           { name: 'fit', label: 'fit, 0 to 1', as: 'number' },
           { name: 'why', label: 'why', as: 'text' },
+          { name: 'qty', label: 'how many of it, if not as many (need, places)', as: 'quantity', isOptional: true },
           { name: 'sets', label: 'sets dials', as: 'settings', isOptional: true },
         ],
       },
+      { name: 'optional', label: 'can be done without', as: 'yes-no', isOptional: true },
+      { name: 'eaten', label: 'is eaten', as: 'yes-no', isOptional: true },
     ],
   },
   { name: 'minutes.setup', label: 'Setting up: least | likely | most', as: 'triple' },
   { name: 'minutes.together', label: 'Together', as: 'triple' },
   { name: 'minutes.alone', label: 'Then alone', as: 'triple' },
   { name: 'minutes.tidy', label: 'Tidying', as: 'triple' },
-  { name: 'levels.easier.text', label: 'Easier', as: 'long', isOptional: true },
+  { name: 'levels.easier.text', label: 'Easier: a note to the adult', as: 'long', isOptional: true },
   { name: 'levels.easier.dials', label: 'Easier sets dials', as: 'settings', hint: 'such as n = 3 | colour = red' },
-  { name: 'levels.harder.text', label: 'Harder', as: 'long', isOptional: true },
+  { name: 'levels.easier.qty', label: 'Easier needs other amounts', as: 'settings', isOptional: true },
+  {
+    name: 'levels.easier.lines',
+    label: 'Easier, in lines of its own',
+    as: 'rows',
+    columns: LINE_COLUMNS,
+    isOptional: true,
+  },
+  { name: 'levels.harder.text', label: 'Harder: a note to the adult', as: 'long', isOptional: true },
   { name: 'levels.harder.dials', label: 'Harder sets dials', as: 'settings' },
+  { name: 'levels.harder.qty', label: 'Harder needs other amounts', as: 'settings', isOptional: true },
+  {
+    name: 'levels.harder.lines',
+    label: 'Harder, in lines of its own',
+    as: 'rows',
+    columns: LINE_COLUMNS,
+    isOptional: true,
+  },
   {
     name: 'ahead',
     label: 'Before the day: one lead in each row',
@@ -181,6 +204,8 @@ const ACTIVITY: readonly EntryField[] = [
       { name: 'workingDays', label: 'or open days', as: 'number', isOptional: true },
       { name: 'hours', label: 'or hours', as: 'number', isOptional: true },
       { name: 'text', label: 'what', as: 'text' },
+      { name: 'for.need', label: 'only if this need', as: 'text', isOptional: true },
+      { name: 'for.item', label: 'is served with', as: 'text', isOptional: true },
     ],
   },
   { name: 'keeps', label: 'Kept for later', as: 'text', isOptional: true },

@@ -45,11 +45,20 @@ function place(entry: Record<string, unknown>, name: string, value: unknown): vo
   at[parts.at(-1)!] = value;
 }
 
-/** A level without words is no level. */
+/** A level that neither says anything nor changes anything is no level. */
 function tidy(entry: Record<string, unknown>): Record<string, unknown> {
-  const levels = entry.levels as Record<string, { text?: string }> | undefined;
-  if (levels) for (const level of Object.keys(levels)) if (!levels[level]!.text) delete levels[level];
+  const levels = entry.levels as Record<string, FormLevel> | undefined;
+  for (const [name, level] of Object.entries(levels ?? {})) {
+    if (!level.text && isEmpty(level.dials) && !level.lines) delete levels![name];
+    else level.text ??= '';
+  }
   return entry;
+}
+
+interface FormLevel {
+  text?: string;
+  readonly dials?: unknown;
+  readonly lines?: readonly unknown[];
 }
 
 function write(value: unknown, field: EntryField): unknown {
@@ -135,6 +144,7 @@ function asQuantity(text: string): number | string {
 function isEmpty(value: unknown): boolean {
   return (
     value === '' ||
+    value === false ||
     (Array.isArray(value) && value.length === 0) ||
     (typeof value === 'object' && value !== null && Object.keys(value).length === 0)
   );

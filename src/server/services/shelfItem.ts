@@ -2,7 +2,7 @@ import { composeSegment, templateScope, type ComposedSegment } from '../../core/
 import type { Segment, ThingsByKey } from '../../core/script/session.ts';
 import { today } from '../clock.ts';
 import { readSession, readSessions, replaceSession, type KeptSession } from '../db/repositories/sessions.ts';
-import { readShelf, readThings, type Shelf } from '../db/repositories/shelf.ts';
+import { readShelf, thingsByKey, type Shelf } from '../db/repositories/shelf.ts';
 import { EdgeError } from '../http/errors.ts';
 import { requireAuthor, type Person } from './person.ts';
 import { segmentFor } from './sessions.ts';
@@ -20,15 +20,16 @@ export interface ShelfItemPage {
 /** A book, song or activity as it would stand in a session. */
 export async function readShelfItemPage(person: Person, named: string, key: string): Promise<ShelfItemPage> {
   const kind = partKind(named);
-  const [shelf, retired, things, sessions] = await Promise.all([
+  const [shelf, retired, sessions] = await Promise.all([
     readShelf(person.programmeId),
-    readShelf(person.programmeId, ['book', 'song', 'activity'], true),
-    readThings(person.programmeId),
+    readShelf(person.programmeId, undefined, true),
     readSessions(person.programmeId, today()),
   ]);
   const standing = segmentFor({ kind, key }, shelf, person);
   const segment = standing ?? segmentFor({ kind, key }, retired, person);
   if (!segment) throw new EdgeError('not-found');
+  // What was taken off the shelf still has its name and its cautions here.
+  const things = thingsByKey([...shelf.things, ...retired.things]);
   return {
     segment,
     composed: composeSegment(segment, templateScope(segment, things)),
