@@ -144,7 +144,7 @@ function picksOf(
 }
 
 /** A need that the part cannot do without has nothing that is permitted. */
-function lacksPermission(segment: Segment, { part }: PreparedPart): boolean {
+export function lacksPermission(segment: Segment, { part }: PreparedPart): boolean {
   return segment.needs.some((need, index) => !need.optional && part.needs[index]!.options.length === 0);
 }
 

@@ -57,7 +57,9 @@ function findOpenings(
     let sets: number[][] = [[]];
     for (const need of activity.needs) {
       const serving = need.options
-        .filter((option) => isOldEnough(option, youngestMonths) && (usual.get(option.item) ?? 0) >= need.qty)
+        .filter(
+          (option) => isOldEnough(option, youngestMonths) && (usual.get(option.item) ?? 0) >= (option.qty ?? need.qty),
+        )
         .flatMap(({ item }) => indexOf.get(item) ?? []);
       const joined = new Map<string, number[]>();
       for (const set of sets)

@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { bestBasket } from './basket.ts';
 import { findSwaps, type FindableThing, type SwapFinderInput } from './swapFinder.ts';
 import type { StockedNeed } from './swaps.ts';
-import { doableNow, homesThatCan, usesOf, type HaveActivity } from './whatWeHave.ts';
+import { doableNow, countHomes, usesOf, type HaveActivity } from './whatWeHave.ts';
 
 const thing = (key: string, change: Partial<FindableThing> = {}): FindableThing => ({
   key,
@@ -110,8 +110,8 @@ test('what can be done now needs enough of everything, at the same time', () => 
     'swaps',
   );
   assert.deepEqual(doableNow([doing('none', [], [])], [], 40)[0]!.fit, 1);
-  const home = (qty: number) => ({ stock: [{ item: 'lid', qty }], youngestMonths: 40 });
-  assert.equal(homesThatCan(two, [home(6), home(2), home(9)]), 2);
+  const home = (qty: number) => ({ stock: [{ item: 'lid', qty }], activities: [two] });
+  assert.deepEqual(countHomes([home(6), home(2), home(9)]), [{ activity: two, homes: 2 }]);
 });
 
 test('the uses of a thing stand with those that name it first before those that take it as a swap', () => {

@@ -1,3 +1,4 @@
+import { bestPicks, type PreparedPart } from '../homes/bestPicks.ts';
 import { byCodeUnit } from '../ordering.ts';
 import { chooseSwaps, isOldEnough, type StockedNeed, type StockItem } from './swaps.ts';
 
@@ -6,9 +7,17 @@ export interface HaveActivity {
   readonly key: string;
   readonly title: string;
   readonly skills: readonly string[];
-  readonly needs: readonly StockedNeed[];
+  readonly needs: readonly HaveNeed[];
   /** Likely minutes to set up. */
   readonly setupMinutes: number;
+  /** Every way its swaps can set its dials, where there is more than one. */
+  readonly prepared?: PreparedPart | undefined;
+}
+
+/** A need with what may serve it. */
+export interface HaveNeed extends StockedNeed {
+  /** What the script says; absent: the first option. */
+  readonly written?: string | undefined;
 }
 
 export interface Doable {
@@ -33,10 +42,15 @@ export function doableNow(
   const available = new Map(stock.map(({ item, qty }) => [item, qty]));
   return activities
     .flatMap((activity): Doable[] => {
-      const items = pickItems(activity.needs, { available, stock, youngestMonths });
-      if (!items) return [];
-      const fits = activity.needs.map((need, index) => need.options.find(({ item }) => item === items[index])!.fit);
-      const isAsWritten = activity.needs.every((need, index) => need.options[0]!.item === items[index]);
+      const picked = activity.prepared
+        ? pickAmongWays(activity.prepared, stock)
+        : pickItems(activity.needs, { available, stock, youngestMonths });
+      if (!picked) return [];
+      const items = picked.map(({ item }) => item);
+      const fits = picked.map(({ fit }) => fit);
+      const isAsWritten = activity.needs.every(
+        (need, index) => (need.written ?? need.options[0]!.item) === items[index],
+      );
       return [
         {
           activity,
@@ -49,13 +63,23 @@ export function doableNow(
     .sort(bestUseFirst);
 }
 
-/** Homes that can do an activity, out of those given: for "all homes". */
-export function homesThatCan(
-  activity: HaveActivity,
-  homes: readonly { readonly stock: readonly StockItem[]; readonly youngestMonths: number }[],
-): number {
-  return homes.filter(({ stock, youngestMonths }) => doableNow([activity], stock, youngestMonths).length > 0).length;
+/** How many homes can do each activity with what they have, for "all homes": most first, then by title. */
+export function countHomes(
+  homes: readonly { readonly activities: readonly HaveActivity[]; readonly stock: readonly StockItem[] }[],
+): { activity: HaveActivity; homes: number }[] {
+  const counts = new Map<string, { activity: HaveActivity; homes: number }>();
+  for (const { activities, stock } of homes)
+    for (const { activity } of doableNow(activities, stock, EVERY_AGE)) {
+      const known = counts.get(activity.key);
+      counts.set(activity.key, { activity, homes: (known?.homes ?? 0) + 1 });
+    }
+  return [...counts.values()].sort(
+    (left, right) => right.homes - left.homes || byCodeUnit(left.activity.title, right.activity.title),
+  );
 }
+
+/** Ages do not count where what is not permitted has been left out before. */
+const EVERY_AGE = 1200;
 
 /** The activities one thing serves, as the script says first, then as a swap with its fit; by title within each. */
 export function usesOf(
@@ -84,25 +108,39 @@ interface Having {
 }
 
 /** What serves each need, or null. The best option of each, unless two needs want the same thing; then the exact search. */
-function pickItems(needs: readonly StockedNeed[], { available, stock, youngestMonths }: Having): string[] | null {
-  const items: string[] = [];
+function pickItems(
+  needs: readonly StockedNeed[],
+  { available, stock, youngestMonths }: Having,
+): { item: string; fit: number }[] | null {
+  const picked: { item: string; fit: number }[] = [];
   for (const need of needs) {
     let best: { item: string; fit: number } | null = null;
     for (const option of need.options) {
-      if ((available.get(option.item) ?? 0) < need.qty || !isOldEnough(option, youngestMonths)) continue;
+      if ((available.get(option.item) ?? 0) < (option.qty ?? need.qty) || !isOldEnough(option, youngestMonths))
+        continue;
       if (!best || option.fit > best.fit) best = option;
     }
     if (!best) return null;
-    items.push(best.item);
+    picked.push(best);
   }
-  if (new Set(items).size === items.length) return items;
+  if (new Set(picked.map(({ item }) => item)).size === picked.length) return picked;
   const wanted = new Set(needs.flatMap(({ options }) => options.map(({ item }) => item)));
   const { picks, covered } = chooseSwaps({
     youngestMonths,
     needs,
     stock: stock.filter(({ item }) => wanted.has(item)),
   });
-  return covered === needs.length ? picks.map(({ item }) => item!) : null;
+  if (covered < needs.length) return null;
+  return picks.map(({ item }, index) => needs[index]!.options.find((option) => option.item === item)!);
+}
+
+/** The same where swaps set dials: asked of the search that sessions are fitted with. */
+function pickAmongWays(prepared: PreparedPart, stock: readonly StockItem[]): { item: string; fit: number }[] | null {
+  const [picks] = bestPicks([prepared], stock);
+  const options = prepared.part.needs.map((need, index) =>
+    need.options.find(({ place }) => place === picks!.places[index]),
+  );
+  return options.every((option) => option !== undefined) ? options : null;
 }
 
 function bestUseFirst(left: Doable, right: Doable): number {

@@ -1,9 +1,11 @@
 import { useEffect, useState } from 'react';
 import type { Basket } from '../../core/materials/basket.ts';
 import { skillWords } from '../../messages/skills.ts';
+import type { HaveActivity } from '../../core/materials/whatWeHave.ts';
 import type { HaveProps, HaveThing } from './haveTypes.ts';
 
-interface BasketPanelProps extends Pick<HaveProps, 'activities' | 'things'> {
+interface BasketPanelProps extends Pick<HaveProps, 'things'> {
+  readonly activities: readonly HaveActivity[];
   readonly youngestMonths: number;
 }
 
@@ -46,7 +48,7 @@ function useBasket({
   things,
   youngestMonths,
 }: {
-  activities: HaveProps['activities'];
+  activities: readonly HaveActivity[];
   things: readonly HaveThing[];
   youngestMonths: number;
 }) {

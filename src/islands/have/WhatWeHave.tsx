@@ -1,5 +1,8 @@
 import { useMemo, useState } from 'react';
-import { doableNow, homesThatCan } from '../../core/materials/whatWeHave.ts';
+import { ALLERGENS } from '../../contracts/cautions.ts';
+import { householdOn } from '../../core/homes/household.ts';
+import { activitiesFor } from '../../core/homes/inventory.ts';
+import { countHomes, doableNow } from '../../core/materials/whatWeHave.ts';
 import type { StockItem } from '../../core/materials/swaps.ts';
 import { FoundActivities } from './FoundActivities.tsx';
 import { BasketPanel } from './BasketPanel.tsx';
@@ -8,15 +11,27 @@ import type { HaveProps } from './haveTypes.ts';
 const OWN = 'own';
 const ALL = 'all';
 const YEARS = [1, 2, 3, 4, 5, 6, 7];
+const CHILDREN = [1, 2, 3, 4];
 
 /** "What we have": tick things, or take a home's, and see at once what can be done with them. */
-export function WhatWeHave({ things, activities, homes }: HaveProps) {
+export function WhatWeHave({ things, known, choices, homes, today, policy }: HaveProps) {
   const [from, setFrom] = useState<string>(OWN);
   const [ticked, setTicked] = useState<Readonly<Record<string, number>>>({});
   const [years, setYears] = useState(3);
+  const [children, setChildren] = useState(1);
+  const [isMouthing, setIsMouthing] = useState(false);
+  const [avoided, setAvoided] = useState<readonly string[]>([]);
   const [words, setWords] = useState('');
   const home = homes.find(({ id }) => id === from);
-  const youngestMonths = home ? home.youngestMonths : years * 12;
+  const household = useMemo(
+    () =>
+      home
+        ? householdOn(home, today, policy)
+        : { youngestMonths: years * 12, mouthing: isMouthing, allergens: avoided, children, policy },
+    [home, today, policy, years, isMouthing, avoided, children],
+  );
+  const { youngestMonths } = household;
+  const activities = useMemo(() => activitiesFor(choices, household, known), [choices, household, known]);
   const stock: readonly StockItem[] = useMemo(
     () => home?.stock ?? Object.entries(ticked).map(([item, qty]) => ({ item, qty })),
     [home, ticked],
@@ -29,11 +44,13 @@ export function WhatWeHave({ things, activities, homes }: HaveProps) {
     () =>
       from !== ALL
         ? []
-        : activities
-            .map((activity) => ({ activity, homes: homesThatCan(activity, homes) }))
-            .filter((entry) => entry.homes > 0)
-            .sort((left, right) => right.homes - left.homes),
-    [from, activities, homes],
+        : countHomes(
+            homes.map((each) => ({
+              stock: each.stock,
+              activities: activitiesFor(choices, householdOn(each, today, policy), known),
+            })),
+          ),
+    [from, choices, homes, today, policy, known],
   );
   const shown = things.filter(({ many, one }) => `${many} ${one}`.toLowerCase().includes(words.trim().toLowerCase()));
   const setQty = (key: string, qty: number | null) =>
@@ -64,6 +81,37 @@ export function WhatWeHave({ things, activities, homes }: HaveProps) {
                 ))}
               </select>
             </label>
+            <label>
+              <span className="small quiet">children</span>
+              <select value={children} onChange={({ target }) => setChildren(Number(target.value))}>
+                {CHILDREN.map((count) => (
+                  <option key={count}>{count}</option>
+                ))}
+              </select>
+            </label>
+            <label className="small">
+              <input type="checkbox" checked={isMouthing} onChange={({ target }) => setIsMouthing(target.checked)} />{' '}
+              somebody still puts things into the mouth
+            </label>
+            <details className="small">
+              <summary className="cursor-pointer">
+                Allergies and things to avoid{avoided.length > 0 && `: ${avoided.join(', ')}`}
+              </summary>
+              {ALLERGENS.map((allergen) => (
+                <label key={allergen} className="mr-3 inline-block">
+                  <input
+                    type="checkbox"
+                    checked={avoided.includes(allergen)}
+                    onChange={({ target }) =>
+                      setAvoided(
+                        target.checked ? [...avoided, allergen] : avoided.filter((other) => other !== allergen),
+                      )
+                    }
+                  />{' '}
+                  {allergen}
+                </label>
+              ))}
+            </details>
             <input
               type="search"
               aria-label="Find a thing"

@@ -1,5 +1,7 @@
-import type { HaveActivity } from '../../core/materials/whatWeHave.ts';
-import type { StockItem } from '../../core/materials/swaps.ts';
+import type { CautionPolicy } from '../../core/cautions/rules.ts';
+import type { Home } from '../../core/homes/home.ts';
+import type { ShelfChoice } from '../../core/homes/inventory.ts';
+import type { ThingsByKey } from '../../core/script/session.ts';
 
 export interface HaveThing {
   readonly key: string;
@@ -11,11 +13,9 @@ export interface HaveThing {
 
 export interface HaveProps {
   readonly things: readonly HaveThing[];
-  readonly activities: readonly HaveActivity[];
-  readonly homes: readonly {
-    readonly id: string;
-    readonly nickname: string;
-    readonly youngestMonths: number;
-    readonly stock: readonly StockItem[];
-  }[];
+  readonly known: ThingsByKey;
+  readonly choices: readonly ShelfChoice[];
+  readonly homes: readonly Home[];
+  readonly today: string;
+  readonly policy: CautionPolicy;
 }

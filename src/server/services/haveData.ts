@@ -1,8 +1,8 @@
-import { youngestAllowedMonths } from '../../core/cautions/cautions.ts';
-import { youngestMonthsOn } from '../../core/homes/home.ts';
-import { needQuantity } from '../../core/materials/materials.ts';
-import type { HaveActivity } from '../../core/materials/whatWeHave.ts';
-import { dialValues, type ThingsByKey } from '../../core/script/session.ts';
+import type { CautionPolicy } from '../../core/cautions/rules.ts';
+import type { Home } from '../../core/homes/home.ts';
+import type { ShelfChoice } from '../../core/homes/inventory.ts';
+import { segmentFromActivity } from '../../core/script/fromShelf.ts';
+import type { ThingsByKey } from '../../core/script/session.ts';
 import { likelyMinutes } from '../../core/shelf/effort.ts';
 import { today } from '../clock.ts';
 import { readHomes } from '../db/repositories/homes.ts';
@@ -17,64 +17,35 @@ export interface HaveThing {
   readonly common: number;
 }
 
-export interface HaveHome {
-  readonly id: string;
-  readonly nickname: string;
-  readonly youngestMonths: number;
-  readonly stock: readonly { readonly item: string; readonly qty: number }[];
-}
-
 export interface HaveData {
   readonly things: readonly HaveThing[];
-  readonly activities: readonly HaveActivity[];
-  readonly homes: readonly HaveHome[];
+  /** Everything known of things, by key, for cautions and names. */
+  readonly known: ThingsByKey;
+  readonly choices: readonly ShelfChoice[];
+  readonly homes: readonly Home[];
+  readonly today: string;
+  readonly policy: CautionPolicy;
 }
 
-/** What "what we have" works with: things, home activities with their needs, and homes. Four queries. */
+/** What "what we have" works with: things, home activities as they would stand in a session, and homes. Four queries. */
 export async function readHaveData(person: Person): Promise<HaveData> {
   const [shelf, homes] = await Promise.all([
     readShelf(person.programmeId, ['thing', 'activity']),
     readHomes(person.programmeId),
   ]);
-  const things = thingsByKey(shelf.things);
   return {
     things: shelf.things.map(({ key, one, many, usualQty, common }) => ({ key, one, many, usualQty, common })),
-    activities: shelf.activities
-      .filter(({ size }) => size === 'home')
-      .map((activity) => asHaveActivity(activity, things)),
-    homes: homes.map((home) => ({
-      id: home.id,
-      nickname: home.nickname,
-      youngestMonths: youngestMonthsOn(home, today()),
-      stock: home.stock,
-    })),
+    known: thingsByKey(shelf.things),
+    choices: shelf.activities.filter(({ size }) => size === 'home').map(asShelfChoice),
+    homes: homes.map(({ contact: _contact, language: _language, ...home }) => home),
+    today: today(),
+    policy: person.settings.cautions,
   };
 }
 
-/** An activity with its needs worked out for one child and its dials as they stand. */
-export function asHaveActivity(activity: ActivityEntry, things: ThingsByKey): HaveActivity {
-  const option = (item: string, fit: number) => ({
-    item,
-    fit,
-    minMonths: youngestAllowedMonths(things[item]?.traits ?? []) ?? 1200,
-  });
-  return {
-    key: activity.key,
-    title: activity.title,
-    skills: activity.skills,
-    setupMinutes: likelyMinutes(activity).setup,
-    needs: activity.needs.flatMap((need) => {
-      const quantity = needQuantity(need, 1, dialValues(activity.dials));
-      if (!quantity.ok) return [];
-      return [
-        {
-          id: need.id,
-          segment: activity.key,
-          qty: Math.ceil(quantity.value),
-          use: need.use,
-          options: [option(need.item, 1), ...need.swaps.map(({ item, fit }) => option(item, fit))],
-        },
-      ];
-    }),
-  };
+/** An activity of the shelf as it would stand in a session. */
+export function asShelfChoice(activity: ActivityEntry): ShelfChoice {
+  const { key, title, skills } = activity;
+  const segment = segmentFromActivity(activity, key);
+  return { key, title, skills, setupMinutes: likelyMinutes(activity).setup, segment };
 }

@@ -9,7 +9,9 @@ import { SwapRulingRow } from '../db/models.ts';
 import { tables } from '../db/tables.ts';
 import { readShelf, thingsByKey } from '../db/repositories/shelf.ts';
 import { EdgeError } from '../http/errors.ts';
-import { asHaveActivity } from './haveData.ts';
+import { activitiesFor } from '../../core/homes/inventory.ts';
+import { USUAL_POLICY } from '../../core/cautions/rules.ts';
+import { asShelfChoice } from './haveData.ts';
 import { requireAuthor, type Person } from './person.ts';
 
 export interface ThingPage {
@@ -19,6 +21,9 @@ export interface ThingPage {
   readonly swaps: readonly SwapProposal[];
   readonly rulings: readonly SwapRuling[];
 }
+
+/** A household that may have everything, to see what a thing is good for at all. */
+const ANYBODY = { youngestMonths: 1200, allergens: [], children: 1, policy: USUAL_POLICY };
 
 /** One thing: what it is good for, and what else will do in its place for so many and so young. Two queries. */
 export async function readThingPage(
@@ -38,10 +43,7 @@ export async function readThingPage(
     thing,
     things,
     rulings: ofThis,
-    uses: usesOf(
-      key,
-      shelf.activities.map((activity) => asHaveActivity(activity, things)),
-    ),
+    uses: usesOf(key, activitiesFor(shelf.activities.map(asShelfChoice), ANYBODY, things)),
     swaps: findSwaps({ wanted: thing, qty, youngestMonths, allergens: [], things: shelf.things, rulings: ofThis }),
   };
 }

@@ -1,0 +1,56 @@
+import assert from 'node:assert/strict';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { test } from 'node:test';
+import { doableNow } from '../materials/whatWeHave.ts';
+import { segmentFromActivity, type ShelfActivity } from '../script/fromShelf.ts';
+import type { Thing } from '../script/session.ts';
+import type { Home } from './home.ts';
+import { householdOn } from './household.ts';
+import { activitiesFor } from './inventory.ts';
+import { fitHome } from './sessionReadiness.ts';
+
+const read = <Entry>(file: string) =>
+  (
+    JSON.parse(readFileSync(join(import.meta.dirname, `../../../demo/${file}.json`), 'utf8')) as Record<string, Entry[]>
+  )[file]!;
+const things = Object.fromEntries(read<Thing>('things').map((thing) => [thing.key, thing]));
+const choices = read<ShelfActivity>('activities').map((activity) => ({
+  key: activity.key,
+  title: activity.title,
+  skills: activity.skills,
+  setupMinutes: 0,
+  segment: segmentFromActivity(activity, activity.key),
+}));
+const homes = read<Omit<Home, 'id' | 'stock'> & { things: Home['stock'] }>('homes').map(
+  ({ things: stock, ...home }) => ({
+    ...home,
+    id: home.nickname,
+    stock,
+  }),
+);
+const ON = '2027-03-18';
+
+test('what we have is what the bench says of each home and each activity: children, allergies, mouthing and all', () => {
+  const states = new Set<string>();
+  for (const home of homes)
+    for (const change of [
+      {},
+      { allergens: ['egg', 'wheat'] },
+      { stock: home.stock.filter((_, index) => index % 2 === 0) },
+    ]) {
+      const asked = { ...home, ...change };
+      const found = new Map(
+        doableNow(activitiesFor(choices, householdOn(asked, ON), things), asked.stock, 1200).map((entry) => [
+          entry.activity.key,
+          entry,
+        ]),
+      );
+      for (const { segment, key } of choices) {
+        const { answer } = fitHome({ segments: [segment], on: ON }, asked, { things });
+        assert.equal(found.get(key)?.state ?? 'short', answer.state, `${home.nickname}, ${key}`);
+        states.add(answer.state);
+      }
+    }
+  assert.equal(states.size, 3);
+});

@@ -1,0 +1,43 @@
+import { stoppedActions } from '../cautions/cautions.ts';
+import type { HaveActivity } from '../materials/whatWeHave.ts';
+import type { Segment, ThingsByKey } from '../script/session.ts';
+import type { Household } from './household.ts';
+import { preparePart } from './bestPicks.ts';
+import { lacksPermission, partFor } from './sessionReadiness.ts';
+
+/** An activity of the shelf before anybody in particular is asked: what it is, and how it would stand in a session. */
+export interface ShelfChoice {
+  readonly key: string;
+  readonly title: string;
+  readonly skills: readonly string[];
+  /** Likely minutes to set up. */
+  readonly setupMinutes: number;
+  readonly segment: Segment;
+}
+
+/**
+ * Activities as one household may do them: the same permissions, quantities and ways of swapping that a session is
+ * fitted with. What the household has to go without is left out of the list.
+ */
+export function activitiesFor(
+  choices: readonly ShelfChoice[],
+  household: Household,
+  things: ThingsByKey,
+): HaveActivity[] {
+  return choices.flatMap((choice): HaveActivity[] => {
+    const { segment, ...about } = choice;
+    const prepared = preparePart(partFor(segment, household, things));
+    const isStopped = stoppedActions(segment.actions, household, household.policy).length > 0;
+    if (isStopped || lacksPermission(segment, prepared)) return [];
+    const [first] = prepared.ways;
+    const needs = segment.needs.map(({ item, use }, index) => ({
+      id: prepared.part.needs[index]!.id,
+      segment: segment.id,
+      use,
+      written: item,
+      qty: first!.needs[index]!.options[0]?.qty ?? 0,
+      options: first!.needs[index]!.options,
+    }));
+    return [{ ...about, needs, ...(prepared.ways.length > 1 && { prepared }) }];
+  });
+}
