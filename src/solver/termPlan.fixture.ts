@@ -9,7 +9,7 @@ export function mayStand(input: TermPlanInput, before: readonly string[][], set:
   const at = before.length;
   const slot = input.slots[at]!;
   const chosen = set.map((id) => input.activities.find((activity) => activity.id === id)!);
-  if (set.length < input.perSlot[0] || set.length > input.perSlot[1]) return false;
+  if (set.length < (slot.least ?? input.perSlot[0]) || set.length > input.perSlot[1]) return false;
   if (chosen.reduce((sum, { minutes }) => sum + minutes, 0) > slot.minutes) return false;
   if (slot.light && chosen.some(({ effort }) => effort === 3)) return false;
   return chosen.every(({ id, after = [] }) => {

@@ -29,7 +29,9 @@ test('an entry is added, changed, duplicated, taken off the shelf and put back; 
   const copy = await duplicateEntry(at.owner, 'activity', 'carts-and-lids');
   assert.equal(copy, 'carts-and-lids-2');
   assert.equal(await duplicateEntry(at.owner, 'activity', 'carts-and-lids'), 'carts-and-lids-3');
-  await keepEntry(at.owner, { kind: 'activity', value: { ...entry, key: copy, title: 'Carts again' }, isNew: false });
+  const { revision } = await findEntry(at.owner, 'activity', copy);
+  const value = { ...entry, key: copy, title: 'Carts again' };
+  await keepEntry(at.owner, { kind: 'activity', value, isNew: false, revision });
   assert.equal((await readShelfRows(at.owner, 'activity', { words: 'carts again' })).rows[0]!.title, 'Carts again');
   await refuses(keepEntry(at.owner, { kind: 'activity', value: entry, isNew: true }), 'wrong-input');
   const before = (await sessionNamed('The cart with no wheels')).session;
@@ -98,7 +100,7 @@ test('five thousand activities are taken in by parts, each with the same few que
       kind: 'activity',
       rows: Array.from({ length: 500 }, (_, index) => ({
         line: from + index + 2,
-        value: { ...model, key: `many-${from + index}`, needs: [], lines: [] },
+        value: { ...model, key: `many-${from + index}`, needs: [], lines: [], levels: {}, ahead: [] },
       })),
     });
   let added = 0;

@@ -63,7 +63,11 @@ test('a planned session goes onto the bench once, and moves there when the term 
   const slot = (term: Term, week: number) => term.weeks[week]!.sessions[0]!;
   const filled = edit(
     kept!.term,
-    { do: 'set-session', session: slot(kept!.term, 1).id, change: { book: 'over-under', song: 'carry-it-on' } },
+    {
+      do: 'set-session',
+      session: slot(kept!.term, 1).id,
+      change: { book: 'the-goat-who-counted-planks', song: 'carry-it-on' },
+    },
     { do: 'add-activity', session: slot(kept!.term, 1).id, key: 'bridge-for-a-goat' },
   );
   await keepTerm(at.owner, kept!.id, { revision: kept!.revision, term: filled });
@@ -120,7 +124,11 @@ test('a reservation whose lead time nobody knows asks for it', async () => {
   const unknown = (await findCopies('')).find(({ isFree, leadWorkingDays }) => isFree && leadWorkingDays === null);
   assert.ok(unknown, 'the stand-in has a copy without a lead time');
   await assert.rejects(
-    reserveBook(at.owner, 'over-under', { copy: unknown.copy, neededOn: '2027-04-08', leadWorkingDays: '' }),
+    reserveBook(at.owner, 'the-goat-who-counted-planks', {
+      copy: unknown.copy,
+      neededOn: '2027-04-08',
+      leadWorkingDays: '',
+    }),
     (error: { details: { problems: { path: string }[] } }) => error.details.problems[0]!.path === 'lead time',
   );
 });
