@@ -16,7 +16,7 @@ import { readSessions } from '../server/db/repositories/sessions.ts';
 import { addTerm } from '../server/db/repositories/terms.ts';
 import { importFile } from '../server/services/importShelf.ts';
 import { keepReply } from '../server/services/guides.ts';
-import { listLinks } from '../server/services/post.ts';
+import { listLinks } from '../server/services/postLinks.ts';
 import { sendSession } from '../server/services/sending.ts';
 import { hashPassword } from '../server/services/signIn.ts';
 import type { Person } from '../server/services/person.ts';

@@ -19,7 +19,12 @@ const SKILLS = ['sort', 'rhyme', 'order'];
 const inputs: fc.Arbitrary<TermPlanInput> = fc
   .record({
     slots: fc.array(
-      fc.record({ minutes: fc.constantFrom(10, 15, 25), theme: fc.constantFrom(...THEMES, null), light: fc.boolean() }),
+      fc.record({
+        minutes: fc.constantFrom(10, 15, 25),
+        theme: fc.constantFrom(...THEMES, null),
+        light: fc.boolean(),
+        least: fc.constantFrom(undefined, undefined, 0),
+      }),
       { maxLength: 3 },
     ),
     activities: fc.array(

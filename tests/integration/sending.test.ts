@@ -9,14 +9,9 @@ import { readBench } from '../../src/server/services/benchPage.ts';
 import { keepReply, openGuide } from '../../src/server/services/guides.ts';
 import { listHomes } from '../../src/server/services/homes.ts';
 import { importFile } from '../../src/server/services/importShelf.ts';
-import {
-  adoptCorrection,
-  listLinks,
-  listPost,
-  readLink,
-  readPost,
-  revokeLink,
-} from '../../src/server/services/post.ts';
+import { adoptCorrection } from '../../src/server/services/corrections.ts';
+import { listPost, readPost } from '../../src/server/services/post.ts';
+import { listLinks, readLink, revokeLink } from '../../src/server/services/postLinks.ts';
 import { sendSession } from '../../src/server/services/sending.ts';
 import { findSession, keepSession } from '../../src/server/services/sessions.ts';
 import { putIntoSession, readShelfItemPage } from '../../src/server/services/shelfItem.ts';

@@ -6,12 +6,9 @@ const POINTS_FOR_LEAST = 200;
 const toMillionths = (minutes: number) => Math.round(minutes * 1e6);
 const NONE: readonly number[] = [];
 
-/**
- * A filled term with its sums, changed in place: slots, activities and skills by index. Plain arrays of numbers, since a
- * search changes it some million times.
- */
+/** A filled term with its sums, changed in place, by index; plain numbers, for a search changes it a million times. */
 export class TermState {
-  score: number;
+  score = 0;
   readonly slotCount: number;
   readonly skillCount: number;
   readonly activityCount: number;
@@ -39,7 +36,7 @@ export class TermState {
   private readonly neededBy: number[][];
   /** The least activities asked of each slot. */
   private readonly least: readonly number[];
-  private lacking: number;
+  private lacking = 0;
   private remembered: number[][] | null = null;
   /** What was done since `begin`: slot, activity, and 1 for put in or 0 for taken out. */
   private readonly done: number[] = [];
@@ -94,9 +91,7 @@ export class TermState {
       }),
     );
     this.least = slots.map((slot) => leastIn(slot, input));
-    this.lacking = this.least.reduce((sum, least) => sum + least, 0);
-    this.score = 0;
-    this.score -= POINTS_FOR_LEAST * this.lacking;
+    this.countLacking(this.least.reduce((sum, least) => sum + least, 0));
   }
 
   /** Whether no activity may stand in any slot. */
