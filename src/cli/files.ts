@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { programmeSettings } from '../contracts/programme.ts';
+import { readSettings } from '../contracts/programme.ts';
 import { closeDatabase } from '../server/db/connection.ts';
 import { MembershipRow, ProgrammeRow, UserRow } from '../server/db/models.ts';
 import { tables } from '../server/db/tables.ts';
@@ -40,7 +40,7 @@ async function withOwner(slug: string, work: (owner: Person) => Promise<void>): 
       programmeId: programme.id,
       programme: programme.name,
       role: 'owner',
-      settings: programmeSettings.cast(programme.settings),
+      settings: readSettings(programme.settings),
     });
     return 0;
   } catch (error) {

@@ -43,9 +43,9 @@ export const oneOfNames = (names: readonly string[], what: string) =>
 
 export const traitName = () => oneOfNames(TRAITS, 'a trait');
 export const actionName = () => oneOfNames(Object.keys(CAUTION_RULES), 'a caution rule');
+export const ruleLevel = () => oneOfNames(CAUTION_LEVELS, 'a level of care');
 export const allergenName = () => oneOfNames(ALLERGENS, 'on the list of allergens');
 
-const strictness = () => string().required().oneOf(CAUTION_LEVELS);
 const underMonths = () => number().integer().min(1).max(240);
 const thingKeys = () => array().of(string().required().max(80)).max(60);
 
@@ -61,7 +61,7 @@ const ownRule = object({
   traits: array().of(traitName()).max(60),
   actions: array().of(actionName()).max(60),
   allergens: array().of(allergenName()).max(20),
-  level: strictness(),
+  level: ruleLevel(),
   underMonths: underMonths(),
   words: string().required('must say what to do').max(300),
 })
@@ -70,7 +70,7 @@ const ownRule = object({
     [rule.things, rule.traits, rule.actions, rule.allergens].some((list) => (list?.length ?? 0) > 0),
   );
 
-const stricterRule = object({ rule: actionName(), level: strictness(), underMonths: underMonths() }).noUnknown();
+const stricterRule = object({ rule: actionName(), level: ruleLevel(), underMonths: underMonths() }).noUnknown();
 
 const hiddenRule = object({
   rule: string().required().max(60),

@@ -2,6 +2,7 @@ import { array, number, object, string, type InferType } from 'yup';
 import { isCalendarDate } from '../core/calendar/dates.ts';
 import { USUAL_SETTINGS } from '../core/makers/maker.ts';
 import { cautionPolicy } from './cautions.ts';
+import type { CautionPolicy } from '../core/cautions/rules.ts';
 import { numberSettings } from './numberSettings.ts';
 import { PAPERS, type Paper } from '../core/page/paper.ts';
 
@@ -29,7 +30,13 @@ export const programmeSettings = object({
     .default({ wordsPerMinute: [140, 120, 95], pageSeconds: [2, 3, 5], pauseSeconds: [6, 12, 25] }),
 });
 
-export type ProgrammeSettings = InferType<typeof programmeSettings>;
+export type ProgrammeSettings = Omit<InferType<typeof programmeSettings>, 'cautions'> & {
+  readonly cautions: CautionPolicy;
+};
+
+/** Settings as they are kept or handed in, with defaults for what is absent. Throws a ValidationError for what does not fit. */
+export const readSettings = (kept: unknown): ProgrammeSettings =>
+  programmeSettings.cast(kept ?? {}) as ProgrammeSettings;
 
 /** The settings that an owner changes in the programme's room; the others keep their defaults. */
 export const programmeForm = object({

@@ -15,15 +15,15 @@ export const someWords = (most: number) =>
     .required('must not be empty')
     .max(most, `must be at most ${most} characters`)
     .matches(/\S/, 'must not be empty');
+const KEY = /^[\p{L}\p{M}\p{N}]+(-[\p{L}\p{M}\p{N}]+)*$/u;
 export const key = () =>
   string()
     .required('must not be empty')
     .max(80, 'must be at most 80 characters')
-    .matches(/^[\p{L}\p{M}\p{N}]+(-[\p{L}\p{M}\p{N}]+)*$/u, 'must be small letters and digits joined by hyphens')
     .test(
-      'small',
+      'key',
       'must be small letters and digits joined by hyphens',
-      (text) => text === undefined || text === text.normalize('NFC').toLowerCase(),
+      (text) => !text || (KEY.test(text) && text === text.normalize('NFC').toLowerCase()),
     );
 export const calendarDay = () =>
   string()

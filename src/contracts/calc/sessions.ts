@@ -7,7 +7,7 @@ import { frameSegments, segmentFor, type NamedPart } from '../../core/shelf/segm
 import { CLOSING_LINES, FRAMING, OPENING_LINES } from '../../messages/framing.ts';
 import { describeMakerProblem } from '../../messages/makers.ts';
 import { checkContents, sourcesOf, thingsOf, withSections, type FileSections } from '../fileContents.ts';
-import { programmeSettings, type ProgrammeSettings } from '../programme.ts';
+import { readSettings, type ProgrammeSettings } from '../programme.ts';
 import { shelfFile, type HomeEntry, type SessionEntry } from '../shelfFile.ts';
 import { calculation, CalcInputError } from './calculation.ts';
 import { name, object } from './fields.ts';
@@ -28,7 +28,7 @@ export const calcGuide = calculation(
     const home = file.homes.find((candidate) => candidate.nickname === nickname);
     if (!home) throw new CalcInputError('home', `no home of the file is called "${nickname}"`);
     const { programme } = given as unknown as File;
-    const settings = programmeSettings.cast(programme?.settings ?? {});
+    const settings = readSettings(programme?.settings);
     const guide = composeGuide({
       session: sessionOf(entry, file, settings),
       home: homeOf(home),

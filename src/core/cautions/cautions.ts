@@ -119,23 +119,32 @@ export interface CautionOverAges {
   /** From that age on; null when nothing is left to say. */
   readonly level: CautionLevel | null;
   readonly because: readonly string[];
+  /** What a programme's own rule says; absent for the usual ones. */
+  readonly words?: string | undefined;
 }
 
-/** The cautions that things and actions call for over all ages, those that are stopped longest first. Nothing given: none. */
-export function cautionsOverAges(input: Omit<CautionsInput, 'youngestMonths' | 'mouthing'>): CautionOverAges[] {
-  return findCautions({ ...input, youngestMonths: 0 })
-    .map(({ rule, because }) => {
-      const levelAt = (youngestMonths: number) => levelInRoom(rule, { youngestMonths });
-      const stopsUnderMonths = EVERY_AGE_CHECKED.find((age) => levelAt(age) !== 'stop') ?? null;
-      return { rule, because, stopsUnderMonths, level: stopsUnderMonths === null ? null : levelAt(stopsUnderMonths) };
+/**
+ * The cautions that things and actions call for over all ages, those that are stopped longest first, by what a programme
+ * decided. Nothing given: none.
+ */
+export function cautionsOverAges(
+  input: Omit<CautionsInput, 'youngestMonths' | 'mouthing'>,
+  policy: CautionPolicy = USUAL_POLICY,
+): CautionOverAges[] {
+  const ages = agesThatMatter(policy);
+  return findCautions({ ...input, youngestMonths: 0 }, policy)
+    .map(({ rule, because, words }) => {
+      const levelAt = (youngestMonths: number) =>
+        findCautions({ ...input, youngestMonths }, policy).find((caution) => caution.rule === rule)?.level ?? null;
+      const stopsUnderMonths = ages.find((age) => levelAt(age) !== 'stop') ?? null;
+      const level = stopsUnderMonths === null ? null : levelAt(stopsUnderMonths);
+      return { rule, because, stopsUnderMonths, level, ...(words !== undefined && { words }) };
     })
     .sort((left, right) => (right.stopsUnderMonths ?? Infinity) - (left.stopsUnderMonths ?? Infinity) || 0);
 }
 
-const EVERY_AGE_CHECKED = [0, 12, 36, 60, 96];
-
-/** The youngest age in months at which a thing with these traits may be handled as a counter: 0 when always, null when never. */
-export function youngestAllowedMonths(traits: readonly string[]): number | null {
-  const thing = { item: '', traits, isCounter: true };
-  return EVERY_AGE_CHECKED.find((youngestMonths) => mayUse(thing, { youngestMonths, allergens: [] })) ?? null;
+/** The ages at which a rule, usual or a programme's, changes, youngest first. */
+function agesThatMatter({ own, stricter }: CautionPolicy): number[] {
+  const theirs = [...own, ...stricter].flatMap(({ underMonths }) => underMonths ?? []);
+  return [...new Set([0, 12, 36, 60, 96, ...theirs])].sort((left, right) => left - right);
 }

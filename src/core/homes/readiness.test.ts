@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { findCautions, youngestAllowedMonths } from '../cautions/cautions.ts';
+import { cautionsOverAges, findCautions, mayUse } from '../cautions/cautions.ts';
 import { CAUTION_RULES } from '../cautions/rules.ts';
 import type { StockedNeed } from '../materials/swaps.ts';
 import { checkReadiness } from './readiness.ts';
@@ -83,19 +83,29 @@ test('cautions come strictest first and change with the youngest child', () => {
 });
 
 test('a thing may be had from the age at which none of its rules stops it', () => {
-  assert.equal(youngestAllowedMonths([]), 0);
-  assert.equal(youngestAllowedMonths(['small-parts', 'stacks']), 36);
-  assert.equal(youngestAllowedMonths(['balloons', 'cords']), 96);
-  assert.equal(youngestAllowedMonths(['cleaning']), null);
-  for (const rule of Object.keys(CAUTION_RULES)) {
-    const from = youngestAllowedMonths([rule]);
-    if (from === null || rule === 'choking-food') continue;
-    assert.equal(
-      findCautions({ youngestMonths: from, items: [{ item: 'x', traits: [rule] }], actions: [] }).some(
-        ({ level }) => level === 'stop',
-      ),
-      false,
-      rule,
+  const from = (traits: string[]) =>
+    [0, 12, 36, 60, 96].find((youngestMonths) =>
+      mayUse({ item: 'x', traits, isCounter: true }, { youngestMonths, allergens: [] }),
     );
+  assert.equal(from([]), 0);
+  assert.equal(from(['small-parts', 'stacks']), 36);
+  assert.equal(from(['balloons', 'cords']), 96);
+  assert.equal(from(['cleaning']), undefined);
+  for (const rule of Object.keys(CAUTION_RULES)) {
+    const age = from([rule]);
+    const [over] = cautionsOverAges({ items: [{ item: 'x', traits: [rule], isCounter: true }], actions: [] });
+    assert.equal(over?.stopsUnderMonths ?? undefined, age, rule);
   }
+});
+
+test('over all ages a programme’s rule has its own age, words and strictness', () => {
+  const policy = {
+    own: [{ name: 'own-1', things: ['pebble'], level: 'stop', underMonths: 50, words: 'No pebbles here.' }],
+    stricter: [{ rule: 'water', level: 'stop', underMonths: 20 }],
+    hidden: [{ rule: 'sound', by: 'Ada', on: '2027-01-01', why: 'said aloud' }],
+  } as const;
+  assert.deepEqual(cautionsOverAges({ items: [{ item: 'pebble', traits: [] }], actions: ['water', 'sound'] }, policy), [
+    { rule: 'own-1', because: ['pebble'], stopsUnderMonths: 50, level: null, words: 'No pebbles here.' },
+    { rule: 'water', because: ['water'], stopsUnderMonths: 20, level: 'watch' },
+  ]);
 });

@@ -1,4 +1,5 @@
-import { youngestAllowedMonths } from '../cautions/cautions.ts';
+import { mayUse } from '../cautions/cautions.ts';
+import type { CautionPolicy } from '../cautions/rules.ts';
 import { byCodeUnit } from '../ordering.ts';
 import { roundTo } from '../time/minutes.ts';
 
@@ -55,6 +56,8 @@ export interface SwapFinderInput {
   readonly allergens: readonly string[];
   readonly things: readonly FindableThing[];
   readonly rulings: readonly SwapRuling[];
+  /** What the programme decided about cautions. */
+  readonly policy?: CautionPolicy | undefined;
 }
 
 /** How much it takes from a fit when the other thing lacks a trait. Traits that are not here do not matter to a swap. */
@@ -98,9 +101,9 @@ export function findSwaps(input: SwapFinderInput): SwapProposal[] {
     .sort((left, right) => right.fit - left.fit || byCodeUnit(left.item, right.item));
 }
 
-function isSafe(thing: FindableThing, { youngestMonths, allergens }: SwapFinderInput): boolean {
-  const from = youngestAllowedMonths(thing.traits);
-  return from !== null && from <= youngestMonths && !thing.allergens.some((allergen) => allergens.includes(allergen));
+function isSafe(thing: FindableThing, { youngestMonths, allergens, policy }: SwapFinderInput): boolean {
+  const used = { item: thing.key, traits: thing.traits, allergens: thing.allergens, isCounter: true };
+  return mayUse(used, { youngestMonths, allergens }, policy);
 }
 
 function weigh(thing: FindableThing, { wanted, qty, places }: SwapFinderInput): SwapProposal {

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { cautionsOverAges } from '../../core/cautions/cautions.ts';
+import type { CautionPolicy } from '../../core/cautions/rules.ts';
 import { firstValues, runMaker, type Made, type MakerSettings, type MakerValues } from '../../core/makers/maker.ts';
 import { findMaker } from '../../core/makers/makers.ts';
 import { LEVELS, type LevelName } from '../../core/script/session.ts';
@@ -17,13 +18,15 @@ export interface MakerRoomProps {
     Record<string, { readonly one: string; readonly many: string; readonly traits: readonly string[] }>
   >;
   readonly sessions: readonly { readonly id: string; readonly title: string }[];
+  /** What the programme decided about cautions. */
+  readonly policy: CautionPolicy;
   readonly mayWrite: boolean;
 }
 
 const LEVEL_WORDS: Readonly<Record<LevelName, string>> = { easier: 'easier', right: 'just right', harder: 'harder' };
 
 /** One maker: its dials, its picture, the lines it writes, what it needs and what is printed. All follow in the same frame. */
-export function MakerRoom({ id, settings, things, sessions, mayWrite }: MakerRoomProps) {
+export function MakerRoom({ id, settings, things, sessions, policy, mayWrite }: MakerRoomProps) {
   const maker = findMaker(id)!;
   const [values, setValues] = useState<MakerValues>(() => firstValues(maker));
   /** What is written in the dials; lists may only come out together, so each change is tried with all the others. */
@@ -86,7 +89,7 @@ export function MakerRoom({ id, settings, things, sessions, mayWrite }: MakerRoo
         </ol>
       </section>
       <aside className="maker-right" aria-label="Materials and paper">
-        <Materials made={made} things={things} />
+        <Materials {...{ made, things, policy }} />
         <h2>On paper</h2>
         {settings.playOnly && made.printable.cards.length === 0 ? (
           <p className="quiet">This programme plays without sheets; nothing is printed for this one.</p>
@@ -106,11 +109,14 @@ export function MakerRoom({ id, settings, things, sessions, mayWrite }: MakerRoo
   );
 }
 
-function Materials({ made, things }: { made: Made; things: MakerRoomProps['things'] }) {
-  const cautions = cautionsOverAges({
-    items: made.materials.map(({ item }) => ({ item, traits: things[item]?.traits ?? [] })),
-    actions: made.actions,
-  });
+function Materials({ made, things, policy }: { made: Made } & Pick<MakerRoomProps, 'things' | 'policy'>) {
+  const cautions = cautionsOverAges(
+    {
+      items: made.materials.map(({ item }) => ({ item, traits: things[item]?.traits ?? [] })),
+      actions: made.actions,
+    },
+    policy,
+  );
   const nameOf = (item: string, qty: number) => (qty === 1 ? things[item]?.one : things[item]?.many) ?? item;
   return (
     <>

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { programmeSettings } from '../../contracts/programme.ts';
+import { readSettings } from '../../contracts/programme.ts';
 import { dueItemInPlain } from '../../messages/today.ts';
 import { now, timeZone } from '../clock.ts';
 import { CalendarFeedRow, ProgrammeRow } from '../db/models.ts';
@@ -62,7 +62,7 @@ export async function openFeed(token: string, address: string): Promise<string> 
   const programme = feed && (await ProgrammeRow.findByPk(feed.programmeId));
   if (!programme) throw new EdgeError('not-found');
   return writeCalendar(
-    { programmeId: programme.id, programme: programme.name, settings: programmeSettings.cast(programme.settings) },
+    { programmeId: programme.id, programme: programme.name, settings: readSettings(programme.settings) },
     address,
   );
 }

@@ -1,7 +1,7 @@
 import { hash, verify } from '@node-rs/argon2';
 import { QueryTypes } from 'sequelize';
 import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
-import { programmeSettings } from '../../contracts/programme.ts';
+import { readSettings } from '../../contracts/programme.ts';
 import { MembershipRow, SignInRow, UserRow } from '../db/models.ts';
 import { tables } from '../db/tables.ts';
 import { EdgeError } from '../http/errors.ts';
@@ -79,7 +79,7 @@ export async function personOf(token: string): Promise<Person | null> {
     { replacements: { hash: hashToken(token), now: new Date() }, type: QueryTypes.SELECT },
   );
   const row = rows[0];
-  return row ? { ...row, settings: programmeSettings.cast(row.settings) } : null;
+  return row ? { ...row, settings: readSettings(row.settings) } : null;
 }
 
 function tooManyTries(tries: RateLimiterRes): EdgeError {

@@ -10,7 +10,6 @@ import { tables } from '../db/tables.ts';
 import { readShelf, thingsByKey } from '../db/repositories/shelf.ts';
 import { EdgeError } from '../http/errors.ts';
 import { activitiesFor } from '../../core/homes/inventory.ts';
-import { USUAL_POLICY } from '../../core/cautions/rules.ts';
 import { asShelfChoice } from './haveData.ts';
 import { requireAuthor, type Person } from './person.ts';
 
@@ -23,7 +22,7 @@ export interface ThingPage {
 }
 
 /** A household that may have everything, to see what a thing is good for at all. */
-const ANYBODY = { youngestMonths: 1200, allergens: [], children: 1, policy: USUAL_POLICY };
+const ANYBODY = { youngestMonths: 1200, allergens: [], children: 1 };
 
 /** One thing: what it is good for, and what else will do in its place for so many and so young. Two queries. */
 export async function readThingPage(
@@ -38,13 +37,22 @@ export async function readThingPage(
   const thing = shelf.things.find((entry) => entry.key === key);
   if (!thing) throw new EdgeError('not-found');
   const things = thingsByKey(shelf.things);
+  const policy = person.settings.cautions;
   const ofThis = rulings.filter(({ wanted }) => wanted === key);
   return {
     thing,
     things,
     rulings: ofThis,
-    uses: usesOf(key, activitiesFor(shelf.activities.map(asShelfChoice), ANYBODY, things)),
-    swaps: findSwaps({ wanted: thing, qty, youngestMonths, allergens: [], things: shelf.things, rulings: ofThis }),
+    uses: usesOf(key, activitiesFor(shelf.activities.map(asShelfChoice), { ...ANYBODY, policy }, things)),
+    swaps: findSwaps({
+      wanted: thing,
+      qty,
+      youngestMonths,
+      allergens: [],
+      things: shelf.things,
+      rulings: ofThis,
+      policy,
+    }),
   };
 }
 
