@@ -56,6 +56,7 @@ async function answerProblem(context: Context, error: EdgeError): Promise<Respon
   if (context.url.pathname.startsWith('/api/'))
     return jsonAnswer({ code: error.code, message, problems: error.details.problems }, error.status);
   context.locals.problem = { status: error.status, message };
-  const page = await context.rewrite('/problem');
+  // A request of its own: the body of the first one may have been read already, and is not needed.
+  const page = await context.rewrite(new Request(new URL('/problem', context.url)));
   return new Response(page.body, { status: error.status, headers: page.headers });
 }

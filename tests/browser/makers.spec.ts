@@ -9,13 +9,13 @@ const TURNS = [
   { id: 'place-settings', dial: 'people', to: '6', says: 'Set 6 chairs or cushions' },
   { id: 'number-pots', dial: 'to', to: '8', says: 'Stand 9 pots in a row, 0 to 8, and lay 36 counters' },
   { id: 'tally', dial: 'how many', to: '17', says: 'five, ten, fifteen, sixteen, seventeen' },
-  { id: 'dice-moves', dial: 'dice', to: '2', says: 'Answer: 2 to 12' },
+  { id: 'dice-moves', dial: 'dice', to: '2', says: 'as many as were thrown, from 2 to 12' },
   { id: 'frame', dial: 'in the first colour', to: '7', says: 'Put 7 counters in' },
   { id: 'guess-and-count', dial: 'under the cloth', to: '20', says: '20; from 18 to 22 is near' },
   { id: 'strips', dial: 'to', to: '9', says: 'Mix 9 strips, 1 to 9 marks' },
   { id: 'length-pairs', dial: 'strips', to: '5', says: 'Cut 5 strips of 180 mm' },
   { id: 'number-strip', dial: 'from', to: '8', says: 'What comes after 9?' },
-  { id: 'balance', dial: 'weight on the left, in counters', to: '20', says: '13; the guess of 4 was 9 away' },
+  { id: 'balance', dial: 'weight on the left, in counters', to: '20', says: 'Put 20 counters into the left bag' },
   { id: 'pattern-row', dial: 'pieces in the row', to: '9', says: 'Lay 9 pieces in a row' },
   { id: 'pair-cards', dial: 'total', to: '7', says: 'Lay 8 cards out' },
   { id: 'bead-row', dial: 'number', to: '58', says: 'Show me fifty-eight.' },
@@ -75,7 +75,7 @@ test('bad numbers are refused with the range at once, by keyboard too, and level
   await page.keyboard.press('ArrowRight');
   await expect(lines(page)).toContainText('Lay 7 cards out');
   await page.getByRole('button', { name: 'easier' }).press('Enter');
-  await expect(lines(page)).toContainText('Use real things');
+  await expect(lines(page)).toContainText('Leave the cards');
   await page.goto(address('/makers/pattern-row'));
   await benchIsReady(page);
   await page.getByLabel('pieces in the row', { exact: true }).fill('400');

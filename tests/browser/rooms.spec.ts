@@ -20,6 +20,7 @@ const ROOMS = [
   { path: '/makers/ladder?skill=sort&seen=yes', heading: 'What next?' },
   { path: '/printer', heading: 'What came out of the printer' },
   { path: '/programme', heading: 'Quillbrook children’s room and the Lantern Room' },
+  { path: '/programme/cautions', heading: 'Cautions' },
   { path: '/post', heading: 'Post' },
   { path: '/shelf/import', heading: 'Take in a file' },
 ];

@@ -43,7 +43,8 @@ export async function startSession(page: Page, title: string, activities: readon
   for (const activity of activities) {
     await page.getByRole('button', { name: 'Add from the shelf' }).click();
     await page.getByRole('searchbox', { name: 'Search the shelf' }).fill(activity);
-    await page.getByRole('button', { name: new RegExp(`^${activity} activity`) }).click();
+    const words = activity.replace(/[?.!]/g, '\\$&');
+    await page.getByRole('button', { name: new RegExp(`^${words} activity`) }).click();
     await expect(page.getByRole('heading', { name: activity })).toBeVisible();
   }
   await isKept(page);

@@ -159,6 +159,27 @@ test('what cannot be read, does not fit or is too large has its status and a sen
   );
 });
 
+test('a form that somebody may not send is answered with its status and a kind page, though its body was read', async () => {
+  const reader = await signIn(DEMO.people.find(({ role }) => role === 'reader')!);
+  const id = await firstSession();
+  const forms = {
+    '/programme/cautions': { do: 'hide', rule: 'movement', by: 'me', why: 'no' },
+    '/shelf/activity/carts-and-lids': { session: id },
+    [`/post/${id}`]: { do: 'revoke', link: id },
+    '/shelf/thing/sock': { item: 'bowl', verdict: 'never', why: 'no' },
+  };
+  for (const [path, fields] of Object.entries(forms)) {
+    const answer = await ask(path, {
+      as: reader,
+      method: 'POST',
+      body: new URLSearchParams(fields),
+      headers: { origin: server.address },
+    });
+    assert.equal(answer.status, 403, path);
+    assert.doesNotMatch(await answer.text(), /at .*\.(ts|mjs)/);
+  }
+});
+
 test('unknown pages, and pages of what is not there, are kind and have the right status', async () => {
   for (const path of [
     '/nowhere',
@@ -199,13 +220,13 @@ test('the number of queries of each page over HTTP is fixed', async () => {
     '/shelf': 2,
     '/shelf?kind=thing': 2,
     '/bench': 2,
-    [`/bench/${id}`]: 6,
+    [`/bench/${id}`]: 7,
     [`/bench/${id}/send`]: 6,
     '/homes': 5,
     '/term': 2,
     '/shelf/have': 5,
     '/shelf/thing/sock': 4,
-    '/shelf/book/over-under': 7,
+    '/shelf/book/the-goat-who-counted-planks': 7,
     '/post': 2,
     '/shelf/import': 1,
     '/health': 0,

@@ -98,7 +98,10 @@ export function Bench(props: BenchProps) {
         )}
         {mayWrite && <AddPart session={session} onEdit={bench.edit} />}
       </div>
-      <HomesFoot {...{ id, session, composed, fits, readiness, things, mayWrite, sending }} />
+      <HomesFoot
+        {...{ id, session, composed, fits, readiness, things, mayWrite, sending }}
+        withoutBook={props.withoutBook}
+      />
       <KeysHelp keys={KEYS} isOpen={showsKeys} onClose={() => setShowsKeys(false)} />
     </div>
   );

@@ -13,6 +13,8 @@ interface HomesFootProps {
   readonly fits: readonly HomeFit[];
   readonly readiness: Readiness;
   readonly things: ThingsByKey;
+  /** How many homes said that they have no book at hand. */
+  readonly withoutBook: number;
   readonly mayWrite: boolean;
   /** Whether it can be sent, or what keeps it from that. */
   readonly sending: keyof typeof SENDING_WORDS | 'ready';
@@ -27,7 +29,17 @@ const SENDING_WORDS = {
 const STATE_ORDER: readonly HomeState[] = ['ready', 'swaps', 'short'];
 
 /** Always in sight: how many homes can do it, what is fetched, what comes before, and sending it. */
-export function HomesFoot({ id, session, composed, fits, readiness, things, mayWrite, sending }: HomesFootProps) {
+export function HomesFoot({
+  id,
+  session,
+  composed,
+  fits,
+  readiness,
+  things,
+  withoutBook,
+  mayWrite,
+  sending,
+}: HomesFootProps) {
   const [isOpen, setIsOpen] = useState(false);
   const ordered = [...fits].sort(
     (left, right) => STATE_ORDER.indexOf(left.answer.state) - STATE_ORDER.indexOf(right.answer.state),
@@ -46,6 +58,7 @@ export function HomesFoot({ id, session, composed, fits, readiness, things, mayW
             <strong>{readiness.ready === 1 ? '1 home as written' : `${readiness.ready} homes as written`}</strong>
             <span className="foot-detail">
               {readiness.swaps} with a swap · {readiness.short} {readiness.short === 1 ? 'needs a kit' : 'need a kit'}
+              {withoutBook > 0 && ` · ${withoutBook} without the book`}
             </span>
           </span>
         </button>

@@ -19,6 +19,8 @@ export interface BenchProps {
   readonly homes: readonly Home[];
   /** What the programme decided about cautions. */
   readonly policy: CautionPolicy;
+  /** How many homes said that they have no book at hand. */
+  readonly withoutBook: number;
   readonly seatedMinutesPerYear: number;
   readonly mayWrite: boolean;
 }

@@ -94,7 +94,7 @@ export function WhatWeHave({ things, known, choices, homes, today, policy }: Hav
               somebody still puts things into the mouth
             </label>
             <details className="small">
-              <summary className="inline-block min-h-6 cursor-pointer py-1">
+              <summary className="min-h-6 cursor-pointer py-1">
                 Allergies and things to avoid{avoided.length > 0 && `: ${avoided.join(', ')}`}
               </summary>
               {ALLERGENS.map((allergen) => (

@@ -1,15 +1,17 @@
 import type { Addable, BenchProps } from '../../islands/bench/benchTypes.ts';
 import { readHomes } from '../db/repositories/homes.ts';
+import { countWithoutBook } from '../db/repositories/sessions.ts';
 import { readShelf, readThings } from '../db/repositories/shelf.ts';
 import type { Person } from './person.ts';
 import { findSession, segmentFor } from './sessions.ts';
 
-/** Everything the bench works with: the session, the things, the homes. Five queries, however much there is. */
+/** Everything the bench works with: the session, the things, the homes. Six queries, however much there is. */
 export async function readBench(person: Person, id: string): Promise<BenchProps> {
-  const [kept, things, homes] = await Promise.all([
+  const [kept, things, homes, withoutBook] = await Promise.all([
     findSession(person, id),
     readThings(person.programmeId),
     readHomes(person.programmeId),
+    countWithoutBook(person.programmeId, id),
   ]);
   return {
     id: kept.id,
@@ -19,6 +21,7 @@ export async function readBench(person: Person, id: string): Promise<BenchProps>
     things,
     policy: person.settings.cautions,
     homes: homes.map(({ contact: _contact, language: _language, ...home }) => home),
+    withoutBook,
     seatedMinutesPerYear: person.settings.seatedMinutesPerYear,
     mayWrite: person.role !== 'reader',
   };

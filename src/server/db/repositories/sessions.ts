@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { Op, type Transaction } from 'sequelize';
 import type { Session } from '../../../core/script/session.ts';
 import { now } from '../../clock.ts';
-import { SessionRow, UserRow } from '../models.ts';
+import { GuideLinkRow, SessionRow, UserRow } from '../models.ts';
 import { tables } from '../tables.ts';
 
 /** A session with the revision it is at and when it was kept. */
@@ -35,6 +35,15 @@ export async function readSession(programmeId: string, id: string, lock?: Transa
     ...(lock && { transaction: lock, lock: lock.LOCK.UPDATE }),
   });
   return row ? toKeptSession(row) : null;
+}
+
+/** How many homes said of a session's guide that they have no book at hand; revoked links do not count. One query. */
+export async function countWithoutBook(programmeId: string, sessionId: string): Promise<number> {
+  tables();
+  if (!isUuid(sessionId)) return 0;
+  return GuideLinkRow.count({
+    where: { programmeId, sessionId, revokedAt: null, withoutBookAt: { [Op.ne]: null } },
+  });
 }
 
 /** Adds a session; gives its id. */
