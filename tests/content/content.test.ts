@@ -162,7 +162,7 @@ function faultsAt(activity: ShelfActivity, setting: Setting, level: LevelName, p
   const used = chosen.filter(({ qty }) => qty > 0);
   const allowed = new Set([...used.map(({ item }) => item)]);
   const namedOnly = NAMED_ONLY[activity.key]?.words ?? [];
-  for (const text of said)
+  for (const text of all)
     for (const thing of thingsNamedIn(text, Object.values(things)))
       if (
         !allowed.has(thing.key) &&
@@ -195,6 +195,8 @@ for (const activity of activities) {
         for (const level of ['easier', 'harder'] as const) {
           const own = part.levels[level];
           if (own && signature(own) === signature(part.levels.right!)) faults.set(`${level} is the same as right`, at);
+          if (own && level === 'harder' && part.levels.easier && signature(own) === signature(part.levels.easier))
+            faults.set('harder is the same as easier', at);
         }
     }
     assert.deepEqual(

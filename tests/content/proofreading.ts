@@ -102,6 +102,8 @@ export function countFaults(text: string, things: readonly Named[]): string[] {
       faults.push(`“1 ${after}” in “${text}”`);
   }
   if (/\b[Aa] (8|11|18|8\d)\b/.test(text)) faults.push(`“a” before ${/\b[Aa] (\d+)/.exec(text)![1]} in “${text}”`);
+  if (/\b(the 1(?= \p{L})|all [12](?= \p{L}))/iu.test(text))
+    faults.push(`nobody says “${/\b(the 1(?= \p{L})|all [12](?= \p{L}))/iu.exec(text)![1]}” in “${text}”`);
   if (/\bThere is no \p{L}+s\b/u.test(text)) faults.push(`“There is no …s” in “${text}”`);
   return [...new Set(faults)];
 }

@@ -162,7 +162,7 @@ test('what cannot be read, does not fit or is too large has its status and a sen
 test('a form that somebody may not send is answered with its status and a kind page, though its body was read', async () => {
   const reader = await signIn(DEMO.people.find(({ role }) => role === 'reader')!);
   const id = await firstSession();
-  const forms = {
+  const forms: Record<string, Record<string, string>> = {
     '/programme/cautions': { do: 'hide', rule: 'movement', by: 'me', why: 'no' },
     '/shelf/activity/carts-and-lids': { session: id },
     [`/post/${id}`]: { do: 'revoke', link: id },
