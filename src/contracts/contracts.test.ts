@@ -4,7 +4,9 @@ import { join } from 'node:path';
 import { test } from 'node:test';
 import addFormatsModule from 'ajv-formats';
 import { Ajv2020 } from 'ajv/dist/2020.js';
+import { CAUTION_RULES, TRAITS } from '../core/cautions/rules.ts';
 import { checkScript } from '../core/script/checkScript.ts';
+import { RULE_NAMES } from '../messages/cautions.ts';
 import { SKILL_WORDS } from '../messages/skills.ts';
 import { CALCULATIONS } from './calc/calculations.ts';
 import { CalcInputError } from './calc/calculation.ts';
@@ -189,6 +191,12 @@ test('the published JSON Schema takes the demo and refuses what the import refus
     assert.equal(validate(file), false, JSON.stringify(change).slice(0, 80));
     assert.equal(checkShape(shelfFile, file).ok, false, JSON.stringify(change).slice(0, 80));
   }
+});
+
+test('every name of the closed lists stands in the description of the format, and in words for authors', () => {
+  const described = readFileSync(join(ROOT, 'docs/formats.md'), 'utf8');
+  for (const name of TRAITS) assert.ok(described.includes(`\`${name}\``), name);
+  assert.deepEqual(Object.keys(RULE_NAMES).sort(), Object.keys(CAUTION_RULES).sort());
 });
 
 test('the demo’s shelf has things enough, and at least three activities of their own idea for every skill', () => {

@@ -49,7 +49,7 @@ await go('/shelf/activity/button-pots');
 await picture('activity');
 await go('/shelf/have');
 await page.locator('astro-island[ssr]').waitFor({ state: 'detached' });
-for (const thing of ['bottle lids', 'small empty boxes', 'bowls', 'socks', 'teaspoons'])
+for (const thing of ['bottle lids', 'small boxes', 'bowls', 'socks', 'teaspoons'])
   await page.getByRole('checkbox', { name: thing, exact: true }).check();
 await page.locator('.have-basket').waitFor();
 await picture('have');
@@ -79,6 +79,8 @@ await picture('tray');
 await page.getByRole('button', { name: 'Print the tray' }).click();
 const printed = await page.getByRole('link', { name: 'look at them' }).getAttribute('href');
 await savePdfPage(`${server.address}${printed}`, 3);
+await go('/programme/cautions');
+await picture('cautions');
 await go('/homes');
 await picture('homes');
 await go('/bench');
@@ -97,6 +99,8 @@ await phone.goto(guide);
 await picture('guide', phone);
 await phone.goto(`${guide}#step-3`);
 await picture('guide-step', phone);
+await phone.getByRole('radio', { name: 'Easier' }).locator('visible=true').check();
+await picture('guide-easier', phone);
 await phone.goto(`${guide}#reply`);
 await picture('guide-reply', phone);
 
