@@ -228,12 +228,18 @@ test('numbers in scripts come from dials and sums, but for those with a reason',
       levels.easier?.text ?? '',
       levels.harder?.text ?? '',
     ];
-    return texts.flatMap((text) =>
+    const articles = texts.flatMap((text) =>
+      [...text.matchAll(/\ban? \{(?!@|loves|\{)[^}]*\}/gi)].map(
+        ([found]) => `${key}: an article before a number, ${found}`,
+      ),
+    );
+    const numbers = texts.flatMap((text) =>
       [...text.replace(/\{[^}]*\}/g, ' ').matchAll(new RegExp(`\\d+|\\b(?:${WORDS})\\b`, 'gi'))]
         .map(([found]) => found.toLowerCase())
         .filter((found) => !allowed.includes(found))
         .map((found) => `${key}: ${found} in “${text}”`),
     );
+    return [...numbers, ...articles];
   });
   assert.deepEqual(faults, []);
 });
