@@ -106,8 +106,10 @@ export function mayUse(thing: UsedThing, home: Permission, policy: CautionPolicy
 
 /** The actions of a part that are stopped in a room: then the part cannot be done there. */
 export function stoppedActions(actions: readonly string[], room: Room, policy: CautionPolicy = USUAL_POLICY): string[] {
-  return findCautions({ ...room, items: [], actions }, policy).flatMap(({ level, because }) =>
-    level === 'stop' ? because : [],
+  return actions.filter(
+    (action) =>
+      (Object.hasOwn(CAUTION_RULES, action) && levelInRoom(action, room, policy) === 'stop') ||
+      policy.own.some((rule) => rule.level === 'stop' && isFor(rule, room) && rule.actions?.includes(action)),
   );
 }
 

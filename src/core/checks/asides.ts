@@ -125,11 +125,22 @@ function unknownAsides(segment: Segment, things: ThingsByKey): Aside[] {
   );
 }
 
-/** What does not come out at another level or with the dials of a swap, though it does as the script stands. */
-function scriptAsides(segment: Segment, things: ThingsByKey): Aside[] {
+const knownPlaces = new WeakMap<ThingsByKey, Readonly<Record<string, number>>>();
+
+/** How many places things have, worked out once for a shelf: it is asked at every turn of a dial. */
+function placesOf(things: ThingsByKey): Readonly<Record<string, number>> {
+  const known = knownPlaces.get(things);
+  if (known) return known;
   const places = Object.fromEntries(
     Object.values(things).flatMap(({ key, places: hollows }) => (hollows === undefined ? [] : [[key, hollows]])),
   );
+  knownPlaces.set(things, places);
+  return places;
+}
+
+/** What does not come out at another level or with the dials of a swap, though it does as the script stands. */
+function scriptAsides(segment: Segment, things: ThingsByKey): Aside[] {
+  const places = placesOf(things);
   const isShownElsewhere = ({ fault }: ScriptProblem) =>
     (fault.code === 'expression' || fault.code === 'template') && fault.when === '';
   return checkScript(segment, segment.title, { places, reach: 'as-it-stands' })
