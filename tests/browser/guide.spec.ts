@@ -160,7 +160,7 @@ test('a guide prints on at most two pages, with everything that is folded up on 
   for (const words of [
     'Fetch',
     'They bring a handful: Count into your palm together',
-    'the 4 carts',
+    'here are your 4 carts',
     'The adult in the room decides',
   ]) {
     expect(text).toContain(words);

@@ -28,7 +28,7 @@ test('an author makes a session, turns a dial, reorders by keyboard, sends it; a
     await dial.press('ArrowUp');
     await dial.press('ArrowUp');
     await expect(dial).toHaveText('6');
-    await expect(carts.getByText('these are the 6 carts')).toBeVisible();
+    await expect(carts.getByText('here are your 6 carts')).toBeVisible();
     await expect(page.getByText('24 bottle lids, ')).toBeVisible();
     await expect(likely).not.toHaveText(before!);
     await dial.press('Home');
@@ -147,8 +147,8 @@ async function followGuide(page: Page, guide: string): Promise<void> {
   await page.getByText('They bring a handful').locator('visible=true').click();
   await expect(page.getByText('Count into your palm together').locator('visible=true')).toHaveCount(1);
   await page.getByRole('radio', { name: 'Easier' }).locator('visible=true').check();
-  await expect(page.getByText('these are the 2 carts')).toBeVisible();
-  await expect(page.getByText('these are the 4 carts')).toBeHidden();
+  await expect(page.getByText('here are your 2 carts')).toBeVisible();
+  await expect(page.getByText('here are your 4 carts')).toBeHidden();
   await page.getByRole('link', { name: 'Next' }).click();
   await page.getByRole('link', { name: 'Next' }).click();
   await page.getByLabel('Done').check();

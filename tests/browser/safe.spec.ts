@@ -32,10 +32,10 @@ test('without script a home does it easier: every line follows, and what it answ
   const home = await openHome(browser);
   await home.goto(guide);
   const carts = home.locator('section.step').filter({ has: home.getByRole('heading', { name: 'Carts and lids' }) });
-  await expect(carts.getByText('these are the 4 carts')).toBeVisible();
+  await expect(carts.getByText('here are your 4 carts')).toBeVisible();
   await carts.getByRole('radio', { name: /Más fácil/ }).check();
-  await expect(carts.getByText('these are the 2 carts')).toBeVisible();
-  await expect(carts.getByText('these are the 4 carts')).toBeHidden();
+  await expect(carts.getByText('here are your 2 carts')).toBeVisible();
+  await expect(carts.getByText('here are your 4 carts')).toBeHidden();
   await expect(carts.locator('.line:visible').filter({ hasText: /\b4\b/ })).toHaveCount(0);
   await home.getByLabel('Hecho').check();
   await home.getByLabel('Minutos de Carts and lids').fill('6');
