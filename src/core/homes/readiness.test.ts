@@ -1,8 +1,8 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { cautionsOverAges, findCautions, mayUse } from '../cautions/cautions.ts';
-import { CAUTION_RULES } from '../cautions/rules.ts';
+import { cautionsOverAges, findCautions, mayUse, stoppedActions } from '../cautions/cautions.ts';
+import { CAUTION_RULES, type CautionPolicy, type OwnRule } from '../cautions/rules.ts';
 import type { StockedNeed } from '../materials/swaps.ts';
 import { checkReadiness } from './readiness.ts';
 
@@ -96,6 +96,27 @@ test('a thing may be had from the age at which none of its rules stops it', () =
     const [over] = cautionsOverAges({ items: [{ item: 'x', traits: [rule], isCounter: true }], actions: [] });
     assert.equal(over?.stopsUnderMonths ?? undefined, age, rule);
   }
+});
+
+test('what a programme stops by a rule of its own or a stricter one is not used, and hiding undoes no stop', () => {
+  const pebble = { item: 'pebble', traits: ['powder'], allergens: ['sesame'] };
+  const room = { youngestMonths: 40, allergens: [] };
+  const policy = (change: Partial<CautionPolicy>) => ({ own: [], stricter: [], hidden: [], ...change });
+  const own = (change: Partial<OwnRule>) =>
+    policy({ own: [{ name: 'own-1', level: 'stop', words: 'No.', ...change }] });
+  assert.ok(mayUse(pebble, room));
+  for (const calls of [{ things: ['pebble'] }, { traits: ['powder'] }, { allergens: ['sesame'] }]) {
+    assert.equal(mayUse(pebble, room, own(calls)), false);
+    assert.ok(mayUse(pebble, room, own({ ...calls, underMonths: 40 })));
+    assert.equal(mayUse(pebble, room, own({ ...calls, underMonths: 41 })), false);
+    assert.ok(mayUse(pebble, room, own({ ...calls, level: 'hold' })));
+  }
+  assert.ok(mayUse(pebble, room, own({ things: ['sponge'], actions: ['powder'] })));
+  const stricter = [{ rule: 'powder', level: 'stop' as const }];
+  const hidden = [{ rule: 'powder', by: 'Ada', on: '2027-01-01', why: 'known' }];
+  assert.equal(mayUse(pebble, room, policy({ stricter, hidden })), false);
+  assert.deepEqual(stoppedActions(['powder', 'water', 'glass'], room, own({ actions: ['water'] })), ['water']);
+  assert.deepEqual(stoppedActions(['powder', 'water'], room, policy({ stricter })), ['powder']);
 });
 
 test('over all ages a programme’s rule has its own age, words and strictness', () => {
