@@ -33,6 +33,24 @@ test('asides are sentences with numbers, and remedies are verbs', () => {
   ]);
 });
 
+test('a home that goes without a part is told of once, and a remedy is one that every home concerned may have', () => {
+  const small = homeWith([], { children: [{ nickname: 'Pip', birthMonth: '2025-01' }], nickname: 'Blue door' });
+  const lids = CARTS.needs[1]!;
+  const without = wordsFor({ ...SESSION, segments: [{ ...CARTS, needs: [{ ...lids, swaps: [] }] }] }, [small]);
+  assert.ok(
+    without.some((words) => words.startsWith('1 home goes without this')),
+    without.join('\n'),
+  );
+  assert.ok(!without.some((words) => words.includes('not for 1 home')));
+  const swaps = [{ item: 'button', fit: 0.9, why: '' }, ...lids.swaps];
+  const things = { ...THINGS, button: { ...THINGS['bottle-lid']!, key: 'button', traits: ['magnets-cells-beads'] } };
+  const session = { ...SESSION, segments: [{ ...CARTS, needs: [{ ...lids, swaps }] }] };
+  const composed = composeSession(session, things, { seatedMinutesPerYear: 3, youngestMonths: 36 });
+  const asides = findAsides(session, composed, fitHomes(session, [small], { things }).fits, { things });
+  assert.equal(asides.find(({ finding }) => finding.code === 'caution')?.remedy?.do, 'write-with');
+  assert.match(JSON.stringify(asides), /"swapTo":"jar-lid"/);
+});
+
 test('what stops a session says where and why', () => {
   const broken = {
     ...CARTS,

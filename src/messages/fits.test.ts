@@ -1,9 +1,9 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { fitHome } from '../core/homes/sessionReadiness.ts';
+import { fitHome, outcomeOf } from '../core/homes/sessionReadiness.ts';
 import { agesFromYears, agesInYears } from '../core/script/ages.ts';
 import { CARTS, homeWith, SESSION, THINGS } from '../core/script/session.fixture.ts';
-import { countThing, describeFit } from './fits.ts';
+import { countOutcomes, countThing, describeFit } from './fits.ts';
 
 const reasonsFor = (home: ReturnType<typeof homeWith>, session = SESSION) =>
   describeFit(fitHome(session, home, { things: THINGS }), THINGS);
@@ -34,6 +34,17 @@ test('a home’s state is explained by its swaps, its kit and what nothing may r
   const optional = { ...CARTS.needs[1]!, swaps: [], optional: true };
   const withOptional = { ...SESSION, segments: [{ ...CARTS, needs: [optional] }] };
   assert.deepEqual(reasonsFor(small, withOptional), ['nothing safe for bottle lids']);
+});
+
+test('a home that must do without a part is not said to need a kit', () => {
+  const onlyLids = { ...SESSION, segments: [{ ...CARTS, needs: [{ ...CARTS.needs[1]!, swaps: [] }] }] };
+  const small = homeWith([], { children: [{ nickname: 'Pip', birthMonth: '2025-01' }] });
+  const outcomes = [small, homeWith([]), homeWith([{ item: 'bottle-lid', qty: 16 }])].map((home) =>
+    outcomeOf(fitHome(onlyLids, home, { things: THINGS })),
+  );
+  assert.deepEqual(outcomes, ['without', 'kit', 'ready']);
+  assert.equal(countOutcomes(outcomes), '0 with a swap · 1 needs a kit · 1 goes without a part');
+  assert.equal(countOutcomes(['kit', 'kit', 'swaps']), '1 with a swap · 2 need a kit');
 });
 
 test('one thing is named as one, more as many', () => {

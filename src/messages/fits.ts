@@ -1,15 +1,26 @@
-import type { HomeState } from '../core/homes/readiness.ts';
-import type { HomeFit } from '../core/homes/sessionReadiness.ts';
+import type { HomeFit, HomeOutcome } from '../core/homes/sessionReadiness.ts';
 import { namesOf } from '../core/script/composition.ts';
 import { roundUp } from '../core/script/expression.ts';
 import type { ThingsByKey } from '../core/script/session.ts';
 
 /** How a home can do a session. */
-export const STATE_WORDS: Readonly<Record<HomeState, string>> = {
+export const OUTCOME_WORDS: Readonly<Record<HomeOutcome, string>> = {
   ready: 'as written',
   swaps: 'with a swap',
-  short: 'needs a kit',
+  kit: 'needs a kit',
+  without: 'goes without a part',
 };
+
+/** How many homes do otherwise than as written: "4 with a swap · 2 need a kit · 1 goes without a part". */
+export function countOutcomes(outcomes: readonly HomeOutcome[]): string {
+  const count = (outcome: HomeOutcome) => outcomes.filter((other) => other === outcome).length;
+  const [kit, without] = [count('kit'), count('without')];
+  return [
+    `${count('swaps')} with a swap`,
+    `${kit} ${kit === 1 ? 'needs' : 'need'} a kit`,
+    ...(without > 0 ? [`${without} ${without === 1 ? 'goes' : 'go'} without a part`] : []),
+  ].join(' · ');
+}
 
 /** Why a home is in its state: what serves in the place of what, what comes in a kit, what it goes without. A home that has everything: none. */
 export function describeFit({ parts }: Pick<HomeFit, 'parts'>, things: ThingsByKey): string[] {

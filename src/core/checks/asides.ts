@@ -1,6 +1,6 @@
 import { findCautions } from '../cautions/cautions.ts';
 import { USUAL_POLICY, type CautionLevel, type CautionPolicy } from '../cautions/rules.ts';
-import { asUsed } from '../homes/household.ts';
+import { asUsed, isPermitted, type Household } from '../homes/household.ts';
 import { needIdIn, type FitSettings, type HomeFit } from '../homes/sessionReadiness.ts';
 import { needQuantity } from '../materials/materials.ts';
 import { checkScript, type ScriptFault, type ScriptProblem } from '../script/checkScript.ts';
@@ -202,29 +202,35 @@ function lackAsides(segment: Segment, fits: readonly HomeFit[]): Aside[] {
   }));
 }
 
-/** Cautions that withhold what the script says from at least one of the homes; milder ones stand in the guide. */
+/**
+ * Cautions that withhold what the script says from at least one of the homes that do the part; milder ones stand in the
+ * guide. What is put in its place must be permitted in all of those homes.
+ */
 function cautionAsides(
   segment: Segment,
   fits: readonly HomeFit[],
   { things, policy }: { things: ThingsByKey; policy: CautionPolicy },
 ): Aside[] {
   const items = segment.needs.flatMap((need) => (things[need.item] ? [asUsed(things[need.item]!, need)] : []));
-  const stopsByRule = new Map<string, { homes: number; because: readonly string[] }>();
-  for (const { household } of fits) {
+  const stopsByRule = new Map<string, { households: Household[]; because: readonly string[] }>();
+  for (const { household, parts } of fits) {
+    if (parts.find((part) => part.segment.id === segment.id)?.isLeftOut) continue;
     for (const { rule, level, because } of findCautions({ ...household, items, actions: [] }, policy)) {
       if (level !== 'stop') continue;
-      stopsByRule.set(rule, { homes: (stopsByRule.get(rule)?.homes ?? 0) + 1, because });
+      stopsByRule.set(rule, { households: [...(stopsByRule.get(rule)?.households ?? []), household], because });
     }
   }
-  return [...stopsByRule].map(([rule, { homes, because }]) => {
+  return [...stopsByRule].map(([rule, { households, because }]) => {
     const need = segment.needs.find(({ item }) => because.includes(item));
-    const swap = need?.swaps.find(({ item }) => things[item] && !things[item].traits.includes(rule));
+    const swap = need?.swaps.find(({ item }) =>
+      households.every((household) => isPermitted(item, need, things, household)),
+    );
     const finding = {
       code: 'caution',
       rule,
       level: 'stop',
       items: because,
-      homes,
+      homes: households.length,
       ...(swap && { swapTo: swap.item }),
     } as const;
     return {

@@ -55,6 +55,15 @@ export interface HomeFit {
   readonly kit: readonly { need: string; item: string; qty: number }[];
 }
 
+/** How a home does a session, for an author: a home that lacks nothing but must do without a part needs no kit. */
+export type HomeOutcome = 'ready' | 'swaps' | 'kit' | 'without';
+
+/** How a home does a session; `without` where it goes without a part or a thing and no kit would help. */
+export function outcomeOf({ answer, kit }: Pick<HomeFit, 'answer' | 'kit'>): HomeOutcome {
+  if (answer.state !== 'short') return answer.state;
+  return kit.length > 0 ? 'kit' : 'without';
+}
+
 /** What a fit needs to know beside the session and the home. */
 export interface FitSettings {
   readonly things: ThingsByKey;

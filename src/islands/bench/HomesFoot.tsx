@@ -1,10 +1,11 @@
 import { daysAhead } from '../../core/calendar/preparation.ts';
 import { useState } from 'react';
-import type { HomeFit } from '../../core/homes/sessionReadiness.ts';
+import { outcomeOf, type HomeFit } from '../../core/homes/sessionReadiness.ts';
 import type { Readiness, HomeState } from '../../core/homes/readiness.ts';
 import { materialsOrNone, type ComposedSession } from '../../core/script/composition.ts';
 import type { Session, ThingsByKey } from '../../core/script/session.ts';
-import { countThing, describeFit, STATE_WORDS } from '../../messages/fits.ts';
+import { leadWords } from '../../messages/dates.ts';
+import { countOutcomes, countThing, describeFit, OUTCOME_WORDS } from '../../messages/fits.ts';
 
 interface HomesFootProps {
   readonly id: string;
@@ -27,6 +28,8 @@ const SENDING_WORDS = {
 } as const;
 
 const STATE_ORDER: readonly HomeState[] = ['ready', 'swaps', 'short'];
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** Always in sight: how many homes can do it, what is fetched, what comes before, and sending it. */
 export function HomesFoot({
@@ -57,7 +60,7 @@ export function HomesFoot({
           <span>
             <strong>{readiness.ready === 1 ? '1 home as written' : `${readiness.ready} homes as written`}</strong>
             <span className="foot-detail">
-              {readiness.swaps} with a swap · {readiness.short} {readiness.short === 1 ? 'needs a kit' : 'need a kit'}
+              {countOutcomes(fits.map(outcomeOf))}
               {withoutBook > 0 && ` · ${withoutBook} without the book`}
             </span>
           </span>
@@ -76,7 +79,7 @@ export function HomesFoot({
           <strong>Before</strong>
           <span className="foot-detail">
             {before.length > 0
-              ? before.map((entry) => `${daysAhead(entry)} days: ${entry.text}`).join(' ')
+              ? before.map((entry) => `${capital(leadWords(entry))}: ${entry.text}`).join(' ')
               : 'nothing to prepare'}
           </span>
         </div>
@@ -129,7 +132,7 @@ function HomesPanel({ fits, things }: { fits: readonly HomeFit[]; things: Things
             <tr key={fit.home.id}>
               <td>{fit.home.nickname}</td>
               <td>{fit.home.children.map(({ nickname }) => nickname).join(', ')}</td>
-              <td>{STATE_WORDS[fit.answer.state]}</td>
+              <td>{OUTCOME_WORDS[outcomeOf(fit)]}</td>
               <td>{describeFit(fit, things).join('; ') || 'has everything'}</td>
             </tr>
           ))}

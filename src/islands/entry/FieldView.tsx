@@ -33,9 +33,9 @@ export function FieldView({ field, prefix, isFixed = false }: FieldViewProps) {
     );
   if (field.as === 'yes-no')
     return (
-      <label className={className}>
-        <span>{field.label}</span>
+      <label className={`${className} entry-tick`}>
         <input type="checkbox" {...register(name)} />
+        <span>{field.label}</span>
       </label>
     );
   return (

@@ -154,7 +154,10 @@ export function WhatWeHave({ things, known, choices, homes, today, policy }: Hav
         {home && (
           <p className="small">
             {home.stock
-              .map(({ item, qty }) => `${qty} ${things.find(({ key }) => key === item)?.many ?? item}`)
+              .map(({ item, qty }) => {
+                const thing = things.find(({ key }) => key === item);
+                return `${qty} ${(qty === 1 ? thing?.one : thing?.many) ?? item}`;
+              })
               .join(', ')}
           </p>
         )}
