@@ -1,4 +1,4 @@
-import { USUAL_POLICY, type CautionPolicy } from '../../core/cautions/rules.ts';
+import type { CautionPolicy } from '../../core/cautions/rules.ts';
 import type { Home } from '../../core/homes/home.ts';
 import { composeGuide, type Guide, type GuideLevel, type GuideSegment } from '../../core/script/guide.ts';
 import type { ReadingPace } from '../../core/script/fromShelf.ts';
@@ -34,7 +34,7 @@ export const calcGuide = calculation(
       home: homeOf(home),
       things: thingsOf(file.things),
       programme: '',
-      policy: programme?.cautions ?? settings.cautions ?? USUAL_POLICY,
+      policy: programme?.cautions ?? settings.cautions,
       books: file.books,
     });
     return describeGuide(guide);

@@ -1,5 +1,5 @@
 import { evaluateQuantity, type Scope } from '../script/expression.ts';
-import type { Quantity } from '../script/session.ts';
+import { MOST_WAYS, type Quantity } from '../script/session.ts';
 
 /** A thing that may serve a need at a home. */
 export interface ServingOption {
@@ -50,9 +50,6 @@ export interface PartWay {
   readonly values: Scope;
   readonly needs: readonly NeedOfWay[];
 }
-
-/** Most ways that are looked at for one part: more swaps that set dials than this allows are refused when they are written. */
-export const MOST_WAYS = 512;
 
 interface Choice {
   readonly takes: NeedOfWay['takes'];

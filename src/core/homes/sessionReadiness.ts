@@ -11,13 +11,6 @@ import { householdOn, isPermitted, type Household } from './household.ts';
 import { agree, amountOf, type NeedToServe, type PartToServe, type ServingOption } from './partWays.ts';
 import { summariseReadiness, type HomeReadiness, type Readiness } from './readiness.ts';
 
-/** A need of one segment, named uniquely within the session. */
-export interface SessionNeed {
-  readonly id: string;
-  readonly segment: Segment;
-  readonly need: Need;
-}
-
 /** What serves one need at a home. */
 export interface ServedNeed {
   readonly id: string;
@@ -70,14 +63,7 @@ export interface FitSettings {
   readonly policy?: CautionPolicy | undefined;
 }
 
-/** All needs of a session in order; their ids are "segment/need". */
-export function sessionNeeds(session: Pick<Session, 'segments'>): SessionNeed[] {
-  return session.segments.flatMap((segment) =>
-    segment.needs.map((need) => ({ id: needIdIn(segment, need), segment, need })),
-  );
-}
-
-/** The id a need has within its session. */
+/** The id a need has within its session: "segment/need". */
 export function needIdIn(segment: Pick<Segment, 'id'>, need: Pick<Need, 'id'>): string {
   return `${segment.id}/${need.id}`;
 }

@@ -1,7 +1,15 @@
 import { evaluateQuantity, type ExpressionProblem, type Scope } from './expression.ts';
 import { checkDial, type EditProblem } from './edit.ts';
-import { isWholeLevel, linesAt, quantityAt } from './levels.ts';
-import { dialValues, isNumberDial, type ActivityBody, type LevelName } from './session.ts';
+import { isWholeLevel, linesAt, quantityAt, valuesAt } from './levels.ts';
+import {
+  dialValues,
+  isNumberDial,
+  LEVELS,
+  MOST_WAYS,
+  type ActivityBody,
+  type LevelName,
+  type Segment,
+} from './session.ts';
 import { renderTemplate, type TemplateProblem } from './template.ts';
 
 export type ScriptFault =
@@ -22,7 +30,9 @@ export interface ScriptProblem {
   readonly fault: ScriptFault;
 }
 
-type Script = Pick<ActivityBody, 'dials' | 'lines' | 'needs' | 'minutes' | 'levels' | 'ahead'>;
+/** An activity, which stands at its right level, or a part on the bench, which may stand at another. */
+type Script = Pick<ActivityBody, 'dials' | 'lines' | 'needs' | 'minutes' | 'levels' | 'ahead'> &
+  Partial<Pick<Segment, 'level' | 'rightDials'>>;
 
 /** Hollows or places of things by key, for swaps that count by them; absent where a thing has none. */
 export type PlacesByItem = Readonly<Record<string, number>>;
@@ -126,9 +136,6 @@ function checkWays({ needs }: Script): ScriptProblem[] {
     : [];
 }
 
-/** As many ways as are compared for one part, see `homes/partWays`. */
-const MOST_WAYS = 512;
-
 function repeats(names: readonly string[]): number[] {
   const first = new Map<string, number>();
   names.forEach((name, index) => !first.has(name) && first.set(name, index));
@@ -141,19 +148,22 @@ interface Setting {
   readonly level: LevelName;
 }
 
-/** The dials as they stand, each number dial at either end, both levels; and each of these with what swaps set. */
+/** The script as it stands, each number dial at either end, the other levels; and each of these with what swaps set. */
 function settingsToTry(script: Script, reach: 'every-end' | 'as-it-stands'): Setting[] {
-  const { dials, levels, needs } = script;
+  const { dials, levels, needs, level: here = 'right', rightDials = {} } = script;
   const standing = dialValues(dials);
   const turned = reach === 'every-end' ? dials.filter(isNumberDial) : [];
   const ends = turned.flatMap(({ name, label, min, max }): Setting[] => [
-    { values: { ...standing, [name]: min }, when: `${label} ${min}`, level: 'right' },
-    { values: { ...standing, [name]: max }, when: `${label} ${max}`, level: 'right' },
+    { values: { ...standing, [name]: min }, when: `${label} ${min}`, level: here },
+    { values: { ...standing, [name]: max }, when: `${label} ${max}`, level: here },
   ]);
-  const byLevel = (['easier', 'harder'] as const).flatMap((level): Setting[] =>
-    levels[level] ? [{ values: { ...standing, ...levels[level].dials }, when: level, level }] : [],
-  );
-  const bare: Setting[] = [{ values: standing, when: '', level: 'right' }, ...ends, ...byLevel];
+  const others = LEVELS.filter((level) => level !== here && (level === 'right' || levels[level]));
+  const byLevel = others.map((level): Setting => ({
+    values: valuesAt({ dials, levels, level: here, rightDials }, level),
+    when: level === 'right' ? 'just right' : level,
+    level,
+  }));
+  const bare: Setting[] = [{ values: standing, when: '', level: here }, ...ends, ...byLevel];
   const swapSets = needs.flatMap(({ swaps }, need) =>
     swaps.flatMap(({ item, sets }) => (sets && Object.keys(sets).length > 0 ? [{ need, item, sets }] : [])),
   );

@@ -50,6 +50,9 @@ export interface ChoiceDial {
 /** A number or choice that an activity exposes. Number dials turn by ones. */
 export type Dial = NumberDial | ChoiceDial;
 
+/** Most ways, by swaps that set dials, that are compared for one part at a home; a script with more is refused. */
+export const MOST_WAYS = 512;
+
 /** What else will do for a need. `sets` gives dials the values they have with this swap (a tray with 12 places). */
 export interface Swap {
   readonly item: string;
