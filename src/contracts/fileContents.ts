@@ -1,4 +1,4 @@
-import { checkScript, type PlacesByItem } from '../core/script/checkScript.ts';
+import { checkScript, placesOf, type PlacesByItem } from '../core/script/checkScript.ts';
 import type { Segment, Thing, ThingsByKey } from '../core/script/session.ts';
 import type { ShelfActivity, ShelfBook, ShelfSong } from '../core/script/fromShelf.ts';
 import { describeScriptFault } from '../messages/edits.ts';
@@ -24,11 +24,6 @@ export interface FileSections {
 export function withSections(file: Partial<FileSections>): FileSections {
   const { things = [], books = [], songs = [], activities = [], homes = [], sessions = [] } = file;
   return { things, books, songs, activities, homes, sessions };
-}
-
-/** Things by key, as quantities, swaps and cautions need them; `places` only. */
-export function placesOf(things: readonly Pick<ThingEntry, 'key' | 'places'>[]): PlacesByItem {
-  return Object.fromEntries(things.flatMap(({ key, places }) => (places === undefined ? [] : [[key, places]])));
 }
 
 /** The things of a file by key. */
@@ -71,7 +66,7 @@ export function checkContents(
 
 /** What does not come out in one script, by its place in the file. */
 function scriptProblems(
-  script: Pick<Segment, 'dials' | 'lines' | 'needs' | 'minutes' | 'levels' | 'ahead' | 'title'>,
+  script: Pick<Segment, 'title'> & Parameters<typeof checkScript>[0],
   at: string,
   places: PlacesByItem,
 ): FieldProblem[] {

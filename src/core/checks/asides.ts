@@ -3,7 +3,13 @@ import { USUAL_POLICY, type CautionLevel, type CautionPolicy } from '../cautions
 import { asUsed, isPermitted, type Household } from '../homes/household.ts';
 import { needIdIn, type FitSettings, type HomeFit } from '../homes/sessionReadiness.ts';
 import { needQuantity } from '../materials/materials.ts';
-import { checkScript, type ScriptFault, type ScriptProblem } from '../script/checkScript.ts';
+import {
+  checkScript,
+  placesOf,
+  type PlacesByItem,
+  type ScriptFault,
+  type ScriptProblem,
+} from '../script/checkScript.ts';
 import type { ComposedSession } from '../script/composition.ts';
 import type { Edit } from '../script/edit.ts';
 import type { ExpressionProblem } from '../script/expression.ts';
@@ -66,11 +72,12 @@ export function findAsides(
   fits: readonly HomeFit[],
   { things, policy = USUAL_POLICY }: FitSettings,
 ): Aside[] {
+  const places = placesOf(Object.values(things));
   const asides = composed.segments.flatMap((part, index) => [
     ...lineAsides(part.segment, composed, index),
     ...needAsides(part.segment),
     ...unknownAsides(part.segment, things),
-    ...scriptAsides(part.segment, things),
+    ...scriptAsides(part.segment, places),
     ...leftOutAsides(part.segment, fits),
     ...lackAsides(part.segment, fits),
     ...cautionAsides(part.segment, fits, { things, policy }),
@@ -125,22 +132,8 @@ function unknownAsides(segment: Segment, things: ThingsByKey): Aside[] {
   );
 }
 
-const knownPlaces = new WeakMap<ThingsByKey, Readonly<Record<string, number>>>();
-
-/** How many places things have, worked out once for a shelf: it is asked at every turn of a dial. */
-function placesOf(things: ThingsByKey): Readonly<Record<string, number>> {
-  const known = knownPlaces.get(things);
-  if (known) return known;
-  const places = Object.fromEntries(
-    Object.values(things).flatMap(({ key, places: hollows }) => (hollows === undefined ? [] : [[key, hollows]])),
-  );
-  knownPlaces.set(things, places);
-  return places;
-}
-
 /** What does not come out at another level or with the dials of a swap, though it does as the script stands. */
-function scriptAsides(segment: Segment, things: ThingsByKey): Aside[] {
-  const places = placesOf(things);
+function scriptAsides(segment: Segment, places: PlacesByItem): Aside[] {
   const isShownElsewhere = ({ fault }: ScriptProblem) =>
     (fault.code === 'expression' || fault.code === 'template') && fault.when === '';
   return checkScript(segment, segment.title, { places, reach: 'as-it-stands' })

@@ -37,6 +37,13 @@ type Script = Pick<ActivityBody, 'dials' | 'lines' | 'needs' | 'minutes' | 'leve
 /** Hollows or places of things by key, for swaps that count by them; absent where a thing has none. */
 export type PlacesByItem = Readonly<Record<string, number>>;
 
+/** How many places things have, by key; things without any are left out. */
+export function placesOf(
+  things: readonly { readonly key: string; readonly places?: number | undefined }[],
+): PlacesByItem {
+  return Object.fromEntries(things.flatMap(({ key, places }) => (places === undefined ? [] : [[key, places]])));
+}
+
 export interface CheckSettings {
   readonly places?: PlacesByItem | undefined;
   /** `every-end`: as an activity on the shelf, at both ends of every dial. `as-it-stands`: as it goes to homes now. */

@@ -1,8 +1,7 @@
 import { literal } from 'sequelize';
-import { placesOf } from '../../contracts/fileContents.ts';
 import { checkShape, type FieldProblem } from '../../contracts/problems.ts';
 import { ENTRY_SCHEMAS, titleOf, type ShelfEntry } from '../../contracts/shelfEntries.ts';
-import { checkScript } from '../../core/script/checkScript.ts';
+import { checkScript, placesOf } from '../../core/script/checkScript.ts';
 import { describeScriptFault } from '../../messages/edits.ts';
 import { now } from '../clock.ts';
 import { ShelfItemRow } from '../db/models.ts';
