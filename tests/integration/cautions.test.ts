@@ -1,6 +1,8 @@
 import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
+import { programmeSettings } from '../../src/contracts/programme.ts';
 import { changeCautions } from '../../src/server/services/cautionRules.ts';
+import { importFile } from '../../src/server/services/importShelf.ts';
 import { keepProgramme } from '../../src/server/services/programme.ts';
 import { helpersFor, startProgrammes, type TestProgrammes } from './programme.ts';
 
@@ -111,6 +113,21 @@ test('other settings and cautions do not undo each other, even at once', async (
     ['light'],
   );
   assert.equal(last.stricter.length, 2);
+});
+
+test('a file with settings leaves what was decided about cautions since its owner signed in', async () => {
+  const settings = { ...programmeSettings.getDefault(), seatedMinutesPerYear: 5 };
+  const { cautions: _cautions, ...withoutCautions } = settings;
+  await importFile(at.owner, { format: 'footstool', version: 1, programme: { settings: withoutCautions } });
+  const kept = await change([
+    ['do', 'show'],
+    ['rule', 'sound'],
+  ]);
+  assert.deepEqual(
+    kept.hidden.map(({ rule }) => rule),
+    ['light'],
+  );
+  assert.equal(kept.stricter.length, 2);
 });
 
 test('somebody else’s programme is not touched', async () => {

@@ -7,7 +7,7 @@ import { shelfFile, type HomeEntry, type SessionEntry } from '../../contracts/sh
 import type { CautionPolicy } from '../../core/cautions/rules.ts';
 import type { Segment } from '../../core/script/session.ts';
 import { describeMakerProblem } from '../../messages/makers.ts';
-import { ChildRow, HomeRow, HomeThingRow, ProgrammeRow, ShelfItemRow } from '../db/models.ts';
+import { ChildRow, HomeRow, HomeThingRow, ShelfItemRow } from '../db/models.ts';
 import { tables } from '../db/tables.ts';
 import { addSession } from '../db/repositories/sessions.ts';
 import {
@@ -20,6 +20,7 @@ import {
 } from '../db/repositories/shelf.ts';
 import { EdgeError } from '../http/errors.ts';
 import { requireAuthor, type Person } from './person.ts';
+import { changeSettings } from './programme.ts';
 import { frameSegments, namedSegment } from './sessions.ts';
 
 export interface ImportReport {
@@ -169,10 +170,13 @@ interface ProgrammeOfFile {
 
 /** Takes over the settings of a file; what it does not name stays. */
 async function writeProgramme(person: Person, given: ProgrammeOfFile, transaction: Transaction): Promise<void> {
-  const settings = {
-    ...person.settings,
-    ...given.settings,
-    cautions: given.cautions ?? given.settings?.cautions ?? person.settings.cautions,
-  };
-  await ProgrammeRow.update({ settings }, { where: { id: person.programmeId }, transaction });
+  await changeSettings(
+    person,
+    (settings) => ({
+      ...settings,
+      ...given.settings,
+      cautions: given.cautions ?? given.settings?.cautions ?? settings.cautions,
+    }),
+    transaction,
+  );
 }

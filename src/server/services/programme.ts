@@ -1,3 +1,4 @@
+import type { Transaction } from 'sequelize';
 import { checkForm } from '../../contracts/problems.ts';
 import { programmeForm, readSettings, type ProgrammeSettings } from '../../contracts/programme.ts';
 import { ProgrammeRow } from '../db/models.ts';
@@ -20,17 +21,19 @@ export async function keepProgramme(person: Person, form: URLSearchParams): Prom
   });
 }
 
-/** Changes a programme's settings as they are kept now, held meanwhile: two owners do not undo each other. */
+/** Changes a programme's settings as they are kept now, held meanwhile: two owners do not undo each other. Only an owner may. */
 export async function changeSettings(
   person: Person,
   change: (settings: ProgrammeSettings) => { [name in keyof ProgrammeSettings]: unknown },
+  within?: Transaction,
 ): Promise<ProgrammeSettings> {
   if (person.role !== 'owner') throw new EdgeError('not-allowed');
-  return tables().transaction(async (transaction) => {
+  const work = async (transaction: Transaction) => {
     const row = await ProgrammeRow.findByPk(person.programmeId, { transaction, lock: transaction.LOCK.UPDATE });
     if (!row) throw new EdgeError('not-found');
     const settings = readSettings(change(readSettings(row.settings)));
     await row.update({ settings }, { transaction });
     return settings;
-  });
+  };
+  return within ? work(within) : tables().transaction(work);
 }
