@@ -6,7 +6,7 @@ import { defineConfig } from 'astro/config';
 // Origins are checked by our own middleware, which knows the run-time address; see docs/decisions.
 export default defineConfig({
   output: 'server',
-  adapter: node({ mode: 'standalone' }),
+  adapter: node({ mode: 'middleware' }),
   integrations: [react()],
   security: { checkOrigin: false },
   trailingSlash: 'never',

@@ -6,6 +6,10 @@ declare namespace App {
     person: import('./server/services/person.ts').Person | null;
     /** Allows a chart's own style sheet in this answer. */
     styleNonce: string;
+    /** Where rendered guides are kept between visits; absent while developing. */
+    guides?: import('./server/front/guideStore.ts').GuideStore;
+    /** Long calculations beside the request; absent while developing. */
+    beside?: import('./server/services/checkFile.ts').Beside;
     /** What the page of problems is to say. */
     problem?: { status: number; message: string };
   }

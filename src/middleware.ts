@@ -5,18 +5,20 @@ import { comesFromOurPages } from './server/http/address.ts';
 import { jsonAnswer, toEdgeError } from './server/http/answers.ts';
 import { EdgeError } from './server/http/errors.ts';
 import { secureHeaders } from './server/http/headers.ts';
-import { newToken } from './server/http/secrets.ts';
+import { hashToken, newToken } from './server/http/secrets.ts';
 import { SIGN_IN_COOKIE } from './server/http/signInCookie.ts';
+import { answerWith, type GuideStore, type RenderTicket } from './server/front/guideStore.ts';
+import { isEncrypted } from './server/front/place.ts';
 import { personOf } from './server/services/signIn.ts';
 
-const OPEN_PATHS = ['/sign-in', '/health', '/problem'];
+const OPEN_PATHS = ['/sign-in', '/health', '/problem', '/begin', '/forgot', '/robots.txt'];
 /** What a secret address opens, and what the build made. */
-const OPEN_FOLDERS = ['/g/', '/calendar/', '/_'];
+const OPEN_FOLDERS = ['/g/', '/calendar/', '/join/', '/reset/', '/_astro/'];
 
 /** Every request: who asks, from where, and what becomes of it when something goes wrong. */
 export const onRequest = defineMiddleware(async (context, next) => {
-  const { pathname } = context.url;
   context.locals.styleNonce = newToken();
+  const rendering = beginRendering(context);
   const { value: response, queries } = await countingQueries(async () => {
     try {
       const refusal = await admit(context);
@@ -25,16 +27,51 @@ export const onRequest = defineMiddleware(async (context, next) => {
       return answerProblem(context, toEdgeError(thrown));
     }
   });
+  return finish(context, rendering, response, queries);
+});
+
+/** Headers for every answer; a guide that was rendered is kept for the next visit and served from what is kept. */
+async function finish(context: Context, rendering: Rendering | null, response: Response, queries: number) {
+  const { pathname } = context.url;
   secureHeaders(response.headers, {
     isGuide: pathname.startsWith('/g/'),
-    isSecure: context.url.protocol === 'https:',
+    isSecure: isEncrypted(context.request),
     styleNonce: context.locals.styleNonce,
   });
   if (process.env.FOOTSTOOL_COUNT_QUERIES === '1') response.headers.set('x-queries', String(queries));
-  return response;
-});
+  if (!rendering) return response;
+  const { guides, key, ticket } = rendering;
+  if (!ticket) guides.forget(key);
+  if (!ticket || response.status !== 200) return response;
+  const page = guides.keep(key, ticket, { html: await response.text(), headers: Object.fromEntries(response.headers) });
+  const { headers: asked } = context.request;
+  const { status, headers, body } = answerWith(page, {
+    ifNoneMatch: asked.get('if-none-match') ?? undefined,
+    acceptEncoding: asked.get('accept-encoding') ?? undefined,
+  });
+  return new Response(body && new Uint8Array(body), { status, headers });
+}
 
 type Context = Parameters<typeof onRequest>[0];
+
+interface Rendering {
+  readonly guides: GuideStore;
+  readonly key: string;
+  /** None where something was sent instead of asked for. */
+  readonly ticket: RenderTicket | null;
+}
+
+const GUIDE = /^\/g\/([A-Za-z0-9_-]{43})(\/|$)/;
+
+/** A visit to a guide says that it is being rendered; anything a home sends makes what is kept of its guide worthless. */
+function beginRendering({ url, request, locals }: Context): Rendering | null {
+  const [, token, rest] = GUIDE.exec(url.pathname) ?? [];
+  const { guides } = locals;
+  if (!guides || token === undefined) return null;
+  const key = hashToken(token);
+  if (request.method !== 'GET') return { guides, key, ticket: null };
+  return rest === '' ? { guides, key, ticket: guides.begin(key) } : null;
+}
 
 /** Lets a request through (nothing), or answers it in its place. */
 async function admit(context: Context): Promise<Response | null> {
@@ -52,7 +89,7 @@ async function admit(context: Context): Promise<Response | null> {
 }
 
 async function answerProblem(context: Context, error: EdgeError): Promise<Response> {
-  const message = describeError(error.code, error.details);
+  const message = describeError(error.code, error.details, true);
   if (context.url.pathname.startsWith('/api/'))
     return jsonAnswer({ code: error.code, message, problems: error.details.problems }, error.status);
   context.locals.problem = { status: error.status, message };

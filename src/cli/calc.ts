@@ -1,6 +1,6 @@
 import { createInterface } from 'node:readline';
 import { CALCULATIONS } from '../contracts/calc/calculations.ts';
-import { CalcInputError, type Calculation } from '../contracts/calc/calculation.ts';
+import { CalcBench, type CalcText } from './calcBench.ts';
 
 /** `footstool calc [NAME [--lines]]`: answers from the core, without a database. Returns the exit code. */
 export async function runCalc(words: readonly string[]): Promise<number> {
@@ -9,21 +9,33 @@ export async function runCalc(words: readonly string[]): Promise<number> {
     process.stdout.write(`${[...CALCULATIONS.keys()].join('\n')}\n`);
     return 0;
   }
-  const calculate = CALCULATIONS.get(name);
-  if (!calculate || (option !== undefined && option !== '--lines') || words.length > 2) {
-    const what = calculate
+  const isKnown = CALCULATIONS.has(name);
+  if (!isKnown || (option !== undefined && option !== '--lines') || words.length > 2) {
+    const what = isKnown
       ? `calc ${name} takes only --lines`
       : `no calculation is called "${name}"; calc alone lists them`;
     process.stderr.write(`$: ${what}\n`);
     return 2;
   }
-  return option === '--lines' ? answerLines(calculate) : answerOne(calculate);
+  const bench = new CalcBench(name);
+  try {
+    return option === '--lines' ? await answerLines(bench) : await answerOne(bench);
+  } finally {
+    await bench.end();
+  }
 }
 
-async function answerOne(calculate: Calculation): Promise<number> {
+/** More text than any sound input has. */
+const MOST_CHARACTERS = 16 * 1024 * 1024;
+
+async function answerOne(bench: CalcBench): Promise<number> {
   const chunks: Buffer[] = [];
-  for await (const chunk of process.stdin) chunks.push(chunk as Buffer);
-  const answer = await answerText(calculate, Buffer.concat(chunks).toString('utf8'));
+  let size = 0;
+  for await (const chunk of process.stdin) {
+    size += (chunk as Buffer).length;
+    if (size <= MOST_CHARACTERS) chunks.push(chunk as Buffer);
+  }
+  const answer = await bounded(bench, Buffer.concat(chunks).toString('utf8'), size);
   if ('error' in answer) {
     process.stderr.write(`${answer.error}\n`);
     return 2;
@@ -32,38 +44,16 @@ async function answerOne(calculate: Calculation): Promise<number> {
   return 0;
 }
 
-async function answerLines(calculate: Calculation): Promise<number> {
+async function answerLines(bench: CalcBench): Promise<number> {
   for await (const line of createInterface({ input: process.stdin, crlfDelay: Infinity })) {
     if (line.trim() === '') continue;
-    const answer = await answerText(calculate, line);
+    const answer = await bounded(bench, line, line.length);
     const text = 'error' in answer ? JSON.stringify(answer) : answer.json;
     if (!process.stdout.write(`${text}\n`)) await new Promise((resolve) => process.stdout.once('drain', resolve));
   }
   return 0;
 }
 
-async function answerText(calculate: Calculation, text: string): Promise<{ json: string } | { error: string }> {
-  let input: unknown;
-  try {
-    input = JSON.parse(text);
-  } catch (error) {
-    return { error: `$: not JSON (${(error as Error).message.replace(/\s+/g, ' ')})` };
-  }
-  try {
-    return { json: writeJson(await calculate(input)) };
-  } catch (error) {
-    if (error instanceof CalcInputError) return { error: error.message.replace(/\s+/g, ' ') };
-    throw error;
-  }
-}
-
-/** JSON with whole numbers of any size written out in full. */
-function writeJson(value: unknown): string {
-  const huge: string[] = [];
-  const json = JSON.stringify(value, (_, part: unknown) => {
-    if (typeof part !== 'bigint') return part;
-    huge.push(part.toString());
-    return `\u0000${huge.length - 1}`;
-  });
-  return json.replace(/"\\u0000(\d+)"/g, (_, index: string) => huge[Number(index)]!);
+function bounded(bench: CalcBench, text: string, size: number): Promise<CalcText> | CalcText {
+  return size > MOST_CHARACTERS ? { error: `$: is longer than ${MOST_CHARACTERS} characters` } : bench.answer(text);
 }

@@ -2,7 +2,9 @@
 const COMMANDS: Record<string, () => Promise<(words: readonly string[]) => Promise<number>>> = {
   calc: async () => (await import('./calc.ts')).runCalc,
   start: async () => (await import('./start.ts')).runStart,
+  serve: async () => (await import('./serve.ts')).runServe,
   seed: async () => (await import('./seed.ts')).runSeed,
+  owner: async () => (await import('./owner.ts')).runOwner,
   import: async () => (await import('./files.ts')).runImport,
   export: async () => (await import('./files.ts')).runExport,
 };

@@ -1,31 +1,36 @@
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
-import { createHash, randomBytes } from 'node:crypto';
+import { randomBytes } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { networkInterfaces } from 'node:os';
-import { join, resolve } from 'node:path';
+import { join } from 'node:path';
 import { DEMO } from '../server/demo.ts';
-import { freePort, isReachable, postgresFolder, startPostgres, type LocalPostgres } from './postgres.ts';
+import { DATA, ownDatabase, ROOT } from './ownDatabase.ts';
+import { freePort } from './postgres.ts';
 
-const ROOT = resolve(import.meta.dirname, '../..');
-const DATA = resolve(process.env.FOOTSTOOL_DATA ?? join(ROOT, '.data'));
 const FIRST_PORT = 4321;
 
 /** `footstool start`: database, schema, demo, build, server; Ctrl-C stops what it started. */
 export async function runStart(): Promise<number> {
   mkdirSync(DATA, { recursive: true });
-  const postgres = process.env.DATABASE_URL ? null : await ownDatabase();
+  const postgres = process.env.DATABASE_URL ? null : await ownDatabase(tell);
+  if (postgres) tell(postgres.isOurs ? 'database started on loopback' : 'database was running already');
   const stopAll = () => postgres?.isOurs && postgres.stop();
   try {
     buildIfStale();
     const port = await findPort();
+    const host = process.env.HOST ?? '0.0.0.0';
     const environment = {
       ...process.env,
       DATABASE_URL: process.env.DATABASE_URL ?? postgres!.url,
-      FOOTSTOOL_SECRET: process.env.FOOTSTOOL_SECRET ?? keptSecret(),
+      FOOTSTOOL_SECRET: process.env.FOOTSTOOL_SECRET ?? kept('secret', 32),
       FOOTSTOOL_DATA: DATA,
       FOOTSTOOL_DEMO: process.env.FOOTSTOOL_DEMO ?? '1',
       FOOTSTOOL_ADDRESS: process.env.FOOTSTOOL_ADDRESS ?? '',
-      HOST: process.env.HOST ?? '0.0.0.0',
+      HOST: host,
+      FOOTSTOOL_DEMO_PASSWORD:
+        isLoopback(host) && !existsSync(join(DATA, 'demo-password'))
+          ? DEMO.people[0].password
+          : kept('demo-password', 6),
       PORT: String(port),
       NODE_ENV: 'production',
     };
@@ -33,30 +38,6 @@ export async function runStart(): Promise<number> {
     return await serve(environment, port);
   } finally {
     stopAll();
-  }
-}
-
-async function ownDatabase(): Promise<LocalPostgres> {
-  if (!postgresFolder()) installPostgres();
-  const inProject = join(DATA, 'postgres');
-  const folder = isReachable(inProject)
-    ? inProject
-    : join('/var/lib/footstool', createHash('sha256').update(ROOT).digest('hex').slice(0, 12));
-  if (folder !== inProject) tell(`PostgreSQL’s user cannot reach ${inProject}; its data is kept in ${folder}`);
-  const postgres = await startPostgres({ folder });
-  tell(postgres.isOurs ? 'database started on loopback' : 'database was running already');
-  return postgres;
-}
-
-function installPostgres(): void {
-  tell('installing Debian’s postgresql');
-  for (const words of [['update'], ['install', '-y', '--no-install-recommends', 'postgresql']]) {
-    const result = spawnSync('apt-get', words, {
-      stdio: ['ignore', 'ignore', 'inherit'],
-      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
-    });
-    if (result.status !== 0)
-      throw new Error(`apt-get ${words[0]} failed; install postgresql by hand or set DATABASE_URL`);
   }
 }
 
@@ -91,10 +72,15 @@ async function findPort(): Promise<number> {
   return freePort();
 }
 
-function keptSecret(): string {
-  const file = join(DATA, 'secret');
-  if (!existsSync(file)) writeFileSync(file, randomBytes(32).toString('hex'), { mode: 0o600 });
+/** A secret of this installation, made up at the first start: so many random bytes. */
+function kept(name: string, bytes: number): string {
+  const file = join(DATA, name);
+  if (!existsSync(file)) writeFileSync(file, randomBytes(bytes).toString('hex'), { mode: 0o600 });
   return readFileSync(file, 'utf8').trim();
+}
+
+function isLoopback(host: string): boolean {
+  return /^(127\.|::1$|localhost$)/.test(host);
 }
 
 function seed(environment: NodeJS.ProcessEnv): void {
@@ -107,7 +93,7 @@ function seed(environment: NodeJS.ProcessEnv): void {
 }
 
 async function serve(environment: NodeJS.ProcessEnv, port: number): Promise<number> {
-  const server = spawn(process.execPath, [join(ROOT, 'dist/server/entry.mjs')], {
+  const server = spawn(join(ROOT, 'bin/footstool'), ['serve'], {
     stdio: ['ignore', 'inherit', 'inherit'],
     env: environment,
   });
@@ -139,7 +125,7 @@ function announce(environment: NodeJS.ProcessEnv, port: number): void {
     tell(
       `on another device in this network: http://${phone.address}:${port} (set FOOTSTOOL_ADDRESS to the address homes use)`,
     );
-  if (environment.FOOTSTOOL_DEMO !== '0') tell(`demo sign-in: ${owner.email}, ${owner.password}`);
+  if (environment.FOOTSTOOL_DEMO !== '0') tell(`demo sign-in: ${owner.email}, ${environment.FOOTSTOOL_DEMO_PASSWORD}`);
   tell('Ctrl-C stops it');
 }
 

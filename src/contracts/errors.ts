@@ -3,6 +3,9 @@ import type { FieldProblem } from './problems.ts';
 /** Every way a request may fail. */
 export type ErrorCode =
   | 'wrong-form'
+  | 'wrong-address'
+  | 'wrong-method'
+  | 'wrong-kind'
   | 'not-signed-in'
   | 'wrong-sign-in'
   | 'not-allowed'
@@ -13,6 +16,8 @@ export type ErrorCode =
   | 'wrong-input'
   | 'too-many-tries'
   | 'internal'
+  | 'took-too-long'
+  | 'busy'
   | 'database-away';
 
 /** The facts that explain a failure. */

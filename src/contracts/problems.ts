@@ -1,5 +1,6 @@
-import { ValidationError, type Schema } from 'yup';
+import { ValidationError, type AnyObject, type Lazy, type Schema } from 'yup';
 import { bad, good, type Outcome } from '../core/outcome.ts';
+import { findOutOfBounds } from './bounds.ts';
 
 /** Something wrong with what was handed in: where, and what. */
 export interface FieldProblem {
@@ -7,16 +8,24 @@ export interface FieldProblem {
   readonly message: string;
 }
 
-const MOST_PROBLEMS = 50;
+export const MOST_PROBLEMS = 50;
 
-/** Checks a value against a schema without changing types; gives every problem with its place. */
+/**
+ * Checks a value against a schema without changing types; gives problems with their places, at most fifty. Lists that
+ * are too long are refused before anything in them is looked at, so the work is bounded by what the schema allows.
+ */
 export function checkShape<Shape>(schema: Schema<Shape>, value: unknown, at = ''): Outcome<Shape, FieldProblem[]> {
+  const outside = findOutOfBounds(value);
+  if (outside) return bad([{ ...outside, path: joined(at, outside.path === '$' ? '' : outside.path) || '$' }]);
+  const overlong = findOverlong(schema, value, at);
+  if (overlong.length > 0) return bad(overlong);
   try {
-    return good(schema.validateSync(value, { strict: true, abortEarly: false }) as Shape);
+    return good(schema.validateSync(value, { strict: true, abortEarly: true, disableStackTrace: true }) as Shape);
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
-    const single = error.inner.length > 0 ? error.inner : [error];
-    return bad(single.slice(0, MOST_PROBLEMS).map((problem) => toFieldProblem(problem, at)));
+    const problems: FieldProblem[] = [];
+    collectProblems(schema, value, { at, parent: undefined }, problems);
+    return bad(problems.length > 0 ? problems : [toFieldProblem(error, at)]);
   }
 }
 
@@ -25,24 +34,113 @@ export function checkForm<Shape>(
   schema: Schema<Shape>,
   fields: Record<string, unknown>,
 ): Outcome<Shape, FieldProblem[]> {
+  const outside = findOutOfBounds(fields);
+  if (outside) return bad([outside]);
+  const overlong = findOverlong(schema, fields);
+  if (overlong.length > 0) return bad(overlong);
   try {
-    return good(schema.validateSync(fields, { abortEarly: false, stripUnknown: true }) as Shape);
+    return good(
+      schema.validateSync(fields, { abortEarly: false, stripUnknown: true, disableStackTrace: true }) as Shape,
+    );
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
     const single = error.inner.length > 0 ? error.inner : [error];
-    return bad(single.map((problem) => toFieldProblem(problem, '')));
+    const byPath = new Map<string, FieldProblem>();
+    for (const problem of single.map((each) => toFieldProblem(each, '')))
+      if (!byPath.has(problem.path)) byPath.set(problem.path, problem);
+    return bad([...byPath.values()].slice(0, MOST_PROBLEMS));
   }
 }
 
+type AnySchema = Schema | Lazy<unknown>;
+interface Place {
+  readonly at: string;
+  readonly parent: unknown;
+}
+
+function resolved(schema: AnySchema, value: unknown, parent: unknown): Schema {
+  return schema.resolve({ value, parent } as Parameters<Schema['resolve']>[0]) as Schema;
+}
+
+/** The parts of a schema that belong to a value: items of a list, fields of an object. */
+function partsOf(schema: Schema, value: unknown): { schema: AnySchema; value: unknown; name: string }[] {
+  const { innerType, fields } = schema as unknown as { innerType?: AnySchema; fields?: Record<string, AnySchema> };
+  if (Array.isArray(value))
+    return innerType
+      ? value.map((item: unknown, index) => ({ schema: innerType, value: item, name: `[${index}]` }))
+      : [];
+  if (typeof value !== 'object' || value === null || !fields) return [];
+  return Object.entries(fields).map(([name, field]) => ({ schema: field, value: (value as AnyObject)[name], name }));
+}
+
+/** Lists that are longer than their schema allows, found before anything in them is looked at; none in a sound value. */
+export function findOverlong(schema: Schema, value: unknown, at = ''): FieldProblem[] {
+  const problems: FieldProblem[] = [];
+  collectOverlong(schema, value, at, problems);
+  return problems;
+}
+
+function collectOverlong(schema: AnySchema, value: unknown, at: string, problems: FieldProblem[]): void {
+  if (typeof value !== 'object' || value === null || problems.length >= MOST_PROBLEMS) return;
+  const known = resolved(schema, value, undefined);
+  const most = Array.isArray(value) ? longest(known) : Infinity;
+  if (Array.isArray(value) && value.length > most) {
+    problems.push({ path: at || '$', message: `must hold at most ${most}, not ${value.length}` });
+    return;
+  }
+  for (const part of partsOf(known, value)) collectOverlong(part.schema, part.value, joined(at, part.name), problems);
+}
+
+/** How many items a list may have by its schema. */
+export function longest(schema: Schema): number {
+  return Math.min(
+    ...schema.tests.map(({ OPTIONS }) => {
+      const { max, length } = (OPTIONS?.params ?? {}) as { max?: number; length?: number };
+      return OPTIONS?.name === 'max' ? Number(max) : OPTIONS?.name === 'length' ? Number(length) : Infinity;
+    }),
+    Infinity,
+  );
+}
+
+/** Every problem from the outside in, level by level, until there are fifty. */
+function collectProblems(schema: AnySchema, value: unknown, { at, parent }: Place, problems: FieldProblem[]): void {
+  if (problems.length >= MOST_PROBLEMS) return;
+  const known = resolved(schema, value, parent);
+  const before = problems.length;
+  try {
+    known.validateSync(value, {
+      strict: true,
+      abortEarly: false,
+      recursive: false,
+      disableStackTrace: true,
+      path: at,
+      parent: parent as object,
+    } as Parameters<Schema['validateSync']>[1]);
+  } catch (error) {
+    if (!(error instanceof ValidationError)) throw error;
+    for (const single of error.inner.length > 0 ? error.inner : [error]) {
+      if (problems.length < MOST_PROBLEMS) problems.push(toFieldProblem(single, at));
+    }
+  }
+  // What is of another kind altogether is said once, not for each of its parts.
+  if (problems.length > before && (typeof value !== 'object' || value === null)) return;
+  for (const part of partsOf(known, value))
+    collectProblems(part.schema, part.value, { at: joined(at, part.name), parent: value }, problems);
+}
+
+function joined(at: string, inside: string): string {
+  return [at, inside].filter(Boolean).join(inside.startsWith('[') ? '' : '.');
+}
+
 function toFieldProblem(error: ValidationError, at: string): FieldProblem {
-  const inside = error.path ?? '';
-  const path = [at, inside].filter(Boolean).join(inside.startsWith('[') ? '' : '.');
+  const given = error.path ?? '';
+  const inside = given.startsWith(at) ? given : joined(at, given);
   const message = error.message
     .split('\n')[0]!
-    .replace(new RegExp(`^(this|${escapeRegExp(inside)})\\s+`), '')
+    .replace(new RegExp(`^(this|${escapeRegExp(given)}|${escapeRegExp(inside)})\\s+`), '')
     .replace(/^field has/, 'has')
     .slice(0, 300);
-  return { path: path || '$', message };
+  return { path: inside || '$', message };
 }
 
 function escapeRegExp(text: string): string {

@@ -1,18 +1,20 @@
 import { array, number, object, string, type InferType } from 'yup';
-import { isCalendarDate } from '../core/calendar/dates.ts';
+import { calendarDay } from './calendarDay.ts';
 import { USUAL_SETTINGS } from '../core/makers/maker.ts';
 import { cautionPolicy } from './cautions.ts';
 import type { CautionPolicy } from '../core/cautions/rules.ts';
 import { numberSettings } from './numberSettings.ts';
 import { PAPERS, type Paper } from '../core/page/paper.ts';
 
-const pace = () => array().of(number().required().min(0)).length(3).required();
+const pace = () => array().of(number().required().min(0).max(1000)).length(3).required();
+
+const MOST_CLOSED = 400;
 
 /** How a programme works; each setting has a default. */
 export const programmeSettings = object({
   seatedMinutesPerYear: number().required().min(1).max(10).default(3),
   weekend: array().of(number().integer().min(1).max(7).required()).required().max(6).default([6, 7]),
-  closed: array().of(string().required()).required().default([]),
+  closed: array().of(calendarDay()).required().max(MOST_CLOSED).default([]),
   calibrationWeight: number().required().min(0).max(100).default(4),
   sendWorkingDays: number().integer().required().min(0).max(30).default(2),
   numbers: object({
@@ -41,18 +43,7 @@ export const readSettings = (kept: unknown): ProgrammeSettings =>
 /** The settings that an owner changes in the programme's room; the others keep their defaults. */
 export const programmeForm = object({
   weekend: array().of(number().required().integer().min(1).max(7)).required().max(6, 'must leave a day to work on'),
-  closed: array()
-    .of(
-      string()
-        .required()
-        .test(
-          'day',
-          ({ value }) => `“${value}” is not a day that exists (YYYY-MM-DD)`,
-          (text) => isCalendarDate(text ?? ''),
-        ),
-    )
-    .required()
-    .max(200),
+  closed: array().of(calendarDay()).required().max(MOST_CLOSED, `must be at most ${MOST_CLOSED} days`),
   seatedMinutesPerYear: number().typeError('must be a number').required().min(1).max(10),
   sendWorkingDays: number().typeError('must be a number').required().integer().min(0).max(30),
   ...numberSettings(),

@@ -2,7 +2,10 @@ import { array, boolean, lazy, mixed, number, object, string, type ObjectShape, 
 import { numberSettings } from './numberSettings.ts';
 import { actionName } from './cautions.ts';
 import { LEVELS, LINE_KINDS, POSTURES, SEGMENT_KINDS, type Quantity, type Segment } from '../core/script/session.ts';
-import { isCalendarDate, isTimeOfDay } from '../core/calendar/dates.ts';
+import { isTimeOfDay } from '../core/calendar/dates.ts';
+import { calendarDay } from './calendarDay.ts';
+
+export { calendarDay };
 
 const UNKNOWN = ({ unknown }: { unknown?: string }) => `has fields that are not known: ${unknown ?? ''}`;
 
@@ -25,14 +28,6 @@ export const key = () =>
       'must be small letters and digits joined by hyphens',
       (text) => !text || (KEY.test(text) && text === text.normalize('NFC').toLowerCase()),
     );
-export const calendarDay = () =>
-  string()
-    .required('must not be empty')
-    .test(
-      'day',
-      ({ value }) => `“${value}” is not a day that exists (YYYY-MM-DD)`,
-      (text) => isCalendarDate(text ?? ''),
-    );
 export const clockTime = () =>
   string().test(
     'time',
@@ -50,15 +45,29 @@ const partId = () =>
     .max(80)
     .matches(/^[A-Za-z0-9-]+$/, 'must be letters, digits and hyphens');
 
+/** More than any home has, and more minutes than any day. */
+const MOST_QUANTITY = 100_000;
+const MOST_MINUTES = 1440;
+const MOST_DIAL = 1_000_000;
+
 export const quantity = () =>
-  mixed<Quantity>().required().test('quantity', 'must be a number from 0 or an expression', isQuantity);
+  mixed<Quantity>()
+    .required()
+    .test('quantity', `must be a number from 0 to ${MOST_QUANTITY} or an expression`, isQuantity);
 
 function isQuantity(value: unknown): boolean {
-  if (typeof value === 'number') return Number.isFinite(value) && value >= 0;
+  if (typeof value === 'number') return value >= 0 && value <= MOST_QUANTITY;
   return value === undefined || (typeof value === 'string' && value.length <= 200);
 }
 
-const triple = () => array().of(quantity()).required().length(3, 'must hold three: least, likely, most');
+const minuteQuantity = () =>
+  quantity().test(
+    'day',
+    `must be at most ${MOST_MINUTES} minutes, a whole day`,
+    (value) => typeof value !== 'number' || value <= MOST_MINUTES,
+  );
+
+const triple = () => array().of(minuteQuantity()).required().length(3, 'must hold three: least, likely, most');
 
 const minutes = () => exactly({ setup: triple(), together: triple(), alone: triple(), tidy: triple() }).required();
 
@@ -70,12 +79,19 @@ const line = exactly({
   why: string().max(500),
 });
 
+const dialNumber = () =>
+  number()
+    .required()
+    .integer('must be a whole number')
+    .min(-MOST_DIAL, `must be at least -${MOST_DIAL}`)
+    .max(MOST_DIAL, `must be at most ${MOST_DIAL}`);
+
 const numberDial = exactly({
   name: localName(),
   label: someWords(80),
-  min: number().required().integer(),
-  max: number().required().integer(),
-  value: number().required().integer('must be a whole number'),
+  min: dialNumber(),
+  max: dialNumber(),
+  value: dialNumber(),
 });
 
 const choiceDial = exactly({
@@ -202,6 +218,29 @@ const makerChanges = () =>
       .max(20),
   }).default(undefined);
 
+const MOST_SCRIPT_CHARACTERS = 40_000;
+
+/** Whether the lines of a script, at all its levels, stay within what can be tried out and read. */
+export function isShortEnough(script: unknown): boolean {
+  const { lines, levels } = script as {
+    lines?: unknown;
+    levels?: { easier?: { lines?: unknown }; harder?: { lines?: unknown } };
+  };
+  const lists = [lines, levels?.easier?.lines, levels?.harder?.lines];
+  const count = lists.reduce<number>(
+    (sum, list) => sum + (Array.isArray(list) ? list.reduce<number>((all, line) => all + lengthOf(line), 0) : 0),
+    0,
+  );
+  return count <= MOST_SCRIPT_CHARACTERS;
+}
+
+function lengthOf(line: unknown): number {
+  const { text, answer, why } = (line ?? {}) as Record<string, unknown>;
+  return [text, answer, why].reduce<number>((sum, said) => sum + (typeof said === 'string' ? said.length : 0), 0);
+}
+
+export const TOO_LONG_A_SCRIPT = `holds more than ${MOST_SCRIPT_CHARACTERS} characters in its lines; make it two`;
+
 /** A part of a session as the editor keeps it. */
 export const segmentEntry = exactly({
   ...activityFields,
@@ -213,7 +252,7 @@ export const segmentEntry = exactly({
   rightDials: dialSettings(),
   retold: string().max(1000),
   made: makerSource(),
-});
+}).test('length', TOO_LONG_A_SCRIPT, isShortEnough);
 
 /** What the bench keeps: the whole session as a value, and the revision it was made from. */
 export const keptSession = exactly({
@@ -231,11 +270,15 @@ export const keptSession = exactly({
   accepted: array().of(string().required().max(200)).required().max(200),
 });
 
+/** Dials and needs that an object of settings may name. */
+const MOST_SETTINGS = 60;
+
 function isRecordOf(value: unknown, types: readonly string[]): boolean {
   return (
     typeof value === 'object' &&
     value !== null &&
     !Array.isArray(value) &&
+    Object.keys(value).length <= MOST_SETTINGS &&
     Object.values(value).every((entry) => types.includes(typeof entry))
   );
 }

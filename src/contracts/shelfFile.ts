@@ -9,7 +9,9 @@ import {
   clockTime,
   dialSettings,
   exactly,
+  isShortEnough,
   key,
+  TOO_LONG_A_SCRIPT,
   makerSource,
   segmentEntry,
   someWords,
@@ -30,14 +32,14 @@ export const thingEntry = exactly({
   key: key(),
   one: someWords(120),
   many: someWords(120),
-  traits: array().of(traitName()).required(),
+  traits: array().of(traitName()).required().max(60),
   sizeMm: number().min(1).max(5000),
   /** How thick one is, where a hand is to feel how many there are. */
   thickMm: number().min(0).max(500),
   /** Hollows or places it has, such as the twelve of an egg carton. */
   places: number().integer().min(1).max(100),
   colours: array().of(someWords(30)).max(12),
-  allergens: array().of(allergenName()).required(),
+  allergens: array().of(allergenName()).required().max(20),
   /** How many a home usually has, and the part of homes that have any. */
   usualQty: number().required().min(0).max(100_000),
   common: number().required().min(0).max(1),
@@ -57,12 +59,15 @@ export const bookEntry = exactly({
   summary: someWords(1000),
   words: number().required().integer().min(0).max(100_000),
   pages: number().required().integer().min(1).max(1000),
-  features: array().of(string().required().oneOf(BOOK_FEATURES)).required(),
-  themes: array().of(key()).required(),
-  skills: array().of(key()).required(),
+  features: array().of(string().required().oneOf(BOOK_FEATURES)).required().max(12),
+  themes: array().of(key()).required().max(40),
+  skills: array().of(key()).required().max(40),
   pauses: array()
-    .of(exactly({ page: number().required().integer().min(1), question: someWords(300), why: someWords(300) }))
-    .required(),
+    .of(
+      exactly({ page: number().required().integer().min(1).max(1000), question: someWords(300), why: someWords(300) }),
+    )
+    .required()
+    .max(100),
   borrowed: boolean().required(),
   pace: string().oneOf(BOOK_PACES),
   /** How to tell it when the book is not at hand. */
@@ -76,9 +81,10 @@ export const songEntry = exactly({
   title: someWords(300),
   tune: someWords(200),
   verses: array()
-    .of(array().of(someWords(200)).required().min(1))
+    .of(array().of(someWords(200)).required().min(1).max(60))
     .required()
-    .min(1),
+    .min(1)
+    .max(60),
   actions: words(600),
   /** The tune line by line: notes by name and octave with their beats, such as "C4:1 D4:1 E4:0.5". */
   melody: array()
@@ -88,15 +94,15 @@ export const songEntry = exactly({
         .matches(/^([A-G][#b]?[2-6]:\d+(\.\d+)?)( [A-G][#b]?[2-6]:\d+(\.\d+)?)*$/, 'must be notes such as C4:1 D4:0.5'),
     )
     .max(40),
-  skills: array().of(key()).required(),
-  themes: array().of(key()).required(),
-  minutes: array().of(number().required().min(0)).required().length(3),
+  skills: array().of(key()).required().max(40),
+  themes: array().of(key()).required().max(40),
+  minutes: array().of(number().required().min(0).max(1440)).required().length(3),
 });
 
 export const activityEntry = exactly({
   key: key(),
   title: someWords(300),
-  themes: array().of(key()).required(),
+  themes: array().of(key()).required().max(40),
   ages: ageRange(),
   mess: number().required().integer().min(0).max(3),
   noise: number().required().integer().min(0).max(3),
@@ -112,22 +118,24 @@ export const activityEntry = exactly({
   /** A maker that writes it, with its values. */
   made: makerSource(),
   ...activityFields,
-}).test('after', 'an activity cannot come after itself', (activity, context) => {
-  const at = (activity.after ?? []).indexOf(activity.key);
-  return (
-    at < 0 ||
-    context.createError({
-      path: `${context.path ? `${context.path}.` : ''}after[${at}]`,
-      message: 'an activity cannot need itself',
-    })
-  );
-});
+})
+  .test('length', TOO_LONG_A_SCRIPT, isShortEnough)
+  .test('after', 'an activity cannot come after itself', (activity, context) => {
+    const at = (activity.after ?? []).indexOf(activity.key);
+    return (
+      at < 0 ||
+      context.createError({
+        path: `${context.path ? `${context.path}.` : ''}after[${at}]`,
+        message: 'an activity cannot need itself',
+      })
+    );
+  });
 
 export const homeEntry = exactly({
   nickname: someWords(80),
   contact: words(200),
   language: string().required().oneOf(LANGUAGES),
-  allergens: array().of(allergenName()).required(),
+  allergens: array().of(allergenName()).required().max(20),
   children: array()
     .of(
       exactly({
@@ -146,7 +154,8 @@ export const homeEntry = exactly({
     .max(8),
   things: array()
     .of(exactly({ item: key(), qty: number().required().min(0).max(100_000) }))
-    .required(),
+    .required()
+    .max(500, 'must be at most 500 things'),
 });
 
 const shelfPart = exactly({
@@ -195,21 +204,22 @@ export type SessionPart =
       readonly level?: LevelName | undefined;
     };
 
-const section = <Entry extends Schema>(entry: Entry) =>
+const section = <Entry extends Schema>(entry: Entry, most: number) =>
   array()
     .of(entry as unknown as Schema)
+    .max(most, `must be at most ${most} in one file`)
     .default([]);
 
 /** One file of our open format; it may hold any of these sections. */
 export const shelfFile = exactly({
   format: string().required().oneOf(['footstool'], 'must be "footstool"'),
   version: number().required().oneOf([1], 'must be 1: this program reads version 1'),
-  things: section(thingEntry),
-  books: section(bookEntry),
-  songs: section(songEntry),
-  activities: section(activityEntry),
-  homes: section(homeEntry),
-  sessions: section(sessionEntry),
+  things: section(thingEntry, 5000),
+  books: section(bookEntry, 5000),
+  songs: section(songEntry, 5000),
+  activities: section(activityEntry, 2000),
+  homes: section(homeEntry, 1000),
+  sessions: section(sessionEntry, 500),
   programme: exactly({
     settings: programmeSettings.optional().default(undefined),
     cautions: cautionPolicy().optional(),

@@ -1,5 +1,5 @@
 import { array, boolean, mixed, number, string, type Schema } from 'yup';
-import { isCalendarDate } from '../core/calendar/dates.ts';
+import { daysBetween, isCalendarDate } from '../core/calendar/dates.ts';
 import { SCHOOLS } from '../core/terms/schools.ts';
 import { DAY_KINDS, type Term } from '../core/terms/term.ts';
 import { calendarDay, clockTime, exactly, key, someWords, words } from './script.ts';
@@ -57,10 +57,26 @@ const targets = () =>
       (value) =>
         typeof value === 'object' &&
         value !== null &&
+        Object.keys(value).length <= 400 &&
         Object.values(value).every((times) => Number.isInteger(times) && times >= 0 && times <= 60),
     );
 
 const count = (least: number, most: number) => number().required().integer().min(least).max(most);
+
+const LONGEST_TERM_DAYS = 420;
+/** Closures may begin before a term and end after it, by so many days. */
+const DAYS_AROUND = 200;
+const LONGEST_DAY_SPAN = 200;
+
+/** Whether one day follows another by at most so many days; days that do not exist are found elsewhere. */
+function isWithin(from: string, to: string, days: number): boolean {
+  if (!isCalendarDate(from) || !isCalendarDate(to)) return true;
+  return daysBetween(from, to) <= days;
+}
+
+function isNear(day: string, { startsOn, endsOn }: { startsOn: string; endsOn: string }): boolean {
+  return isWithin(day, startsOn, DAYS_AROUND) && isWithin(endsOn, day, DAYS_AROUND);
+}
 
 /** A term as the term room keeps it. */
 export const keptTerm = exactly({
@@ -77,7 +93,23 @@ export const keptTerm = exactly({
     repeat: count(0, 60),
     rest: count(0, 60),
   }).required(),
-}) as unknown as Schema<Term>;
+})
+  .test('span', `must be at most ${LONGEST_TERM_DAYS} days from start to end`, (term) =>
+    isWithin(term.startsOn, term.endsOn, LONGEST_TERM_DAYS),
+  )
+  .test('days', 'has a week or a special day far outside the term; check its year', (term, context) => {
+    const near = ({ from, to }: { from: string; to: string }) =>
+      [from, to].every((day) => isNear(day, term)) && isWithin(from, to, LONGEST_DAY_SPAN);
+    const day = (term.days ?? []).findIndex((entry) => !near(entry as { from: string; to: string }));
+    const week = (term.weeks ?? []).findIndex(({ monday }) => !isNear(monday, term));
+    const at = (name: string) => [context.path, name].filter(Boolean).join('.');
+    if (day >= 0)
+      return context.createError({
+        path: at(`days[${day}]`),
+        message: 'lies far outside the term or lasts too long; check its year',
+      });
+    return week < 0 || context.createError({ path: at(`weeks[${week}].monday`), message: 'lies far outside the term' });
+  }) as unknown as Schema<Term>;
 
 /** How a term is framed: two dates, a day and a time, minutes, themes one to a line, and the sequence beside them. */
 export const frameForm = exactly({

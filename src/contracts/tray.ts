@@ -1,5 +1,5 @@
 import { string } from 'yup';
-import { TRAY_FOR, TRAY_VERSIONS } from '../core/print/tray.ts';
+import { TRAY_FOR, TRAY_VERSIONS, type TrayFor, type TrayVersion } from '../core/print/tray.ts';
 import { exactly } from './script.ts';
 
 /** What is printed of a session's tray. */
@@ -8,3 +8,10 @@ export const trayForm = exactly({
   version: string().required().oneOf(TRAY_VERSIONS),
   home: string().uuid(),
 });
+
+/** Of what, for whom and in which version sheets are printed. */
+export interface TrayChoice {
+  readonly for: TrayFor;
+  readonly version: TrayVersion;
+  readonly home?: string | undefined;
+}

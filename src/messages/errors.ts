@@ -1,10 +1,16 @@
 import type { ErrorCode, ErrorDetails } from '../contracts/errors.ts';
 
 /** What happened, what is kept and what to do, for each way a request may fail. */
-export function describeError(code: ErrorCode, details: ErrorDetails): string {
+export function describeError(code: ErrorCode, details: ErrorDetails, isPage = false): string {
   switch (code) {
     case 'wrong-form':
       return `That could not be read${firstProblem(details)}. Nothing was changed.`;
+    case 'wrong-address':
+      return 'That address has characters in it that no page of ours has. Check it, or start from today.';
+    case 'wrong-method':
+      return 'That address does not take this kind of request. Nothing was changed.';
+    case 'wrong-kind':
+      return 'That was sent in a form that is not read here. Nothing was changed.';
     case 'not-signed-in':
       return 'You are signed out. What you wrote is still in this window; sign in in another one and keep it again.';
     case 'wrong-sign-in':
@@ -23,7 +29,13 @@ export function describeError(code: ErrorCode, details: ErrorDetails): string {
       return `Something does not fit${firstProblem(details)}. Nothing was changed.`;
     case 'too-many-tries':
       return `Too many tries. Wait ${waitWords(details.retryAfterSeconds ?? 60)} and try again; nothing is lost.`;
+    case 'took-too-long':
+      return `That took longer than it may${firstProblem(details)}, so it was stopped. Nothing was changed.`;
+    case 'busy':
+      return 'Too much of this is being worked on at the moment. Nothing was changed; try again in a minute.';
     case 'database-away':
+      if (isPage)
+        return 'Footstool cannot reach its records at the moment. What was kept before is safe; what you just sent was not kept. Go back in your browser, where it still stands, and send it again in a minute.';
       return 'Footstool cannot reach its records at the moment. What you wrote is still in this window and is kept as soon as they are back.';
     case 'internal':
       return 'Something went wrong on our side, and it has been noted. What was kept before is still there. Try again.';

@@ -221,7 +221,7 @@ test('the number of queries of each page over HTTP is fixed', async () => {
     '/shelf?kind=thing': 2,
     '/bench': 2,
     [`/bench/${id}`]: 7,
-    [`/bench/${id}/send`]: 6,
+    [`/bench/${id}/send`]: 8,
     '/homes': 5,
     '/term': 2,
     '/shelf/have': 5,

@@ -5,6 +5,7 @@ import assert from 'node:assert/strict';
 import { QueryTypes } from 'sequelize';
 import { replyForm } from '../../src/contracts/reply.ts';
 import { EdgeError } from '../../src/server/http/errors.ts';
+import { postWaiting } from '../../src/server/services/letters.ts';
 import { listHomes } from '../../src/server/services/homes.ts';
 import { sendSession } from '../../src/server/services/sending.ts';
 import { listSessions } from '../../src/server/services/sessions.ts';
@@ -84,6 +85,7 @@ export function helpersFor(programmes: () => TestProgrammes) {
         revision: kept.revision,
         address: 'https://homes.example',
       });
+      await postWaiting();
       return kept.id;
     },
     reply: (change: object = {}) => replyForm.validateSync({ outcome: 'done', note: '', parts: [], ...change }),

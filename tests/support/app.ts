@@ -66,7 +66,7 @@ export async function startServer(databaseUrl: string, folder: string): Promise<
     env: testEnvironment(databaseUrl, folder, port),
     stdio: ['ignore', 'ignore', 'inherit'],
   });
-  const server = spawn(process.execPath, [join(ROOT, 'dist/server/entry.mjs')], {
+  const server = spawn(join(ROOT, 'bin/footstool'), ['serve'], {
     env: testEnvironment(databaseUrl, folder, port),
     stdio: ['ignore', 'ignore', 'inherit'],
   });

@@ -1,4 +1,6 @@
 import { ValidationError, type ObjectSchema } from 'yup';
+import { findOutOfBounds } from '../bounds.ts';
+import { findOverlong } from '../problems.ts';
 
 /** Input to a calculation that does not fit: the JSON path at fault and what is wrong there. */
 export class CalcInputError extends Error {
@@ -26,8 +28,12 @@ function checkInput<Input extends object>(schema: ObjectSchema<Input>, input: un
   if (typeof input !== 'object' || input === null || Array.isArray(input)) {
     throw new CalcInputError('', 'must be a JSON object');
   }
+  const outside = findOutOfBounds(input);
+  if (outside) throw new CalcInputError(outside.path === '$' ? '' : outside.path, outside.message);
+  const [overlong] = findOverlong(schema, input);
+  if (overlong) throw new CalcInputError(overlong.path, overlong.message);
   try {
-    return schema.validateSync(input, { strict: true, abortEarly: true }) as Input;
+    return schema.validateSync(input, { strict: true, abortEarly: true, disableStackTrace: true }) as Input;
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
     const path = error.path ?? '';

@@ -39,7 +39,7 @@ export const triple = (least = 0) =>
 /** Three numbers in any order, as paces are. */
 export const threeNumbers = (least: number) =>
   array()
-    .of(number().required().min(least, `must be at least ${least}`))
+    .of(number().required().min(least, `must be at least ${least}`).max(1_000_000, 'must be at most 1000000'))
     .required()
     .length(3, 'must hold three numbers: least, likely, most') as unknown as AnySchema<Triple>;
 
@@ -67,14 +67,19 @@ export const coins = () =>
       return true;
     });
 
+const MOST = 1_000_000_000;
+
 /** An object of names to numbers from 0. */
 export const counts = () =>
   mixed<Record<string, number>>().test('counts', 'must be an object of names and numbers from 0', (value, context) => {
     if (value === undefined) return true;
     if (typeof value !== 'object' || value === null || Array.isArray(value)) return false;
-    const wrong = Object.entries(value).find(([, count]) => typeof count !== 'number' || !(count >= 0));
+    if (Object.keys(value).length > 1000) return context.createError({ message: 'must hold at most 1000 names' });
+    const wrong = Object.entries(value).find(
+      ([, count]) => typeof count !== 'number' || !(count >= 0 && count <= MOST),
+    );
     return wrong
-      ? context.createError({ path: `${context.path}.${wrong[0]}`, message: 'must be a number from 0' })
+      ? context.createError({ path: `${context.path}.${wrong[0]}`, message: 'must be a number from 0 to 1000000000' })
       : true;
   });
 
@@ -82,10 +87,14 @@ export const dials = () =>
   mixed<Record<string, number>>().test('dials', 'must be an object of dial names and numbers', (value, context) => {
     if (value === undefined) return true;
     if (typeof value !== 'object' || value === null || Array.isArray(value)) return false;
-    const wrong = Object.entries(value).find(([, setting]) => typeof setting !== 'number' || !Number.isFinite(setting));
+    if (Object.keys(value).length > 1000) return context.createError({ message: 'must hold at most 1000 names' });
+    const wrong = Object.entries(value).find(
+      ([, setting]) => typeof setting !== 'number' || !(Math.abs(setting) <= MOST),
+    );
     return wrong ? context.createError({ path: `${context.path}.${wrong[0]}`, message: 'must be a number' }) : true;
   });
 
-export const names = () => array().of(string().required()).required();
+export const names = () =>
+  array().of(string().required().max(200)).required().max(10_000, 'must hold at most 10000 names');
 
 export { array, boolean, mixed, number, object, string };

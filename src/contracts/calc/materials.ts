@@ -39,10 +39,12 @@ export const calcMaterials = calculation(
                 use: use(),
               }),
             )
-            .required(),
+            .required()
+            .max(1000, 'must hold at most 1000 needs'),
         }),
       )
-      .required(),
+      .required()
+      .max(200, 'must hold at most 200 segments'),
   }),
   ({ children, segments }) => {
     const totals = totalMaterials({
@@ -73,7 +75,8 @@ const need = object({
         qty: amount(0, 1_000_000_000).optional(),
       }),
     )
-    .required(),
+    .required()
+    .max(100, 'must hold at most 100 options'),
 });
 
 const MOST_NEEDS = 1000;
@@ -83,7 +86,8 @@ const needs = () => array().of(need).required().max(MOST_NEEDS, `must hold at mo
 const stock = () =>
   array()
     .of(object({ item: name(), qty: amount(0, 1_000_000_000) }))
-    .required();
+    .required()
+    .max(10_000, 'must hold at most 10000 things');
 
 function refuseRepeatedIds(list: readonly { id: string }[], path: string): void {
   const seen = new Set<string>();
@@ -106,7 +110,8 @@ export const calcReadiness = calculation(
     needs: needs(),
     homes: array()
       .of(object({ id: name(), youngestMonths: ageMonths(), stock: stock() }))
-      .required(),
+      .required()
+      .max(1000, 'must hold at most 1000 homes'),
   }),
   ({ needs, homes }) => {
     refuseRepeatedIds(needs, 'needs');
@@ -118,9 +123,10 @@ export const calcCautions = calculation(
   object({
     youngestMonths: ageMonths(),
     items: array()
-      .of(object({ item: name(), traits: array().of(traitName()).required() }))
-      .required(),
-    actions: array().of(actionName()).required(),
+      .of(object({ item: name(), traits: array().of(traitName()).required().max(100) }))
+      .required()
+      .max(5000, 'must hold at most 5000 things'),
+    actions: array().of(actionName()).required().max(100),
     mouthing: boolean(),
   }),
   (input) => ({ cautions: findCautions(input) }),

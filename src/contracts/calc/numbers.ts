@@ -66,7 +66,7 @@ export const calcPairs = calculation(
 export const calcPattern = calculation(
   object({
     unit: array()
-      .of(string().required())
+      .of(string().required().max(200))
       .required()
       .min(1, 'must hold at least one piece')
       .max(1000, 'must hold at most 1000 pieces'),
@@ -80,13 +80,15 @@ export const calcMeasures = calculation(
   object({
     container: amount(1, 100_000),
     parts: array()
-      .of(number().required().moreThan(0, 'must be above 0'))
+      .of(number().required().moreThan(0, 'must be above 0').max(1_000_000, 'must be at most 1000000'))
       .required()
       .min(1, 'must hold at least one share')
       .max(1000, 'must hold at most 1000 shares'),
     headroom: number().min(0, 'must be at least 0').lessThan(1, 'must be below 1'),
-    spoons: array().of(number().required().moreThan(0, 'must be above 0')),
-    cup: number().min(1, 'must be at least 1'),
+    spoons: array()
+      .of(number().required().moreThan(0, 'must be above 0').max(100_000, 'must be at most 100000'))
+      .max(20, 'must hold at most 20 spoons'),
+    cup: number().min(1, 'must be at least 1').max(100_000, 'must be at most 100000'),
   }),
   ({ container, parts, headroom, spoons, cup }) =>
     shareVolumes({ container, parts, headroom: headroom ?? 0, spoons: spoons ?? [5, 15], cup: cup ?? 240 }),

@@ -6,6 +6,9 @@ import { calculation, CalcInputError } from './calculation.ts';
 /** Together with the search before it, a term of 36 slots and 120 activities is answered within 20 seconds. */
 const LIMITS = { seconds: 11, gap: 0 };
 
+/** Slots times activities; terms of more are not planned within the time that the contract gives. */
+const MOST_CHOICES = 20_000;
+
 const LOOSEN_PATHS: Readonly<Record<TermRule, string>> = {
   rest: 'rest',
   repeat: 'repeat',
@@ -27,6 +30,7 @@ const targets = mixed<Record<string, number>>()
   .required()
   .test('targets', 'must be an object of skills and whole numbers', (value, context) => {
     if (typeof value !== 'object' || value === null || Array.isArray(value)) return false;
+    if (Object.keys(value).length > 1000) return context.createError({ message: 'must hold at most 1000 skills' });
     const wrong = Object.entries(value).find(([, times]) => !Number.isInteger(times) || times < 0 || times > 1000);
     return wrong
       ? context.createError({ path: `${context.path}.${wrong[0]}`, message: 'must be a whole number from 0 to 1000' })
@@ -36,7 +40,7 @@ const targets = mixed<Record<string, number>>()
 export const calcTermPlan = calculation(
   object({
     slots: array()
-      .of(object({ id: name(), minutes: amount(0, 10_000), theme: string().nullable(), light: boolean() }))
+      .of(object({ id: name(), minutes: amount(0, 10_000), theme: string().max(200).nullable(), light: boolean() }))
       .required()
       .max(200),
     activities: array()
@@ -47,7 +51,7 @@ export const calcTermPlan = calculation(
           minutes: amount(0, 10_000),
           effort: whole(1, 3),
           themes: names(),
-          after: array().of(string().required()),
+          after: array().of(string().required()).max(500),
         }),
       )
       .required()
@@ -84,5 +88,10 @@ function refuseOddities({ slots, activities, perSlot }: TermPlanInput): void {
       if (earlier === id) throw new CalcInputError(path, 'an activity cannot come after itself');
     }),
   );
+  if (slots.length * activities.length > MOST_CHOICES)
+    throw new CalcInputError(
+      'activities',
+      `${slots.length} slots and ${activities.length} activities are too many to plan at once; plan fewer slots, or choose among fewer activities (${Math.floor(MOST_CHOICES / Math.max(1, slots.length))} with these slots)`,
+    );
   if (perSlot[0] > perSlot[1]) throw new CalcInputError('perSlot', 'the least must not be above the most');
 }

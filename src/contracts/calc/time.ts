@@ -23,7 +23,8 @@ import { calculation, CalcInputError } from './calculation.ts';
 const runSheetInput = object({
   children: array()
     .of(object({ ageMonths: ageMonths() }))
-    .required(),
+    .required()
+    .max(1000, 'must hold at most 1000 children'),
   seatedMinutesPerYear: amount(0, 1000),
   segments: array()
     .of(
@@ -38,7 +39,8 @@ const runSheetInput = object({
         tidy: triple(),
       }),
     )
-    .required(),
+    .required()
+    .max(2000, 'must hold at most 2000 segments'),
 });
 
 export const calcRunSheet = calculation(runSheetInput, ({ children, seatedMinutesPerYear, segments }) =>
@@ -48,7 +50,11 @@ export const calcRunSheet = calculation(runSheetInput, ({ children, seatedMinute
 const minutesTaken = () => number().required().moreThan(0, 'must be above 0').max(100_000, 'must be at most 100000');
 
 export const calcCalibrate = calculation(
-  object({ planned: minutesTaken(), actual: array().of(minutesTaken()).required(), weight: amount(0, 1_000_000) }),
+  object({
+    planned: minutesTaken(),
+    actual: array().of(minutesTaken()).required().max(10_000, 'must hold at most 10000 times'),
+    weight: amount(0, 1_000_000),
+  }),
   ({ planned, actual, weight }) => calibrate(planned, actual, weight),
 );
 
@@ -92,10 +98,10 @@ export const calcBackPlan = calculation(
   object({
     on: day(),
     at: timeOfDay(),
-    weekend: array().of(whole(1, 7)).required(),
-    closed: array().of(day()).required(),
+    weekend: array().of(whole(1, 7)).required().max(7),
+    closed: array().of(day()).required().max(10_000, 'must hold at most 10000 days'),
     today: day(),
-    tasks: array().of(plannedTask).required(),
+    tasks: array().of(plannedTask).required().max(1000, 'must hold at most 1000 tasks'),
   }),
   ({ on, at, weekend, closed, today, tasks }) => {
     if (new Set(weekend).size === 7) throw new CalcInputError('weekend', 'leaves no day of the week to work on');

@@ -13,11 +13,16 @@ export const calcWordSets = calculation(
     order: names(),
     size: whole(1, 1000),
     restAfter: whole(1, 1000),
-    gapsWeeks: array().of(whole(1, 520)).required().min(1, 'must hold at least one gap'),
+    gapsWeeks: array()
+      .of(whole(1, 520))
+      .required()
+      .min(1, 'must hold at least one gap')
+      .max(100, 'must hold at most 100 gaps'),
     today: day(),
     log: array()
       .of(object({ on: day(), word: name(), right: boolean().required() }))
-      .required(),
+      .required()
+      .max(100_000, 'must hold at most 100000 entries'),
   }),
   (input) => wordSets(input),
 );
@@ -26,7 +31,8 @@ export const calcCoverage = calculation(
   object({
     sessions: array()
       .of(object({ on: day(), skills: names() }))
-      .required(),
+      .required()
+      .max(10_000, 'must hold at most 10000 sessions'),
     skills: names(),
     today: day(),
   }),

@@ -13,6 +13,7 @@ import {
   type SheetSettings,
   USUAL_MARGIN,
 } from '../page/paper.ts';
+import { guidePages, type GuideSheet } from './guidePages.ts';
 import { fittingSize } from '../page/text.ts';
 import type { Segment, Session } from '../script/session.ts';
 
@@ -29,7 +30,12 @@ export interface TrayHome {
   readonly children: readonly string[];
   /** What goes into its kit, in words; empty when it needs none. */
   readonly kit: readonly string[];
+  /** Its guide, where that can be laid out here; null where it is printed from its own page. */
+  readonly guide?: GuideSheet | null | undefined;
 }
+
+/** A tray of more pages is refused: nobody prints it, and laying it out would hold up others. */
+export const MOST_TRAY_PAGES = 800;
 
 export interface TrayInput {
   readonly session: Pick<Session, 'title' | 'segments'>;
@@ -66,6 +72,14 @@ function withEmptyBacks(pages: readonly Page[], settings: SheetSettings): Page[]
   return pages.flatMap((page, index) => (page.isBack || pages[index + 1]?.isBack ? [page] : [page, empty]));
 }
 
+/** About how many pages a tray will have, without laying it out for each home: never fewer than half. */
+export function estimateTrayPages(input: TrayInput): number {
+  if (input.for === 'author' || input.for === 'kit')
+    return layTray({ ...input, homes: input.homes.slice(0, 1) }).pages.length;
+  const [first] = input.homes;
+  return first ? layTray({ ...input, homes: [first] }).pages.length * input.homes.length : 1;
+}
+
 export interface Tray {
   /** In the order of printing; two to a sheet, front and back, when it is printed on both sides. */
   readonly pages: readonly Page[];
@@ -91,7 +105,11 @@ function trayParts({ session, for: whom, homes, version }: TrayInput, settings: 
       add(`Kit for ${home.nickname}`, kitPages(home, settings));
     return parts;
   }
-  if (whom === 'all' || whom === 'home') add('Name strips', namePages(homes, settings));
+  if (whom === 'all' || whom === 'home') {
+    add('Name strips', namePages(homes, settings));
+    for (const { nickname, guide } of homes)
+      if (guide) add(`Guide for ${nickname}`, guidePages(guide, settings, { isLarge: version === 'large' }));
+  }
   if (version === 'by-hand') {
     for (const { title, made: answer } of made)
       add(`${title}: draw it like this`, byHandPages(title, answer, settings));
@@ -244,6 +262,11 @@ function contentsPage(
       ? [`Not printed: “${segment.title}” does not come out as its dials stand. Turn one of them on the bench.`]
       : [],
   );
+  const elsewhere = homes.flatMap(({ nickname, guide }) =>
+    guide === null && (whom === 'all' || whom === 'home')
+      ? [`The guide for ${nickname} is read from the right: print it from its own page (Send, look at its guide).`]
+      : [],
+  );
   const about = [
     whom === 'all'
       ? `for ${homes.length} homes`
@@ -270,7 +293,7 @@ function contentsPage(
         ],
         { width: area.width, size: 4.6 },
       ),
-      writing(refused, { width: area.width, size: 4.6 }),
+      writing([...refused, ...elsewhere], { width: area.width, size: 4.6 }),
       writing(
         lines.length > 0
           ? lines

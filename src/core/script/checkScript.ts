@@ -62,7 +62,10 @@ export function checkScript(
 ): ScriptProblem[] {
   const dialProblems = checkDials(script, title);
   if (dialProblems.length > 0) return dialProblems;
-  const problems: ScriptProblem[] = [...checkNames(script), ...checkReferences(script), ...checkWays(script)];
+  const ways = checkWays(script);
+  const problems: ScriptProblem[] = [...checkNames(script), ...checkReferences(script), ...ways];
+  // So many ways are not tried: they are refused as they are.
+  if (ways.length > 0) return problems;
   const seen = new Set<string>();
   for (const setting of settingsToTry(script, reach)) {
     for (const problem of checkAt(script, setting, places)) {

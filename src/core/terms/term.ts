@@ -103,11 +103,17 @@ export function sessionDate(week: Pick<TermWeek, 'monday'>, session: Pick<TermSe
   return addDays(week.monday, session.weekday - 1);
 }
 
+/** A closure that was kept with a mistyped year counts from so many days before its end. */
+const LONGEST_CLOSURE_DAYS = 400;
+
 /** The days on which nothing is held: closures and travel that are fixed, one by one. */
 export function closedDaysOf(days: readonly TermDay[]): CalendarDate[] {
   return days
     .filter((day) => isClosing(day) && day.isFixed)
-    .flatMap(({ from, to }) => Array.from({ length: daysBetween(from, to) + 1 }, (_, step) => addDays(from, step)));
+    .flatMap(({ from, to }) => {
+      const span = Math.min(daysBetween(from, to) + 1, LONGEST_CLOSURE_DAYS);
+      return Array.from({ length: Math.max(0, span) }, (_, step) => addDays(to, step - span + 1));
+    });
 }
 
 function isClosing({ kind }: Pick<TermDay, 'kind'>): boolean {

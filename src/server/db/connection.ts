@@ -5,6 +5,9 @@ import { log } from '../log.ts';
 /** Counts the queries of the request it was started for. */
 const queryCounts = new AsyncLocalStorage<{ queries: number }>();
 
+/** A statement that takes longer is given up, and the request with it. */
+const MS_FOR_QUERY = 6000;
+
 let connection: Sequelize | undefined;
 
 /** The one connection pool of this process, to the database that DATABASE_URL names. */
@@ -31,9 +34,10 @@ export function isDatabaseAway(error: unknown): boolean {
   for (let cause = error; cause instanceof Error; cause = (cause as { parent?: unknown }).parent ?? cause.cause) {
     if (cause.name.startsWith('SequelizeConnection') || cause.name === 'SequelizeHostNotReachableError') return true;
     const code = (cause as { code?: string }).code ?? '';
-    if (['ECONNREFUSED', 'ECONNRESET', 'EPIPE', '57P01', '57P02', '57P03', '08006', '08003'].includes(code))
+    if (['ECONNREFUSED', 'ECONNRESET', 'EPIPE', '57P01', '57P02', '57P03', '57014', '08006', '08003'].includes(code))
       return true;
-    if (/Connection terminated|server closed the connection/i.test(cause.message)) return true;
+    if (/Connection terminated|server closed the connection|Query read timeout|timeout expired/i.test(cause.message))
+      return true;
   }
   return false;
 }
@@ -48,7 +52,14 @@ function connect(url: string): Sequelize {
     },
     define: { underscored: true, timestamps: false },
     pool: { max: 8, min: 0, acquire: 5000, idle: 30_000 },
-    dialectOptions: { connectionTimeoutMillis: 3000, keepAlive: true },
+    // A database that answers nothing is given up by our own clock, one that is at work too long by its own.
+    dialectOptions: {
+      connectionTimeoutMillis: 3000,
+      keepAlive: true,
+      query_timeout: MS_FOR_QUERY,
+      statement_timeout: MS_FOR_QUERY - 1000,
+      idle_in_transaction_session_timeout: 60_000,
+    },
   });
 }
 

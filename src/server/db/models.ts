@@ -2,6 +2,7 @@ import { Model } from 'sequelize';
 import type { Guide } from '../../core/script/guide.ts';
 import type { Segment, Session } from '../../core/script/session.ts';
 import type { Term } from '../../core/terms/term.ts';
+import type { TrayChoice } from '../../contracts/tray.ts';
 import type { ProgrammeSettings } from '../../contracts/programme.ts';
 
 export class ProgrammeRow extends Model {
@@ -9,6 +10,7 @@ export class ProgrammeRow extends Model {
   declare slug: string;
   declare name: string;
   declare settings: ProgrammeSettings;
+  declare revision: number;
 }
 
 export class UserRow extends Model {
@@ -23,6 +25,7 @@ export class MembershipRow extends Model {
   declare programmeId: string;
   declare role: 'owner' | 'author' | 'reader';
   declare programme?: ProgrammeRow;
+  declare user?: UserRow;
 }
 
 export class SignInRow extends Model {
@@ -30,6 +33,7 @@ export class SignInRow extends Model {
   declare userId: string;
   declare programmeId: string;
   declare expiresAt: Date;
+  declare signedInAt: Date;
   declare user?: UserRow;
   declare programme?: ProgrammeRow;
 }
@@ -56,6 +60,9 @@ export class HomeRow extends Model {
   declare contact: string;
   declare language: 'en' | 'es' | 'ar';
   declare allergens: string[];
+  declare revision: number;
+  /** When it was taken out; it may come back. */
+  declare takenOutAt: Date | null;
   declare children?: ChildRow[];
   declare things?: HomeThingRow[];
 }
@@ -93,6 +100,8 @@ export class SessionRow extends Model {
   declare revision: number;
   declare keptAt: Date;
   declare keptBy: string | null;
+  /** When it was deleted; it may come back. */
+  declare deletedAt: Date | null;
 }
 
 export class SendingRow extends Model {
@@ -103,6 +112,10 @@ export class SendingRow extends Model {
   declare sentAt: Date;
   declare sentBy: string | null;
   declare session: Session;
+  /** One press of Send: the same press again is the same sending. */
+  declare sendKey: string | null;
+  /** Where the homes of this sending reach Footstool. */
+  declare address: string;
 }
 
 export class GuideLinkRow extends Model {
@@ -132,12 +145,17 @@ export class GuideCopyRow extends Model {
 
 export class MessageRow extends Model {
   declare id: string;
-  declare programmeId: string;
-  declare linkId: string;
-  declare sendingId: string;
+  declare programmeId: string | null;
+  declare linkId: string | null;
+  declare sendingId: string | null;
+  declare personLinkId: string | null;
   declare recipient: string;
   declare subject: string;
-  declare state: 'waiting' | 'sent' | 'failed';
+  declare state: 'waiting' | 'posting' | 'sent' | 'failed' | 'unclear';
+  /** What the letter is written from when it is posted. */
+  declare facts: object;
+  declare tries: number;
+  declare changedAt: Date;
   declare mailId: string | null;
   declare sentAt: Date | null;
 }
@@ -216,6 +234,43 @@ export class PrintJobRow extends Model {
   declare state: 'waiting' | 'done' | 'failed';
   declare pages: number;
   declare bytes: number;
+  declare choice: TrayChoice | null;
+  declare done: number;
+  declare total: number;
+  /** When the file was deleted. */
+  declare removedAt: Date | null;
   declare createdAt: Date;
   declare createdBy: string | null;
+}
+
+/** A link by which somebody joins a programme or chooses a new password. */
+export class PersonLinkRow extends Model {
+  declare id: string;
+  declare kind: 'invite' | 'reset';
+  declare tokenHash: string;
+  declare programmeId: string | null;
+  declare userId: string | null;
+  declare email: string;
+  declare name: string;
+  declare role: MembershipRow['role'] | null;
+  declare createdAt: Date;
+  declare createdBy: string | null;
+  declare expiresAt: Date;
+  declare usedAt: Date | null;
+}
+
+/** A place from which somebody has signed in before. */
+export class KnownPlaceRow extends Model {
+  declare userId: string;
+  declare placeHash: string;
+  declare lastAt: Date;
+}
+
+/** A task of Today that somebody ticked off. */
+export class TickRow extends Model {
+  declare programmeId: string;
+  declare task: string;
+  declare dueOn: string;
+  declare tickedAt: Date;
+  declare tickedBy: string | null;
 }

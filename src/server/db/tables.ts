@@ -21,6 +21,9 @@ import {
   SwapRulingRow,
   CalendarFeedRow,
   PrintJobRow,
+  PersonLinkRow,
+  KnownPlaceRow,
+  TickRow,
 } from './models.ts';
 
 // Sequelize writes into the objects that describe columns, so each column gets its own.
@@ -28,6 +31,7 @@ const uuidKey = () => ({ type: DataTypes.UUID, primaryKey: true, allowNull: fals
 const text = () => ({ type: DataTypes.TEXT, allowNull: false }) as const;
 const uuid = () => ({ type: DataTypes.UUID, allowNull: false }) as const;
 const whole = () => ({ type: DataTypes.INTEGER, allowNull: false }) as const;
+const counted = () => ({ ...whole(), defaultValue: 1 }) as const;
 const flag = () => ({ type: DataTypes.BOOLEAN, allowNull: false }) as const;
 const json = () => ({ type: DataTypes.JSONB, allowNull: false }) as const;
 const day = () => ({ type: DataTypes.DATEONLY, allowNull: false }) as const;
@@ -56,7 +60,13 @@ export function tables(): Sequelize {
       tableName,
       modelName: tableName,
     });
-  define(ProgrammeRow, 'programmes', { id: uuidKey(), slug: text(), name: text(), settings: json() });
+  define(ProgrammeRow, 'programmes', {
+    id: uuidKey(),
+    slug: text(),
+    name: text(),
+    settings: json(),
+    revision: counted(),
+  });
   define(UserRow, 'users', { id: uuidKey(), email: text(), name: text(), passwordHash: text() });
   define(MembershipRow, 'memberships', { userId: uuidKey(), programmeId: uuidKey(), role: text() });
   define(SignInRow, 'sign_ins', {
@@ -64,6 +74,7 @@ export function tables(): Sequelize {
     userId: uuid(),
     programmeId: uuid(),
     expiresAt: moment(),
+    signedInAt: moment(),
   });
   define(ShelfItemRow, 'shelf_items', {
     id: uuidKey(),
@@ -84,6 +95,8 @@ export function tables(): Sequelize {
     contact: text(),
     language: text(),
     allergens: { type: DataTypes.ARRAY(DataTypes.TEXT), allowNull: false },
+    revision: counted(),
+    takenOutAt: maybe(DataTypes.DATE),
   });
   define(ChildRow, 'children', {
     id: uuidKey(),
@@ -115,6 +128,7 @@ export function tables(): Sequelize {
     revision: whole(),
     keptAt: moment(),
     keptBy: maybe(DataTypes.UUID),
+    deletedAt: maybe(DataTypes.DATE),
   });
   define(SendingRow, 'sendings', {
     id: uuidKey(),
@@ -124,6 +138,8 @@ export function tables(): Sequelize {
     sentAt: moment(),
     sentBy: maybe(DataTypes.UUID),
     session: json(),
+    sendKey: maybe(DataTypes.UUID),
+    address: text(),
   });
   define(GuideLinkRow, 'guide_links', {
     id: uuidKey(),
@@ -145,9 +161,13 @@ export function tables(): Sequelize {
   });
   define(MessageRow, 'messages', {
     id: uuidKey(),
-    programmeId: uuid(),
-    linkId: uuid(),
-    sendingId: uuid(),
+    programmeId: maybe(DataTypes.UUID),
+    linkId: maybe(DataTypes.UUID),
+    sendingId: maybe(DataTypes.UUID),
+    personLinkId: maybe(DataTypes.UUID),
+    facts: json(),
+    tries: { ...whole(), defaultValue: 0 },
+    changedAt: { ...moment(), defaultValue: DataTypes.NOW },
     recipient: text(),
     subject: text(),
     state: text(),
@@ -222,8 +242,39 @@ export function tables(): Sequelize {
     bytes: whole(),
     createdAt: moment(),
     createdBy: maybe(DataTypes.UUID),
+    choice: { type: DataTypes.JSONB, allowNull: true },
+    done: { ...whole(), defaultValue: 0 },
+    total: { ...whole(), defaultValue: 0 },
+    removedAt: maybe(DataTypes.DATE),
+  });
+  define(PersonLinkRow, 'person_links', {
+    id: uuidKey(),
+    kind: text(),
+    tokenHash: text(),
+    programmeId: maybe(DataTypes.UUID),
+    userId: maybe(DataTypes.UUID),
+    email: text(),
+    name: text(),
+    role: maybe(DataTypes.TEXT),
+    createdAt: moment(),
+    createdBy: maybe(DataTypes.UUID),
+    expiresAt: moment(),
+    usedAt: maybe(DataTypes.DATE),
+  });
+  define(KnownPlaceRow, 'known_places', {
+    userId: uuidKey(),
+    placeHash: { ...text(), primaryKey: true },
+    lastAt: moment(),
+  });
+  define(TickRow, 'ticks', {
+    programmeId: uuidKey(),
+    task: { ...text(), primaryKey: true },
+    dueOn: day(),
+    tickedAt: moment(),
+    tickedBy: maybe(DataTypes.UUID),
   });
   MembershipRow.belongsTo(ProgrammeRow, { as: 'programme', foreignKey: 'programmeId' });
+  MembershipRow.belongsTo(UserRow, { as: 'user', foreignKey: 'userId' });
   SignInRow.belongsTo(UserRow, { as: 'user', foreignKey: 'userId' });
   SignInRow.belongsTo(ProgrammeRow, { as: 'programme', foreignKey: 'programmeId' });
   HomeRow.hasMany(ChildRow, { as: 'children', foreignKey: 'homeId' });

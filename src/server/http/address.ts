@@ -1,3 +1,6 @@
+import { hostname as systemName, networkInterfaces } from 'node:os';
+import { EdgeError } from './errors.ts';
+
 /**
  * The address that homes can reach, without a slash at its end: FOOTSTOOL_ADDRESS when it is set, since a phone is
  * another device than the author's; otherwise the one the author's browser asked.
@@ -7,6 +10,32 @@ export function publicAddress(request: Request): string {
   if (set) return set;
   const asked = new URL(request.url);
   return `${asked.protocol}//${request.headers.get('host') ?? asked.host}`;
+}
+
+/** Whether the address that homes and colleagues use is set. */
+export function isAddressSet(): boolean {
+  return Boolean(process.env.FOOTSTOOL_ADDRESS?.trim());
+}
+
+/**
+ * The address for letters that carry somebody's key: the one that is set, or the one that was asked when that is this
+ * machine's own by number or name. A host that anybody could write into a request is refused.
+ */
+export function safeAddress(request: Request): string {
+  if (isAddressSet()) return publicAddress(request);
+  const { hostname } = new URL(publicAddress(request));
+  const own = Object.values(networkInterfaces()).flatMap((entries) => (entries ?? []).map(({ address }) => address));
+  const isOwn = ['localhost', systemName().toLowerCase(), ...own].includes(hostname.replace(/^\[|\]$/g, ''));
+  if (!isOwn)
+    throw new EdgeError('wrong-input', {
+      problems: [
+        {
+          path: 'The letter',
+          message: 'needs to know where Footstool stands: FOOTSTOOL_ADDRESS has to be set at the start',
+        },
+      ],
+    });
+  return publicAddress(request);
 }
 
 /**

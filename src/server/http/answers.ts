@@ -1,5 +1,6 @@
 import { describeError } from '../../messages/errors.ts';
 import { isDatabaseAway } from '../db/connection.ts';
+import { depthOfJson, findOutOfBounds, ofText, USUAL_BOUNDS } from '../../contracts/bounds.ts';
 import { log } from '../log.ts';
 import { EdgeError } from './errors.ts';
 
@@ -38,27 +39,48 @@ export function toEdgeError(thrown: unknown): EdgeError {
   return new EdgeError('internal', { cause: thrown });
 }
 
-const LARGEST_BODY = 12 * 1024 * 1024;
+/** Limits of bytes for what an endpoint takes, by what it is. */
+export const BYTES = {
+  /** A few words and numbers. */
+  small: 16 * 1024,
+  /** One entry of the shelf, a home, a form. */
+  entry: 256 * 1024,
+  /** A session, a term, a part of a list. */
+  whole: 2 * 1024 * 1024,
+  /** A file of the open format. */
+  file: 8 * 1024 * 1024,
+} as const;
 
-/** The body of a request as JSON, within a size. */
-export async function readJson(request: Request, largest = LARGEST_BODY): Promise<unknown> {
+/** The body of a request as JSON, within a size and within bounds; what cannot be kept is refused before it is looked at. */
+export async function readJson(request: Request, largest: number): Promise<unknown> {
   const text = await readText(request, largest);
+  const wrong = (path: string, message: string, cause?: unknown) =>
+    new EdgeError('wrong-form', { cause, problems: [{ path, message }] });
+  if (depthOfJson(text) > USUAL_BOUNDS.depth) throw wrong('$', `must not lie deeper than ${USUAL_BOUNDS.depth} levels`);
+  let value: unknown;
   try {
-    return JSON.parse(text) as unknown;
+    value = JSON.parse(text) as unknown;
   } catch (cause) {
-    throw new EdgeError('wrong-form', {
-      cause,
-      problems: [{ path: '$', message: `is not JSON: ${(cause as Error).message}` }],
-    });
+    throw wrong('$', `is not JSON: ${(cause as Error).message.slice(0, 200)}`, cause);
   }
+  const outside = findOutOfBounds(value);
+  if (outside) throw wrong(outside.path, outside.message);
+  return value;
 }
 
-/** The body of a request as text, within a size, whatever its headers promise. */
-export async function readText(request: Request, largest: number): Promise<string> {
+/** The body of a request as a JSON object. */
+export async function readJsonObject(request: Request, largest: number): Promise<Record<string, unknown>> {
+  const value = await readJson(request, largest);
+  if (typeof value === 'object' && value !== null && !Array.isArray(value)) return value as Record<string, unknown>;
+  throw new EdgeError('wrong-form', { problems: [{ path: '$', message: 'must be a JSON object' }] });
+}
+
+/** The body of a request as bytes, within a size, whatever its headers promise. */
+export async function readBytes(request: Request, largest: number): Promise<Uint8Array> {
   const declared = Number(request.headers.get('content-length') ?? 0);
   if (declared > largest) throw new EdgeError('too-large');
   const reader = request.body?.getReader();
-  if (!reader) return '';
+  if (!reader) return new Uint8Array();
   const chunks: Uint8Array[] = [];
   let size = 0;
   for (;;) {
@@ -71,12 +93,43 @@ export async function readText(request: Request, largest: number): Promise<strin
     }
     chunks.push(value);
   }
-  return new TextDecoder().decode(Buffer.concat(chunks));
+  return Buffer.concat(chunks);
+}
+
+/** The body of a request as text. */
+export async function readText(request: Request, largest: number): Promise<string> {
+  return new TextDecoder().decode(await readBytes(request, largest));
 }
 
 /** The fields of a form post. */
-export async function readForm(request: Request): Promise<URLSearchParams> {
+export async function readForm(request: Request, largest: number = BYTES.entry): Promise<URLSearchParams> {
   const type = request.headers.get('content-type') ?? '';
-  if (!type.startsWith('application/x-www-form-urlencoded')) throw new EdgeError('wrong-form');
-  return new URLSearchParams(await readText(request, 256 * 1024));
+  if (!type.startsWith('application/x-www-form-urlencoded')) throw new EdgeError('wrong-kind');
+  const fields = new URLSearchParams(await readText(request, largest));
+  let count = 0;
+  for (const [name, value] of fields) {
+    const problem =
+      (count += 1) > MOST_FIELDS ? `must have at most ${MOST_FIELDS} fields` : (ofText(name) ?? ofText(value));
+    if (problem)
+      throw new EdgeError('wrong-form', {
+        problems: [{ path: name.slice(0, 40).replaceAll('\0', ''), message: problem }],
+      });
+  }
+  return fields;
 }
+
+/** The text of a file that a form sends as “file”, within a size; empty when it sends none. */
+export async function readUpload(request: Request, largest: number): Promise<string> {
+  const type = request.headers.get('content-type') ?? '';
+  if (!type.startsWith('multipart/form-data')) throw new EdgeError('wrong-kind');
+  const bytes = await readBytes(request, largest);
+  const form = await new Response(new Uint8Array(bytes), { headers: { 'content-type': type } })
+    .formData()
+    .catch((cause: unknown) => {
+      throw new EdgeError('wrong-form', { cause });
+    });
+  const file = form.get('file');
+  return file instanceof File ? file.text() : '';
+}
+
+const MOST_FIELDS = 2000;

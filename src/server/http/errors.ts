@@ -3,6 +3,9 @@ import type { ErrorCode, ErrorDetails } from '../../contracts/errors.ts';
 /** The status each code answers with. */
 const STATUS_BY_CODE: Readonly<Record<ErrorCode, number>> = {
   'wrong-form': 400,
+  'wrong-address': 400,
+  'wrong-method': 405,
+  'wrong-kind': 415,
   'not-signed-in': 401,
   'wrong-sign-in': 401,
   'not-allowed': 403,
@@ -12,7 +15,9 @@ const STATUS_BY_CODE: Readonly<Record<ErrorCode, number>> = {
   'too-large': 413,
   'wrong-input': 422,
   'too-many-tries': 429,
+  'took-too-long': 422,
   internal: 500,
+  busy: 503,
   'database-away': 503,
 };
 

@@ -1,4 +1,4 @@
-import { mkdir, readFile, writeFile } from 'node:fs/promises';
+import { access, link, mkdir, readFile, unlink, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { randomUUID } from 'node:crypto';
 import { createTransport } from 'nodemailer';
@@ -9,28 +9,43 @@ export interface Letter {
   readonly text: string;
 }
 
-/** What sends letters to homes. `send` gives an id under which the letter can be asked for again, if it can. */
+/** What sends letters. `send` gives an id under which the letter can be asked for again, if it can. */
 export interface Mail {
-  send(letter: Letter): Promise<string>;
+  /** Whether a letter that is handed over twice under one key goes out once. */
+  readonly takesKeyOnce: boolean;
+  send(letter: Letter, key: string): Promise<string>;
   read(id: string): Promise<Letter | null>;
 }
 
-/** The mail stand-in: letters are put as JSON files into a folder, where the author can read what was sent. */
+/** The mail stand-in: letters are put as JSON files into a folder, each key once, where the author can read what was sent. */
 class FolderMail implements Mail {
-  constructor(private readonly folder: string) {}
+  readonly takesKeyOnce = true;
 
-  async send(letter: Letter): Promise<string> {
-    const id = randomUUID();
+  constructor(
+    private readonly folder: string,
+    private readonly slownessMs: number,
+  ) {}
+
+  async send(letter: Letter, key: string): Promise<string> {
+    const kept = this.pathOf(key);
     const composed = await createTransport({ jsonTransport: true }).sendMail({ from: sender(), ...letter });
+    await new Promise((next) => setTimeout(next, this.slownessMs));
     await mkdir(this.folder, { recursive: true, mode: 0o700 });
-    await writeFile(join(this.folder, `${id}.json`), String(composed.message), { mode: 0o600 });
-    return id;
+    const written = join(this.folder, `.${randomUUID()}`);
+    await writeFile(written, String(composed.message), { mode: 0o600 });
+    // A name that is there already was sent already; a file that a crash cut short never gets its name.
+    await link(written, kept).catch((error: NodeJS.ErrnoException) => {
+      if (error.code !== 'EEXIST') throw error;
+    });
+    await unlink(written);
+    await access(kept);
+    return key;
   }
 
   async read(id: string): Promise<Letter | null> {
-    if (!/^[0-9a-f-]{36}$/.test(id)) return null;
+    if (!UUID.test(id)) return null;
     try {
-      const kept = JSON.parse(await readFile(join(this.folder, `${id}.json`), 'utf8')) as {
+      const kept = JSON.parse(await readFile(this.pathOf(id), 'utf8')) as {
         to: { address: string }[];
         subject: string;
         text: string;
@@ -41,14 +56,29 @@ class FolderMail implements Mail {
       throw error;
     }
   }
+
+  private pathOf(key: string): string {
+    if (!UUID.test(key)) throw new Error(`not the key of a letter: ${key}`);
+    return join(this.folder, `${key}.json`);
+  }
 }
 
-/** A real mail server, by SMTP. */
+const UUID = /^[0-9a-f-]{36}$/;
+
+/** A real mail server, by SMTP. It may take a letter and the word of it be lost, so nothing is handed to it twice. */
 class ServerMail implements Mail {
+  readonly takesKeyOnce = false;
+
   constructor(private readonly url: string) {}
 
-  async send(letter: Letter): Promise<string> {
-    const sent = await createTransport(this.url).sendMail({ from: sender(), ...letter });
+  async send(letter: Letter, key: string): Promise<string> {
+    const transport = createTransport({
+      url: this.url,
+      connectionTimeout: 8000,
+      greetingTimeout: 8000,
+      socketTimeout: 20_000,
+    });
+    const sent = await transport.sendMail({ from: sender(), messageId: `<${key}@footstool.invalid>`, ...letter });
     return sent.messageId;
   }
 
@@ -57,10 +87,24 @@ class ServerMail implements Mail {
   }
 }
 
+/** What became of a letter that could not be sent: refused for good, not taken at this moment, or nobody knows. */
+export type MailFailure = 'refused' | 'not-now' | 'unclear';
+
+/** Reads from an error whether the letter may have gone out all the same. */
+export function readFailure(error: unknown): MailFailure {
+  const { code = '', responseCode, command = '' } = error as { code?: string; responseCode?: number; command?: string };
+  if (responseCode) return responseCode >= 500 ? 'refused' : 'not-now';
+  if (['EDNS', 'ENOTFOUND', 'ECONNREFUSED', 'EAUTH', 'ENOENT', 'EACCES', 'ENOSPC'].includes(code)) return 'not-now';
+  if (code === 'EENVELOPE') return 'refused';
+  // Before the first word of the letter nothing can have been taken.
+  if (['CONN', 'EHLO', 'HELO', 'STARTTLS'].includes(command)) return 'not-now';
+  return 'unclear';
+}
+
 /** FOOTSTOOL_SMTP names a mail server; without it the stand-in keeps letters in FOOTSTOOL_DATA/mail. */
 export function mail(): Mail {
-  const server = process.env.FOOTSTOOL_SMTP;
-  return server ? new ServerMail(server) : new FolderMail(join(process.env.FOOTSTOOL_DATA ?? '.data', 'mail'));
+  const { FOOTSTOOL_SMTP: server, FOOTSTOOL_DATA: data = '.data', FOOTSTOOL_MAIL_SLOWNESS_MS: slowness } = process.env;
+  return server ? new ServerMail(server) : new FolderMail(join(data, 'mail'), Number(slowness ?? 0));
 }
 
 function sender(): string {

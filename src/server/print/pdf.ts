@@ -12,14 +12,23 @@ const PAGES_AT_ONCE = 8;
 
 export interface PdfOptions {
   readonly title: string;
+  /** The language it is written in, for whoever has it read out. */
+  readonly language?: string | undefined;
   readonly onPage?: ((done: number, total: number) => void) | undefined;
 }
 
 /** Pages in millimetres as a PDF to true size, fonts embedded as subsets, its text selectable, an outline entry for each part. */
-export async function writePdf(pages: readonly Page[], { title, onPage }: PdfOptions): Promise<Buffer> {
+export async function writePdf(
+  pages: readonly Page[],
+  { title, language = 'en', onPage }: PdfOptions,
+): Promise<Buffer> {
   const document = new PDFDocument({
     autoFirstPage: false,
     compress: true,
+    pdfVersion: '1.7',
+    tagged: true,
+    displayTitle: true,
+    lang: language,
     info: { Title: title, Creator: 'Footstool' },
   });
   const chunks: Buffer[] = [];
@@ -27,21 +36,38 @@ export async function writePdf(pages: readonly Page[], { title, onPage }: PdfOpt
   const ended = new Promise<void>((resolve, reject) => document.on('end', resolve).on('error', reject));
   document.registerFont('child', REGULAR);
   document.registerFont('child-bold', BOLD);
+  const whole = document.struct('Document', { title });
+  document.addStructure(whole);
   let part = '';
   for (const [index, page] of pages.entries()) {
     document.addPage({ size: [page.width * POINTS_PER_MM, page.height * POINTS_PER_MM], margin: 0 });
     if (page.title !== part) document.outline.addItem(page.title);
     part = page.title;
+    const section = document.struct('Sect', { title: page.title });
+    whole.add(section);
     document.save();
     document.scale(POINTS_PER_MM);
-    for (const shape of page.shapes) draw(document, shape);
+    for (const shape of page.shapes) tag(document, section, shape);
     document.restore();
+    section.end();
     onPage?.(index + 1, pages.length);
     if (index % PAGES_AT_ONCE === PAGES_AT_ONCE - 1) await new Promise((next) => setImmediate(next));
   }
+  whole.end();
   document.end();
   await ended;
   return Buffer.concat(chunks);
+}
+
+/** Writing is a paragraph that can be read out; what is drawn is left out of the reading. */
+function tag(document: PDFKit.PDFDocument, section: PDFKit.PDFStructureElement, shape: Shape): void {
+  if (shape.kind === 'text') {
+    section.add(document.struct('P', {}, () => draw(document, shape)));
+    return;
+  }
+  document.markContent('Artifact');
+  draw(document, shape);
+  document.endMarkedContent();
 }
 
 function draw(document: PDFKit.PDFDocument, shape: Shape): void {

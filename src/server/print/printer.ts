@@ -1,4 +1,4 @@
-import { mkdir, readFile, writeFile } from 'node:fs/promises';
+import { mkdir, readFile, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 
 /** What puts sheets on paper. A real one would hand the file to a print queue. */
@@ -6,6 +6,8 @@ export interface Printer {
   print(jobId: string, pdf: Buffer): Promise<void>;
   /** What came out, if it still can be shown. */
   read(jobId: string): Promise<Buffer | null>;
+  /** Forgets what came out of a job. */
+  remove(jobId: string): Promise<void>;
 }
 
 /** The printer stand-in: it keeps what it was given as files, so that one can see what would have come out. */
@@ -24,6 +26,10 @@ class FolderPrinter implements Printer {
       if ((error as NodeJS.ErrnoException).code === 'ENOENT') return null;
       throw error;
     }
+  }
+
+  async remove(jobId: string): Promise<void> {
+    await rm(this.pathOf(jobId), { force: true });
   }
 
   private pathOf(jobId: string): string {

@@ -6,7 +6,7 @@ import type { Person } from './person.ts';
 export async function exportFile(person: Person, include: { homes: boolean }): Promise<Record<string, unknown>> {
   const [shelf, retired] = await Promise.all([
     readShelf(person.programmeId),
-    readShelf(person.programmeId, ['thing'], true),
+    readShelf(person.programmeId, ['thing'], { isRetired: true }),
   ]);
   const homes = include.homes ? await readHomes(person.programmeId) : [];
   return {

@@ -1,13 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import { Op, type Transaction } from 'sequelize';
-import { checkShape } from '../../contracts/problems.ts';
-import { checkContents, withSections, type FileSections } from '../../contracts/fileContents.ts';
+import { withSections, type FileSections } from '../../contracts/fileContents.ts';
 import type { ProgrammeSettings } from '../../contracts/programme.ts';
-import { shelfFile, type HomeEntry, type SessionEntry } from '../../contracts/shelfFile.ts';
+import type { HomeEntry, SessionEntry } from '../../contracts/shelfFile.ts';
 import type { CautionPolicy } from '../../core/cautions/rules.ts';
 import type { Segment } from '../../core/script/session.ts';
 import { describeMakerProblem } from '../../messages/makers.ts';
-import { ChildRow, HomeRow, HomeThingRow, ShelfItemRow } from '../db/models.ts';
+import { isSameValue } from '../db/sameValue.ts';
+import { ChildRow, HomeRow, HomeThingRow, ProgrammeRow, ShelfItemRow } from '../db/models.ts';
 import { tables } from '../db/tables.ts';
 import { addSession } from '../db/repositories/sessions.ts';
 import {
@@ -19,6 +19,8 @@ import {
   type ShelfWrite,
 } from '../db/repositories/shelf.ts';
 import { EdgeError } from '../http/errors.ts';
+import { HERE, type Beside, type KnownThing } from './checkFile.ts';
+import { inTurn } from './inTurn.ts';
 import { requireAuthor, type Person } from './person.ts';
 import { changeSettings } from './programme.ts';
 import { frameSegments, namedSegment } from './sessions.ts';
@@ -30,20 +32,25 @@ export interface ImportReport {
 }
 
 /** Takes a whole file into a programme, or nothing of it: every problem is named with its place. */
-export async function importFile(person: Person, content: unknown): Promise<ImportReport> {
+export async function importFile(person: Person, content: unknown, beside: Beside = HERE): Promise<ImportReport> {
   requireAuthor(person);
-  const checked = checkShape(shelfFile, content);
-  if (!checked.ok) throw new EdgeError('wrong-input', { problems: checked.problem });
-  const file = withSections(checked.value as Partial<FileSections>);
-  const { programme } = checked.value as { programme?: ProgrammeOfFile };
+  return inTurn(() => takeIn(person, content, beside));
+}
+
+async function takeIn(person: Person, content: unknown, beside: Beside): Promise<ImportReport> {
+  const before = Object.values(await readThings(person.programmeId));
+  await refuseProblems(content, before, beside);
+  const file = withSections(content as Partial<FileSections>);
+  const { programme } = content as { programme?: ProgrammeOfFile };
   if (programme && person.role !== 'owner')
     throw new EdgeError('wrong-input', {
       problems: [{ path: 'programme', message: 'holds settings, which only an owner may change' }],
     });
-  const known = Object.values(await readThings(person.programmeId));
-  const problems = checkContents(file, known);
-  if (problems.length > 0) throw new EdgeError('wrong-input', { problems: problems.slice(0, 50) });
   return tables().transaction(async (transaction) => {
+    // One import of a programme after the other; what the shelf holds is read again once it stands still.
+    await ProgrammeRow.findByPk(person.programmeId, { transaction, lock: transaction.LOCK.UPDATE });
+    const now = Object.values(await readThings(person.programmeId, transaction));
+    if (!isSameValue(keysOf(before), keysOf(now))) await refuseProblems(content, now, HERE);
     const writes = toShelfWrites(file);
     const added = await writeShelfItems(person.programmeId, writes, transaction);
     await writeHomes(person.programmeId, file.homes, transaction);
@@ -59,6 +66,16 @@ export async function importFile(person: Person, content: unknown): Promise<Impo
     };
   });
 }
+
+async function refuseProblems(content: unknown, known: readonly KnownThing[], beside: Beside): Promise<void> {
+  const problems = await beside.checkFile(
+    content,
+    known.map(({ key, places }) => ({ key, places })),
+  );
+  if (problems.length > 0) throw new EdgeError('wrong-input', { problems });
+}
+
+const keysOf = (things: readonly KnownThing[]) => things.map(({ key, places }) => [key, places]);
 
 function toShelfWrites(file: FileSections): ShelfWrite[] {
   const write = (kind: ShelfWrite['kind'], entry: { key: string }, title: string) => ({
@@ -132,7 +149,7 @@ async function writeHomes(programmeId: string, homes: readonly HomeEntry[], tran
 
 async function writeSessions(person: Person, file: FileSections, transaction: Transaction): Promise<void> {
   if (file.sessions.length === 0) return;
-  const before = await readShelf(person.programmeId);
+  const before = await readShelf(person.programmeId, undefined, { transaction });
   const shelf: Shelf = {
     things: before.things,
     books: [...file.books, ...before.books],

@@ -1,27 +1,34 @@
 import { randomUUID } from 'node:crypto';
+import { Op } from 'sequelize';
 import { fitHomes } from '../../core/homes/sessionReadiness.ts';
-import { layTray, type Tray, type TrayFor, type TrayHome, type TrayVersion } from '../../core/print/tray.ts';
-import type { Page } from '../../core/page/paper.ts';
+import { composeGuide } from '../../core/script/guide.ts';
+import {
+  estimateTrayPages,
+  layTray,
+  MOST_TRAY_PAGES,
+  type Tray,
+  type TrayHome,
+  type TrayInput,
+} from '../../core/print/tray.ts';
 import { checkShape } from '../../contracts/problems.ts';
-import { trayForm } from '../../contracts/tray.ts';
+import { trayForm, type TrayChoice } from '../../contracts/tray.ts';
 import { countThing } from '../../messages/fits.ts';
+import { guideWords } from '../../messages/guide.ts';
+import { guideSheet } from '../../messages/guideSheet.ts';
 import { now } from '../clock.ts';
-import { PrintJobRow } from '../db/models.ts';
+import { isDatabaseAway } from '../db/connection.ts';
+import { PrintJobRow, ProgrammeRow } from '../db/models.ts';
 import { tables } from '../db/tables.ts';
 import { readHomes, type KeptHome } from '../db/repositories/homes.ts';
+import { readSettings } from '../../contracts/programme.ts';
 import { isUuid, readSession } from '../db/repositories/sessions.ts';
-import { readThings } from '../db/repositories/shelf.ts';
+import { readShelf, readThings } from '../db/repositories/shelf.ts';
 import { EdgeError } from '../http/errors.ts';
 import { log } from '../log.ts';
 import { writePdf } from '../print/pdf.ts';
 import { printer } from '../print/printer.ts';
+import { enqueue } from '../queue/queue.ts';
 import { requireAuthor, type Person } from './person.ts';
-
-export interface TrayChoice {
-  readonly for: TrayFor;
-  readonly version: TrayVersion;
-  readonly home?: string | undefined;
-}
 
 export interface PrintJob {
   readonly id: string;
@@ -30,111 +37,181 @@ export interface PrintJob {
   readonly pages: number;
   readonly bytes: number;
   readonly at: string;
+  /** Its file was kept for a month and is gone. */
+  readonly isRemoved: boolean;
 }
 
-/** How far jobs have come that this process is at work on. */
-const underWay = new Map<string, { done: number; total: number }>();
+type TrayReader = Pick<Person, 'programmeId' | 'programme' | 'settings'>;
 
-/** The sheets of a session's tray. Five queries. */
+/** How long what came out of the printer is kept. */
+const DAYS_KEPT = 30;
+const MS_PER_DAY = 86_400_000;
+/** How far a job has come is written down no more often than this. */
+const MS_BETWEEN_WORDS = 300;
+
+/** The sheets of a session's tray. Six queries. */
 export async function readTray(
-  person: Person,
+  person: TrayReader,
   sessionId: string,
   choice: TrayChoice,
 ): Promise<Tray & { title: string; homes: readonly { id: string; nickname: string }[] }> {
-  const [kept, homes, things] = await Promise.all([
+  const [kept, homes, things, { books }] = await Promise.all([
     readSession(person.programmeId, sessionId),
     readHomes(person.programmeId),
     readThings(person.programmeId),
+    readShelf(person.programmeId, ['book']),
   ]);
   if (!kept) throw new EdgeError('not-found');
   const chosen = choice.for === 'home' ? homes.filter(({ id }) => id === choice.home).slice(0, 1) : homes;
   if (choice.for === 'home' && chosen.length === 0)
     throw new EdgeError('wrong-input', { problems: [{ path: 'home', message: 'choose a home of this programme' }] });
-  const { fits } = fitHomes(kept.session, chosen, { things, policy: person.settings.cautions });
+  const policy = person.settings.cautions;
+  const { fits } = fitHomes(kept.session, chosen, { things, policy });
+  const sheetFor = (home: KeptHome) =>
+    guideSheet(
+      composeGuide({ session: kept.session, home, things, programme: person.programme, policy, books }),
+      guideWords(home.language),
+    );
   const trayHome = (home: KeptHome, index: number): TrayHome => ({
     nickname: home.nickname,
     children: home.children.map(({ nickname }) => nickname),
     kit: fits[index]!.kit.map(({ item, qty }) => countThing(item, qty, things)),
+    guide: guideWords(home.language).direction === 'rtl' ? null : sheetFor(home),
   });
+  const input: TrayInput = {
+    session: kept.session,
+    for: choice.for,
+    version: choice.version,
+    homes: choice.for === 'author' ? [] : chosen.map(trayHome),
+    paper: person.settings.paper,
+  };
+  const estimate = estimateTrayPages(input);
+  if (estimate > MOST_TRAY_PAGES)
+    throw new EdgeError('wrong-input', {
+      problems: [
+        { path: 'The tray', message: `would have about ${estimate} pages; choose one home, or fewer parts to print` },
+      ],
+    });
   return {
     title: kept.session.title,
     homes: homes.map(({ id, nickname }) => ({ id, nickname })),
-    ...layTray({
-      session: kept.session,
-      for: choice.for,
-      version: choice.version,
-      homes: choice.for === 'author' ? [] : chosen.map(trayHome),
-      paper: person.settings.paper,
-    }),
+    ...layTray(input),
   };
 }
 
-/** Starts printing a session's tray; gives the job, which `readJob` follows. */
+/** Puts a session's tray into the printer's queue; gives the job, which `readJob` follows. */
 export async function startPrinting(person: Person, sessionId: string, written: unknown): Promise<string> {
   requireAuthor(person);
   const checked = checkShape(trayForm, written);
   if (!checked.ok) throw new EdgeError('wrong-input', { problems: checked.problem });
-  const { pages, title } = await readTray(person, sessionId, checked.value as TrayChoice);
+  const choice = checked.value as TrayChoice;
+  const { pages, title } = await readTray(person, sessionId, choice);
   const id = randomUUID();
-  tables();
-  underWay.set(id, { done: 0, total: pages.length });
-  await PrintJobRow.create({
-    id,
-    programmeId: person.programmeId,
-    sessionId,
-    title,
-    state: 'waiting',
-    pages: 0,
-    bytes: 0,
-    createdAt: now(),
-    createdBy: person.userId,
-  }).catch((error: unknown) => {
-    underWay.delete(id);
-    throw error;
+  await tables().transaction(async (transaction) => {
+    await PrintJobRow.create(
+      {
+        id,
+        programmeId: person.programmeId,
+        sessionId,
+        title,
+        state: 'waiting',
+        pages: 0,
+        bytes: 0,
+        createdAt: now(),
+        createdBy: person.userId,
+        choice,
+        done: 0,
+        total: pages.length,
+        removedAt: null,
+      },
+      { transaction },
+    );
+    await enqueue('prints', [{ id, data: { job: id } }], transaction);
   });
-  void runJob(id, title, pages);
   return id;
 }
 
 /** A job and how far it has come; not found when it is not this programme's. */
 export async function readJob(person: Person, id: string): Promise<PrintJob & { done: number; total: number }> {
-  const isUnderWay = underWay.has(id);
   const row = await findJob(person, id);
-  const progress = underWay.get(id) ?? { done: row.pages, total: row.pages };
-  return { ...toJob(row, isUnderWay), ...progress };
+  return { ...toJob(row), done: row.done, total: row.total };
 }
 
 /** What the printer was given lately, newest first. One query. */
 export async function listJobs(person: Person): Promise<PrintJob[]> {
   tables();
-  const atWork = new Set(underWay.keys());
   const rows = await PrintJobRow.findAll({
     where: { programmeId: person.programmeId },
     order: [['createdAt', 'DESC']],
     limit: 40,
   });
-  return rows.map((row) => toJob(row, atWork.has(row.id)));
+  return rows.map(toJob);
 }
 
 /** What came out of a job. */
 export async function readPrinted(person: Person, id: string): Promise<Buffer> {
   const row = await findJob(person, id);
-  const pdf = row.state === 'done' ? await printer().read(id) : null;
+  const pdf = row.state === 'done' && !row.removedAt ? await printer().read(id) : null;
   if (!pdf) throw new EdgeError('not-found');
   return pdf;
 }
 
-async function runJob(id: string, title: string, pages: readonly Page[]): Promise<void> {
+/** Prints a job that waits: lays its tray out, writes the file and hands it to the printer. Twice gives the same file. */
+export async function printJob(id: string): Promise<void> {
+  tables();
+  const row = await PrintJobRow.findOne({ where: { id, state: 'waiting' } });
+  const programme = row && (await ProgrammeRow.findByPk(row.programmeId));
+  if (!row || !programme) return;
   try {
-    const pdf = await writePdf(pages, { title, onPage: (done, total) => underWay.set(id, { done, total }) });
+    if (!row.sessionId || !row.choice) throw new EdgeError('not-found');
+    const reader = { programmeId: programme.id, programme: programme.name, settings: readSettings(programme.settings) };
+    const { pages, title } = await readTray(reader, row.sessionId, row.choice);
+    const pdf = await writePdf(pages, { title, onPage: sayingHowFar(id) });
     await printer().print(id, pdf);
-    await PrintJobRow.update({ state: 'done', pages: pages.length, bytes: pdf.length }, { where: { id } });
+    await row.update({
+      state: 'done',
+      pages: pages.length,
+      bytes: pdf.length,
+      done: pages.length,
+      total: pages.length,
+    });
   } catch (error) {
+    if (isDatabaseAway(error)) throw error;
     log.error({ err: error, job: id }, 'printing failed');
-    await PrintJobRow.update({ state: 'failed' }, { where: { id } }).catch(() => undefined);
-  } finally {
-    underWay.delete(id);
+    await row.update({ state: 'failed' });
   }
+}
+
+function sayingHowFar(id: string): (done: number, total: number) => void {
+  let lastAt = 0;
+  return (done, total) => {
+    if (Date.now() - lastAt < MS_BETWEEN_WORDS) return;
+    lastAt = Date.now();
+    void PrintJobRow.update({ done, total }, { where: { id } }).catch(() => undefined);
+  };
+}
+
+/** Queues again what a crash cut off. Gives how many. */
+export async function recoverPrints(): Promise<number> {
+  tables();
+  const waiting = await PrintJobRow.findAll({ where: { state: 'waiting' }, attributes: ['id'] });
+  await enqueue(
+    'prints',
+    waiting.map(({ id }) => ({ id: randomUUID(), data: { job: id } })),
+  );
+  return waiting.length;
+}
+
+/** Deletes files that have been kept long enough; the list goes on saying that they came out. Gives how many. */
+export async function removeOldPrints(): Promise<number> {
+  tables();
+  const createdAt = { [Op.lt]: new Date(now().getTime() - DAYS_KEPT * MS_PER_DAY) };
+  const old = await PrintJobRow.findAll({ where: { state: 'done', removedAt: null, createdAt }, limit: 500 });
+  for (const row of old) {
+    await printer().remove(row.id);
+    await row.update({ removedAt: now() });
+  }
+  return old.length;
 }
 
 async function findJob(person: Person, id: string): Promise<PrintJobRow> {
@@ -144,14 +221,6 @@ async function findJob(person: Person, id: string): Promise<PrintJobRow> {
   return row;
 }
 
-/** A job that waits while nobody was at work on it when it was asked for was cut off, as by a restart: it failed. */
-function toJob({ id, title, state, pages, bytes, createdAt }: PrintJobRow, isUnderWay: boolean): PrintJob {
-  return {
-    id,
-    title,
-    state: state === 'waiting' && !isUnderWay ? 'failed' : state,
-    pages,
-    bytes,
-    at: createdAt.toISOString(),
-  };
+function toJob({ id, title, state, pages, bytes, createdAt, removedAt }: PrintJobRow): PrintJob {
+  return { id, title, state, pages, bytes, at: createdAt.toISOString(), isRemoved: removedAt !== null };
 }

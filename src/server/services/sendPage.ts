@@ -1,4 +1,7 @@
+import { QueryTypes } from 'sequelize';
 import { fitHomes } from '../../core/homes/sessionReadiness.ts';
+import { composeGuide, type Guide } from '../../core/script/guide.ts';
+import type { GuideLanguage } from '../../messages/guide.ts';
 import { composeSession } from '../../core/script/composition.ts';
 import { findAsides, type Aside } from '../../core/checks/asides.ts';
 import type { HomeFit } from '../../core/homes/sessionReadiness.ts';
@@ -6,8 +9,12 @@ import type { Readiness } from '../../core/homes/readiness.ts';
 import type { Home } from '../../core/homes/home.ts';
 import type { Session, ThingsByKey } from '../../core/script/session.ts';
 import { readHomes } from '../db/repositories/homes.ts';
-import type { KeptSession } from '../db/repositories/sessions.ts';
-import { readThings } from '../db/repositories/shelf.ts';
+import { isUuid, type KeptSession } from '../db/repositories/sessions.ts';
+import { SendingRow } from '../db/models.ts';
+import { isSameValue } from '../db/sameValue.ts';
+import { tables } from '../db/tables.ts';
+import { readShelf, readThings } from '../db/repositories/shelf.ts';
+import { EdgeError } from '../http/errors.ts';
 import type { Person } from './person.ts';
 import { findSession } from './sessions.ts';
 
@@ -16,19 +23,54 @@ export interface SendPage {
   readonly fits: readonly HomeFit[];
   readonly readiness: Readiness;
   readonly things: ThingsByKey;
+  /** Which edition each home has already, by its id, and when it went. */
+  readonly had: ReadonlyMap<string, { edition: number; sentAt: Date }>;
+  /** The newest edition so far; 0 before the first. */
+  readonly edition: number;
+  /** Whether it was changed since it last went out. */
+  readonly isChanged: boolean;
   /** What keeps the session from being sent. */
   readonly stops: readonly Aside[];
 }
 
 /** What an author looks over before sending. */
 export async function readSendPage(person: Person, id: string): Promise<SendPage> {
-  const [kept, things, homes] = await Promise.all([
+  const [kept, things, homes, { had, latest }] = await Promise.all([
     findSession(person, id),
     readThings(person.programmeId),
     readHomes(person.programmeId),
+    readHad(person.programmeId, id),
   ]);
   const { fits, readiness } = fitHomes(kept.session, homes, { things, policy: person.settings.cautions });
-  return { kept, fits, readiness, things, stops: findStops(kept.session, homes, { things, person }) };
+  const edition = latest?.edition ?? 0;
+  const isChanged = latest !== null && !isSameValue(latest.session, kept.session);
+  return {
+    kept,
+    fits,
+    readiness,
+    things,
+    had,
+    edition,
+    isChanged,
+    stops: findStops(kept.session, homes, { things, person }),
+  };
+}
+
+/** The newest copy that each home holds by a link that still opens. Two queries. */
+async function readHad(
+  programmeId: string,
+  sessionId: string,
+): Promise<{ had: SendPage['had']; latest: SendingRow | null }> {
+  if (!isUuid(sessionId)) return { had: new Map(), latest: null };
+  const latest = await SendingRow.findOne({ where: { sessionId, programmeId }, order: [['edition', 'DESC']] });
+  const rows = await tables().query<{ homeId: string; edition: number; sentAt: Date }>(
+    `SELECT DISTINCT ON (guide_links.home_id) guide_links.home_id AS "homeId", guide_copies.edition, guide_copies.sent_at AS "sentAt"
+       FROM guide_links JOIN guide_copies ON guide_copies.link_id = guide_links.id
+      WHERE guide_links.session_id = :sessionId AND guide_links.programme_id = :programmeId AND guide_links.revoked_at IS NULL
+      ORDER BY guide_links.home_id, guide_copies.edition DESC`,
+    { replacements: { sessionId, programmeId }, type: QueryTypes.SELECT },
+  );
+  return { had: new Map(rows.map(({ homeId, ...copy }) => [homeId, copy])), latest };
 }
 
 /** What keeps a session from being sent to homes: what stands in its margin as a stop. */
@@ -44,4 +86,22 @@ export function findStops(
     youngestMonths: session.ages.fromMonths,
   });
   return findAsides(session, composed, fits, { things, policy }).filter(({ weight }) => weight === 'stop');
+}
+
+/** A home's guide as it would be sent now, to look at before it goes. */
+export async function previewGuide(
+  person: Person,
+  { sessionId, homeId }: { sessionId: string; homeId: string },
+): Promise<{ guide: Guide; language: GuideLanguage }> {
+  const [kept, things, { books }, homes] = await Promise.all([
+    findSession(person, sessionId),
+    readThings(person.programmeId),
+    readShelf(person.programmeId, ['book']),
+    readHomes(person.programmeId),
+  ]);
+  const home = homes.find(({ id }) => id === homeId);
+  if (!home) throw new EdgeError('not-found');
+  const policy = person.settings.cautions;
+  const guide = composeGuide({ session: kept.session, home, things, programme: person.programme, policy, books });
+  return { guide, language: home.language };
 }

@@ -12,8 +12,7 @@ import { readSession } from '../db/repositories/sessions.ts';
 import { readShelf, readThings } from '../db/repositories/shelf.ts';
 import { EdgeError } from '../http/errors.ts';
 import { guideToken, hashToken } from '../http/secrets.ts';
-import { log } from '../log.ts';
-import { mail } from '../post/mail.ts';
+import { queueLetters, type GuideLetterFacts } from './letters.ts';
 import { requireAuthor, type Person } from './person.ts';
 import { findStops } from './sendPage.ts';
 
@@ -24,23 +23,23 @@ export interface SendRequest {
   readonly revision: number;
   /** Where homes reach Footstool. */
   readonly address: string;
+  /** One press of Send; the same press again is the same sending. */
+  readonly key?: string;
+  /** The newest edition that the author saw; another one meanwhile refuses. */
+  readonly seen?: number;
 }
 
-interface WaitingLetter {
-  readonly messageId: string;
-  readonly to: string;
-  readonly subject: string;
-  readonly text: string;
+export interface Sent {
+  readonly edition: number;
+  readonly homes: number;
 }
 
 /**
  * Sends a session: fixes a copy for each home, gives each home its link (the one it has, or a new one), and posts a
- * message with it. Copies and links are kept together or not at all; messages follow and are marked one by one.
+ * letter with it into the outbox, all together or not at all. The queue posts the letters. A press that arrives again
+ * sends nothing more.
  */
-export async function sendSession(
-  person: Person,
-  request: SendRequest,
-): Promise<{ edition: number; homes: number; failed: number }> {
+export async function sendSession(person: Person, request: SendRequest): Promise<Sent> {
   requireAuthor(person);
   const [things, { books }, homes] = await Promise.all([
     readThings(person.programmeId),
@@ -53,9 +52,11 @@ export async function sendSession(
       problems: [{ path: 'homes', message: 'names a home that is not in this programme' }],
     });
   }
-  const { edition, letters } = await tables().transaction(async (transaction) => {
+  return tables().transaction(async (transaction) => {
     const kept = await readSession(person.programmeId, request.sessionId, transaction);
     if (!kept) throw new EdgeError('not-found');
+    const { latest, again } = await sentBefore(request, transaction);
+    if (again) return again;
     if (kept.revision !== request.revision) throw new EdgeError('conflict', { current: { revision: kept.revision } });
     refuseUnready(kept.session, chosen, { things, person });
     const guideFor = (home: KeptHome) =>
@@ -67,10 +68,32 @@ export async function sendSession(
         policy: person.settings.cautions,
         books,
       });
-    return fixCopies({ person, request, session: kept.session, homes: chosen, guideFor, transaction });
+    return fixCopies({
+      person,
+      request,
+      session: kept.session,
+      homes: chosen,
+      edition: latest + 1,
+      guideFor,
+      transaction,
+    });
   });
-  const failed = await post(letters);
-  return { edition, homes: chosen.length, failed };
+}
+
+/** What the same press has sent already; a sending of somebody else's meanwhile refuses. */
+async function sentBefore(
+  { sessionId, key, seen }: SendRequest,
+  transaction: Transaction,
+): Promise<{ latest: number; again: Sent | null }> {
+  const latest = await SendingRow.findOne({ where: { sessionId }, order: [['edition', 'DESC']], transaction });
+  const same = key ? await SendingRow.findOne({ where: { sessionId, sendKey: key }, transaction }) : null;
+  if (same) {
+    const homes = await GuideCopyRow.count({ where: { sendingId: same.id }, transaction });
+    return { latest: latest!.edition, again: { edition: same.edition, homes } };
+  }
+  if (seen !== undefined && seen !== (latest?.edition ?? 0))
+    throw new EdgeError('conflict', { current: { edition: latest?.edition } });
+  return { latest: latest?.edition ?? 0, again: null };
 }
 
 /** A session is sent when the bench has nothing that stops it: both ask the same checks. */
@@ -94,26 +117,28 @@ interface FixInput {
   readonly request: SendRequest;
   readonly session: Session;
   readonly homes: readonly KeptHome[];
+  readonly edition: number;
   readonly guideFor: (home: KeptHome) => ReturnType<typeof composeGuide>;
   readonly transaction: Transaction;
 }
 
-async function fixCopies({
-  person,
-  request,
-  session,
-  homes,
-  guideFor,
-  transaction,
-}: FixInput): Promise<{ edition: number; letters: WaitingLetter[] }> {
+async function fixCopies({ person, request, session, homes, edition, guideFor, transaction }: FixInput): Promise<Sent> {
   const { sessionId, address } = request;
   const { programmeId } = person;
   const sentAt = now();
-  const latest = await SendingRow.max<number, SendingRow>('edition', { where: { sessionId }, transaction });
-  const edition = (latest ?? 0) + 1;
   const sendingId = randomUUID();
   await SendingRow.create(
-    { id: sendingId, sessionId, programmeId, edition, sentAt, sentBy: person.userId, session },
+    {
+      id: sendingId,
+      sessionId,
+      programmeId,
+      edition,
+      sentAt,
+      sentBy: person.userId,
+      session,
+      sendKey: request.key ?? null,
+      address,
+    },
     { transaction },
   );
   const live = await GuideLinkRow.findAll({
@@ -149,53 +174,35 @@ async function fixCopies({
     })),
     { transaction },
   );
-  const letters = links.map(({ home, linkId }) =>
-    writeLetter(home, session, person.programme, `${address}/g/${guideToken(linkId)}`),
+  const messages = links.map(({ home, linkId }) => ({
+    id: randomUUID(),
+    programmeId,
+    linkId,
+    sendingId,
+    recipient: home.contact,
+    subject: guideWords(home.language).letterSubject(session.title),
+    state: 'waiting',
+    facts: letterFacts(home, session, { programme: person.programme, address }),
+  }));
+  await MessageRow.bulkCreate(messages, { transaction });
+  await queueLetters(
+    messages.map(({ id }) => id),
+    transaction,
   );
-  await MessageRow.bulkCreate(
-    links.map(({ linkId }, index) => ({
-      id: letters[index]!.messageId,
-      programmeId,
-      linkId,
-      sendingId,
-      recipient: letters[index]!.to,
-      subject: letters[index]!.subject,
-      state: 'waiting',
-      mailId: null,
-      sentAt: null,
-    })),
-    { transaction },
-  );
-  return { edition, letters };
+  return { edition, homes: homes.length };
 }
 
-function writeLetter(home: KeptHome, session: Session, programme: string, link: string): WaitingLetter {
-  const words = guideWords(home.language);
+function letterFacts(
+  home: KeptHome,
+  session: Session,
+  { programme, address }: { programme: string; address: string },
+): GuideLetterFacts {
   return {
-    messageId: randomUUID(),
-    to: home.contact,
-    subject: words.letterSubject(session.title),
-    text: words.letter({ home: home.nickname, title: session.title, on: words.date(session.on), programme, link }),
+    home: home.nickname,
+    title: session.title,
+    on: session.on,
+    programme,
+    language: home.language,
+    address,
   };
-}
-
-/** Posts what waits; a letter that fails is marked and does not hold up the others. Gives how many failed. */
-async function post(letters: readonly WaitingLetter[]): Promise<number> {
-  const service = mail();
-  let failed = 0;
-  for (const { messageId, ...letter } of letters) {
-    try {
-      const mailId = letter.to ? await service.send(letter) : null;
-      if (mailId === null) failed += 1;
-      await MessageRow.update(
-        { state: mailId === null ? 'failed' : 'sent', mailId, sentAt: now() },
-        { where: { id: messageId } },
-      );
-    } catch (error) {
-      failed += 1;
-      log.warn({ err: error, messageId }, 'a letter could not be posted');
-      await MessageRow.update({ state: 'failed' }, { where: { id: messageId } });
-    }
-  }
-  return failed;
 }

@@ -22,7 +22,7 @@ export async function readShelfItemPage(person: Person, named: string, key: stri
   const kind = partKind(named);
   const [shelf, retired, sessions] = await Promise.all([
     readShelf(person.programmeId),
-    readShelf(person.programmeId, undefined, true),
+    readShelf(person.programmeId, undefined, { isRetired: true }),
     readSessions(person.programmeId, today()),
   ]);
   const standing = segmentFor({ kind, key }, shelf, person);

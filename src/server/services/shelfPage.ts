@@ -30,7 +30,7 @@ export async function readShelfRows(
   kind: ShelfKind,
   { words = '', filter = {}, isRetired = false }: ShelfSearch = {},
 ): Promise<{ rows: ShelfRow[]; total: number; themes: string[] }> {
-  const whole = await readShelf(person.programmeId, [kind], isRetired);
+  const whole = await readShelf(person.programmeId, [kind], { isRetired });
   const total = rowsOf(whole, kind).length;
   const themes = [...new Set(whole.activities.flatMap((activity) => activity.themes))].sort();
   const rows = rowsOf({ ...whole, activities: whole.activities.filter((entry) => isWanted(entry, filter)) }, kind);

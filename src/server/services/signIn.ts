@@ -1,18 +1,16 @@
 import { hash, verify } from '@node-rs/argon2';
-import { QueryTypes } from 'sequelize';
-import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
+import { Op, QueryTypes } from 'sequelize';
 import { readSettings } from '../../contracts/programme.ts';
-import { MembershipRow, SignInRow, UserRow } from '../db/models.ts';
+import { KnownPlaceRow, MembershipRow, PersonLinkRow, SignInRow, UserRow } from '../db/models.ts';
 import { tables } from '../db/tables.ts';
 import { EdgeError } from '../http/errors.ts';
 import { hashToken, newToken } from '../http/secrets.ts';
 import type { Person } from './person.ts';
+import { countTry, forgiveTry } from './tries.ts';
 
 const DAYS_SIGNED_IN = 14;
+const DAYS_PLACE_KNOWN = 90;
 const MS_PER_DAY = 86_400_000;
-
-/** Five wrong tries for an address from one place, then a minute's wait. */
-const wrongTries = new RateLimiterMemory({ points: 5, duration: 300, blockDuration: 60 });
 
 /** Compared against when nobody has the address, so that both answers take as long. */
 let nobodysHash: Promise<string> | undefined;
@@ -22,38 +20,92 @@ export function hashPassword(password: string): Promise<string> {
   return hash(password);
 }
 
-/** Checks an address and password; gives a token for the cookie. Says never which of the two was wrong. */
+/** Whether a password is the one of a stored form; takes as long when there is none. */
+export async function isPassword(password: string, stored: string | undefined): Promise<boolean> {
+  const against = stored ?? (await (nobodysHash ??= hashPassword(newToken())));
+  return (await verify(against, password)) && stored !== undefined;
+}
+
+/**
+ * Checks an address and password; gives a token for the cookie. Says never which of the two was wrong. Tries are
+ * counted before the password is looked at: by account and place, by place, and by account where the place is new to
+ * it, so that strangers elsewhere cannot lock somebody out of a place they work from.
+ */
 export async function signIn(email: string, password: string, from: string): Promise<string> {
   const address = email.trim().toLowerCase();
-  const place = `${from}/${address}`;
-  const tries = await wrongTries.get(place);
-  if (tries && tries.consumedPoints >= 5) throw tooManyTries(tries);
-  tables();
-  const user = await UserRow.findOne({ where: { email: address } });
-  const stored = user?.passwordHash ?? (await (nobodysHash ??= hashPassword(newToken())));
-  const isRight = await verify(stored, password);
-  if (!user || !isRight) {
-    const used = await wrongTries.consume(place).catch((refused: RateLimiterRes) => refused);
-    if (used.consumedPoints >= 5) await wrongTries.block(place, 60);
-    throw new EdgeError('wrong-sign-in');
-  }
-  await wrongTries.delete(place);
+  const user = await checkPassword(address, password, from);
   const membership = await MembershipRow.findOne({ where: { userId: user.id }, order: [['programmeId', 'ASC']] });
   if (!membership) throw new EdgeError('wrong-sign-in');
+  return startSignIn(user.id, membership.programmeId, from);
+}
+
+/** The user whose password that is; every try counts. */
+export async function checkPassword(address: string, password: string, from: string): Promise<UserRow> {
+  const pair = `${address}|${from}`.slice(0, 240);
+  await countTry('pair', pair);
+  await countTry('place', from);
+  tables();
+  const user = await UserRow.findOne({ where: { email: address } });
+  const isKnown = user !== null && (await isKnownPlace(user.id, from));
+  if (!isKnown) await countTry('account', address.slice(0, 240));
+  if (!(await isPassword(password, user?.passwordHash)) || !user) throw new EdgeError('wrong-sign-in');
+  await forgiveTry('pair', pair, true);
+  await forgiveTry('place', from);
+  if (!isKnown) await forgiveTry('account', address.slice(0, 240));
+  return user;
+}
+
+/** A fresh sign-in to a programme; gives the token for the cookie. */
+export async function startSignIn(userId: string, programmeId: string, from: string): Promise<string> {
+  tables();
   const token = newToken();
+  const at = new Date();
   await SignInRow.create({
     tokenHash: hashToken(token),
-    userId: user.id,
-    programmeId: membership.programmeId,
-    expiresAt: new Date(Date.now() + DAYS_SIGNED_IN * MS_PER_DAY),
+    userId,
+    programmeId,
+    expiresAt: new Date(at.getTime() + DAYS_SIGNED_IN * MS_PER_DAY),
+    signedInAt: at,
   });
+  await KnownPlaceRow.upsert({ userId, placeHash: placeHash(userId, from), lastAt: at });
   return token;
+}
+
+async function isKnownPlace(userId: string, from: string): Promise<boolean> {
+  const lastAt = { [Op.gt]: new Date(Date.now() - DAYS_PLACE_KNOWN * MS_PER_DAY) };
+  return (await KnownPlaceRow.count({ where: { userId, placeHash: placeHash(userId, from), lastAt } })) > 0;
+}
+
+/** Places are stored so that nobody reads from them where somebody works. */
+function placeHash(userId: string, from: string): string {
+  return hashToken(`${userId}|${from}`);
 }
 
 /** Ends a sign-in. */
 export async function signOut(token: string): Promise<void> {
   tables();
   await SignInRow.destroy({ where: { tokenHash: hashToken(token) } });
+}
+
+/** Ends all sign-ins of somebody, save one if it is named by its token. Gives how many. */
+export async function signOutEverywhere(userId: string, saveToken?: string): Promise<number> {
+  tables();
+  return SignInRow.destroy({
+    where: { userId, ...(saveToken && { tokenHash: { [Op.ne]: hashToken(saveToken) } }) },
+  });
+}
+
+/** Deletes sign-ins, tries and links that have ended. */
+export async function removeExpired(): Promise<void> {
+  const at = new Date();
+  await SignInRow.destroy({ where: { expiresAt: { [Op.lt]: at } } });
+  await PersonLinkRow.destroy({
+    where: { expiresAt: { [Op.lt]: new Date(at.getTime() - DAYS_PLACE_KNOWN * MS_PER_DAY) } },
+  });
+  await KnownPlaceRow.destroy({
+    where: { lastAt: { [Op.lt]: new Date(at.getTime() - DAYS_PLACE_KNOWN * MS_PER_DAY) } },
+  });
+  await tables().query('DELETE FROM tries WHERE expire < :now', { replacements: { now: at.getTime() } });
 }
 
 interface SignedInRow {
@@ -80,8 +132,4 @@ export async function personOf(token: string): Promise<Person | null> {
   );
   const row = rows[0];
   return row ? { ...row, settings: readSettings(row.settings) } : null;
-}
-
-function tooManyTries(tries: RateLimiterRes): EdgeError {
-  return new EdgeError('too-many-tries', { retryAfterSeconds: Math.max(1, Math.ceil(tries.msBeforeNext / 1000)) });
 }

@@ -1,11 +1,13 @@
 import type { APIRoute } from 'astro';
-import { answering, jsonAnswer, readJson } from '../../../server/http/answers.ts';
+import { answering, BYTES, jsonAnswer, readJsonObject } from '../../../server/http/answers.ts';
 import { putMadeIntoSession } from '../../../server/services/makersPage.ts';
+
+const asText = (value: unknown) => (typeof value === 'string' ? value : '');
 
 /** Puts what a maker makes into a session. */
 export const POST: APIRoute = ({ locals, params, request }) =>
   answering(async () => {
-    const { session, values } = (await readJson(request, 16 * 1024)) as { session?: unknown; values?: unknown };
-    await putMadeIntoSession(locals.person!, { id: params.id!, sessionId: String(session ?? ''), written: values });
+    const { session, values } = await readJsonObject(request, BYTES.small);
+    await putMadeIntoSession(locals.person!, { id: params.id!, sessionId: asText(session), written: values });
     return jsonAnswer({ session });
   });

@@ -1,5 +1,5 @@
 import type { APIRoute } from 'astro';
-import { answering, jsonAnswer, readJson } from '../../../server/http/answers.ts';
+import { answering, BYTES, jsonAnswer, readJson } from '../../../server/http/answers.ts';
 import { readJob, startPrinting } from '../../../server/services/printing.ts';
 
 /** How far a job has come. */
@@ -9,5 +9,5 @@ export const GET: APIRoute = ({ locals, params }) =>
 /** Prints the tray of a session; gives the job. */
 export const POST: APIRoute = ({ locals, params, request }) =>
   answering(async () =>
-    jsonAnswer({ job: await startPrinting(locals.person!, params.id!, await readJson(request, 2048)) }),
+    jsonAnswer({ job: await startPrinting(locals.person!, params.id!, await readJson(request, BYTES.small)) }),
   );

@@ -1,6 +1,5 @@
 import type { APIRoute } from 'astro';
-import { answering, jsonAnswer, readJson } from '../../../server/http/answers.ts';
-import { EdgeError } from '../../../server/http/errors.ts';
+import { answering, BYTES, jsonAnswer, readJsonObject } from '../../../server/http/answers.ts';
 import { findSession, keepSession } from '../../../server/services/sessions.ts';
 
 /** A session as it was last kept. */
@@ -10,7 +9,6 @@ export const GET: APIRoute = ({ locals, params }) =>
 /** Keeps a session that the bench sends, if nobody kept a newer one. */
 export const PUT: APIRoute = ({ locals, params, request }) =>
   answering(async () => {
-    const body = await readJson(request, 2 * 1024 * 1024);
-    if (typeof body !== 'object' || body === null) throw new EdgeError('wrong-form');
+    const body = await readJsonObject(request, BYTES.whole);
     return jsonAnswer(await keepSession(locals.person!, params.id!, body));
   });

@@ -4,7 +4,9 @@ import { log } from '../../log.ts';
 import * as firstPath from './0001-first-path.ts';
 import * as printing from './0003-printing.ts';
 import * as rightAndSafe from './0004-right-and-safe.ts';
+import * as sturdyEdge from './0005-sturdy-edge.ts';
 import * as term from './0002-term.ts';
+import { prepareQueue } from '../../queue/queue.ts';
 
 /** Brings the database up to date; migrations are only ever added. Returns the names of those applied now. */
 export async function migrate(): Promise<string[]> {
@@ -15,12 +17,14 @@ export async function migrate(): Promise<string[]> {
       { name: '0002-term', up: ({ context }) => term.up(context) },
       { name: '0003-printing', up: ({ context }) => printing.up(context) },
       { name: '0004-right-and-safe', up: ({ context }) => rightAndSafe.up(context) },
+      { name: '0005-sturdy-edge', up: ({ context }) => sturdyEdge.up(context) },
     ],
     context: sequelize.getQueryInterface(),
     storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
     logger: undefined,
   });
   const applied = (await umzug.up()).map(({ name }) => name);
+  await prepareQueue();
   if (applied.length > 0) log.info({ applied }, 'migrated');
   return applied;
 }

@@ -35,12 +35,13 @@ export interface Shelf {
 export async function readShelf(
   programmeId: string,
   kinds: readonly ShelfKind[] = ['book', 'song', 'activity', 'thing'],
-  isRetired = false,
+  { isRetired = false, transaction }: { isRetired?: boolean; transaction?: Transaction } = {},
 ): Promise<Shelf> {
   tables();
   const rows = await ShelfItemRow.findAll({
     where: { programmeId, kind: { [Op.in]: [...kinds] }, retiredAt: isRetired ? { [Op.ne]: null } : null },
     order: [['title', 'ASC']],
+    transaction,
   });
   const bodies = <Entry>(kind: ShelfKind) => rows.filter((row) => row.kind === kind).map((row) => row.body as Entry);
   return { things: bodies('thing'), books: bodies('book'), songs: bodies('song'), activities: bodies('activity') };

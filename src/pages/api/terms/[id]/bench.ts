@@ -1,11 +1,14 @@
 import type { APIRoute } from 'astro';
-import { answering, jsonAnswer, readJson } from '../../../../server/http/answers.ts';
+import { answering, BYTES, jsonAnswer, readJsonObject } from '../../../../server/http/answers.ts';
 import { putPlannedOnBench } from '../../../../server/services/terms.ts';
 
 /** Puts a planned session on the bench; gives where it is. */
 export const POST: APIRoute = ({ locals, params, request }) =>
   answering(async () => {
-    const { slot } = (await readJson(request, 1024)) as { slot?: unknown };
-    const id = await putPlannedOnBench(locals.person!, { termId: params.id!, slotId: String(slot ?? '') });
+    const { slot } = await readJsonObject(request, BYTES.small);
+    const id = await putPlannedOnBench(locals.person!, {
+      termId: params.id!,
+      slotId: typeof slot === 'string' ? slot : '',
+    });
     return jsonAnswer({ id, href: `/bench/${id}` });
   });

@@ -1,6 +1,5 @@
 import type { APIRoute } from 'astro';
-import { answering, jsonAnswer, readJson } from '../../../../server/http/answers.ts';
-import { EdgeError } from '../../../../server/http/errors.ts';
+import { answering, BYTES, jsonAnswer, readJsonObject } from '../../../../server/http/answers.ts';
 import { keepTerm, readTermPage } from '../../../../server/services/terms.ts';
 
 /** A term as it was last kept, with what is due. */
@@ -10,7 +9,6 @@ export const GET: APIRoute = ({ locals, params }) =>
 /** Keeps a term that its room sends, if nobody kept a newer one. */
 export const PUT: APIRoute = ({ locals, params, request }) =>
   answering(async () => {
-    const body = await readJson(request, 1024 * 1024);
-    if (typeof body !== 'object' || body === null) throw new EdgeError('wrong-form');
+    const body = await readJsonObject(request, BYTES.whole);
     return jsonAnswer(await keepTerm(locals.person!, params.id!, body));
   });

@@ -1,6 +1,6 @@
 import type { APIRoute } from 'astro';
 import { asEntryKind } from '../../../../../contracts/shelfEntries.ts';
-import { answering, jsonAnswer, readJson } from '../../../../../server/http/answers.ts';
+import { answering, BYTES, jsonAnswer, readJsonObject } from '../../../../../server/http/answers.ts';
 import { EdgeError } from '../../../../../server/http/errors.ts';
 import { keepEntry } from '../../../../../server/services/shelfEntries.ts';
 
@@ -9,9 +9,12 @@ export const PUT: APIRoute = ({ locals, params, request }) =>
   answering(async () => {
     const kind = asEntryKind(params.kind);
     if (!kind) throw new EdgeError('not-found');
-    const body = (await readJson(request, 1024 * 1024)) as { entry?: { key?: unknown }; revision?: unknown } | null;
+    const body = (await readJsonObject(request, BYTES.entry)) as {
+      entry?: { key?: unknown } | null;
+      revision?: unknown;
+    };
     const isNew = params.key === 'new';
-    if (!isNew && body?.entry?.key !== params.key) throw new EdgeError('wrong-form');
-    const key = await keepEntry(locals.person!, { kind, value: body?.entry, isNew, revision: body?.revision });
+    if (!isNew && body.entry?.key !== params.key) throw new EdgeError('wrong-form');
+    const key = await keepEntry(locals.person!, { kind, value: body.entry, isNew, revision: body.revision });
     return jsonAnswer({ key, href: `/shelf/${kind}/${key}` });
   });

@@ -1,0 +1,33 @@
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { mkdirSync } from 'node:fs';
+import { join, resolve } from 'node:path';
+import { isReachable, postgresFolder, startPostgres, type LocalPostgres } from './postgres.ts';
+
+export const ROOT = resolve(import.meta.dirname, '../..');
+/** Where this installation keeps what is its own. */
+export const DATA = resolve(process.env.FOOTSTOOL_DATA ?? join(ROOT, '.data'));
+
+/** The installation's own database on loopback, started when it is not running yet. */
+export async function ownDatabase(tell: (text: string) => void): Promise<LocalPostgres> {
+  mkdirSync(DATA, { recursive: true });
+  if (!postgresFolder()) installPostgres(tell);
+  const inProject = join(DATA, 'postgres');
+  const folder = isReachable(inProject)
+    ? inProject
+    : join('/var/lib/footstool', createHash('sha256').update(ROOT).digest('hex').slice(0, 12));
+  if (folder !== inProject) tell(`PostgreSQL’s user cannot reach ${inProject}; its data is kept in ${folder}`);
+  return startPostgres({ folder });
+}
+
+function installPostgres(tell: (text: string) => void): void {
+  tell('installing Debian’s postgresql');
+  for (const words of [['update'], ['install', '-y', '--no-install-recommends', 'postgresql']]) {
+    const result = spawnSync('apt-get', words, {
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    });
+    if (result.status !== 0)
+      throw new Error(`apt-get ${words[0]} failed; install postgresql by hand or set DATABASE_URL`);
+  }
+}

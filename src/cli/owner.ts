@@ -1,0 +1,47 @@
+import { createInterface } from 'node:readline/promises';
+import { beginForm } from '../contracts/peopleForms.ts';
+import { checkForm } from '../contracts/problems.ts';
+import { closeDatabase } from '../server/db/connection.ts';
+import { addOwner } from '../server/services/people.ts';
+import { migrate } from '../server/db/migrations/migrate.ts';
+import { ownDatabase } from './ownDatabase.ts';
+
+/** `footstool owner EMAIL NAME PROGRAMME`: makes somebody an owner; the password is asked for, or read from standard input. */
+export async function runOwner([email, name, programme]: readonly string[]): Promise<number> {
+  if (!email || !name || !programme) {
+    process.stderr.write(
+      'footstool owner EMAIL NAME PROGRAMME (the password is asked for, or read from standard input)\n',
+    );
+    return 2;
+  }
+  const password = await readPassword();
+  const form = checkForm(beginForm, { code: 'none', programme, name, email, password, again: password });
+  if (!form.ok) {
+    for (const { path, message } of form.problem) process.stderr.write(`${path} ${message}\n`);
+    return 2;
+  }
+  const tell = (text: string) => process.stderr.write(`footstool: ${text}\n`);
+  const postgres = process.env.DATABASE_URL ? null : await ownDatabase(tell);
+  process.env.DATABASE_URL ??= postgres!.url;
+  try {
+    await migrate();
+    const { code: _code, again: _again, ...owner } = form.value;
+    await addOwner(owner, { onlyFirst: false });
+    process.stdout.write(`${owner.name} is an owner of ${owner.programme} and signs in as ${owner.email}\n`);
+    return 0;
+  } finally {
+    await closeDatabase();
+    if (postgres?.isOurs) postgres.stop();
+  }
+}
+
+async function readPassword(): Promise<string> {
+  const lines = createInterface({ input: process.stdin, output: process.stdin.isTTY ? process.stderr : undefined });
+  try {
+    return process.stdin.isTTY
+      ? await lines.question('Password (at least 10 characters): ')
+      : ((await lines[Symbol.asyncIterator]().next()).value ?? '');
+  } finally {
+    lines.close();
+  }
+}

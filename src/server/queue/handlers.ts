@@ -1,0 +1,39 @@
+import { postLetter, recoverLetters } from '../services/letters.ts';
+import { printJob, recoverPrints, removeOldPrints } from '../services/printing.ts';
+import { removeExpired } from '../services/signIn.ts';
+import { startQueueWorker, type QueueWorker } from './queue.ts';
+
+const MINUTE_MS = 60_000;
+const MINUTES_BETWEEN_UPKEEP = 60;
+
+/** Works the queue off, takes up what a crash left behind, and clears away what has been kept long enough. */
+export async function startWorking(onError: (error: Error) => void): Promise<QueueWorker> {
+  const worker = await startQueueWorker(
+    {
+      letters: { atOnce: 3, work: ({ message = '' }) => postLetter(message) },
+      prints: { atOnce: 1, work: ({ job = '' }) => printJob(job) },
+    },
+    onError,
+  );
+  let minutes = 0;
+  const everyMinute = async () => {
+    await recoverLetters();
+    if (minutes % MINUTES_BETWEEN_UPKEEP === 0) await upkeep();
+    minutes += 1;
+  };
+  await recoverPrints();
+  await everyMinute();
+  const timer = setInterval(() => void everyMinute().catch(onError), MINUTE_MS);
+  return {
+    stop: async () => {
+      clearInterval(timer);
+      await worker.stop();
+    },
+  };
+}
+
+/** Deletes what nobody needs any more: old files of the printer, sign-ins and links that have ended. */
+async function upkeep(): Promise<void> {
+  await removeOldPrints();
+  await removeExpired();
+}

@@ -1,0 +1,89 @@
+import PgBoss from 'pg-boss';
+import type { Transaction } from 'sequelize';
+import { database } from '../db/connection.ts';
+
+/** The work that is done beside requests. Each job names a row that says what is to be done, never what is secret. */
+export type QueueName = 'letters' | 'prints';
+
+interface QueueRule {
+  /** After so long a job that nobody finished is taken up again: whoever was at work is gone. */
+  readonly expireInSeconds: number;
+  readonly retryLimit: number;
+}
+
+const QUEUES: Readonly<Record<QueueName, QueueRule>> = {
+  letters: { expireInSeconds: 45, retryLimit: 30 },
+  prints: { expireInSeconds: 120, retryLimit: 3 },
+};
+
+const SCHEMA = 'queue';
+const RETENTION_DAYS = 14;
+
+export interface QueueJob {
+  /** The same id is put into a queue once, however often it is handed in. */
+  readonly id: string;
+  readonly data: Readonly<Record<string, string>>;
+}
+
+/** Puts jobs into a queue; within a transaction they are there when it is kept, and never when it is not. */
+export async function enqueue(name: QueueName, jobs: readonly QueueJob[], transaction?: Transaction): Promise<void> {
+  if (jobs.length === 0) return;
+  const boss = new PgBoss({ schema: SCHEMA, db: throughOurPool(transaction) });
+  await boss.insert(jobs.map(({ id, data }) => ({ id, name, data })));
+}
+
+/** Makes the queue's own tables and its queues; a second time changes nothing. */
+export async function prepareQueue(): Promise<void> {
+  const boss = new PgBoss({ schema: SCHEMA, db: throughOurPool(), supervise: false, schedule: false });
+  await boss.start();
+  const known = new Set((await boss.getQueues()).map(({ name }) => name));
+  for (const [name, rule] of Object.entries(QUEUES)) {
+    const options = { name, policy: 'standard' as const, ...rule, retryDelay: 1, retentionDays: RETENTION_DAYS };
+    if (known.has(name)) await boss.updateQueue(name, options);
+    else await boss.createQueue(name, options);
+  }
+  await boss.stop({ graceful: false, close: false });
+}
+
+export interface QueueWorker {
+  /** Lets what is under way come to its end. */
+  stop(): Promise<void>;
+}
+
+/** Works queues off until it is stopped; `onError` hears what goes wrong in the queue itself. */
+export async function startQueueWorker(
+  handlers: Readonly<Record<QueueName, { readonly atOnce: number; work(data: QueueJob['data']): Promise<void> }>>,
+  onError: (error: Error) => void,
+): Promise<QueueWorker> {
+  const boss = new PgBoss({
+    schema: SCHEMA,
+    db: throughOurPool(),
+    migrate: false,
+    schedule: false,
+    maintenanceIntervalSeconds: 5,
+    pollingIntervalSeconds: 0.5,
+  });
+  boss.on('error', onError);
+  await boss.start();
+  for (const [name, { atOnce, work }] of Object.entries(handlers)) {
+    for (let worker = 0; worker < atOnce; worker++) {
+      await boss.work<QueueJob['data']>(name, { batchSize: 1 }, async ([job]) => {
+        if (job) await work(job.data);
+      });
+    }
+  }
+  return { stop: () => boss.stop({ graceful: true, wait: true, close: false, timeout: 10_000 }) };
+}
+
+/** The queue's statements run on the pool of this process, so that they can be part of its transactions. */
+function throughOurPool(transaction?: Transaction): PgBoss.Db {
+  return {
+    executeSql: async (text, values) => {
+      const [rows] = await database().query(text, {
+        ...(values && values.length > 0 && { bind: values.map((value: unknown) => value ?? null) }),
+        ...(transaction && { transaction }),
+      });
+      return { rows: Array.isArray(rows) ? rows : [] };
+    },
+  };
+}

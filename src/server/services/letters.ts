@@ -1,0 +1,134 @@
+import { randomUUID } from 'node:crypto';
+import { Op, QueryTypes, Sequelize, type Transaction } from 'sequelize';
+import { personLetter } from '../../messages/personLetters.ts';
+import { guideWords, type GuideLanguage } from '../../messages/guide.ts';
+import { now } from '../clock.ts';
+import { MessageRow } from '../db/models.ts';
+import { tables } from '../db/tables.ts';
+import { EdgeError } from '../http/errors.ts';
+import { guideToken, personToken } from '../http/secrets.ts';
+import { log } from '../log.ts';
+import { mail, readFailure, type Letter } from '../post/mail.ts';
+import { enqueue } from '../queue/queue.ts';
+import { requireAuthor, type Person } from './person.ts';
+
+/** What a letter about a guide is written from; its link is made when it is posted, so that no secret is stored. */
+export interface GuideLetterFacts {
+  readonly home: string;
+  readonly title: string;
+  readonly on: string;
+  readonly programme: string;
+  readonly language: GuideLanguage;
+  readonly address: string;
+}
+
+/** What a letter to a colleague is written from. */
+export interface PersonLetterFacts {
+  readonly kind: 'invite' | 'reset';
+  readonly programme: string;
+  readonly name: string;
+  readonly by: string;
+  readonly address: string;
+}
+
+/** A mail server that does not answer is asked so often before the letter is marked as not sent. */
+const MOST_TRIES = 5;
+/** After so long nobody is at work on a letter any more. */
+const SECONDS_AT_WORK = 60;
+
+/** Puts letters that wait into the queue, as part of a transaction. */
+export function queueLetters(ids: readonly string[], transaction?: Transaction): Promise<void> {
+  return enqueue(
+    'letters',
+    ids.map((id) => ({ id, data: { message: id } })),
+    transaction,
+  );
+}
+
+/**
+ * Posts one letter, once. Whoever begins marks it; one that was begun and never ended is handed over again only to a
+ * service that takes a key once, and is otherwise marked as perhaps sent. Throws when it is to be tried again later.
+ */
+export async function postLetter(id: string): Promise<void> {
+  tables();
+  const service = mail();
+  if (!(await claim(id, service.takesKeyOnce))) return;
+  const row = (await MessageRow.findByPk(id))!;
+  try {
+    const letter = writeLetter(row);
+    if (!letter.to) return await settle(id, 'failed');
+    await settle(id, 'sent', await service.send(letter, id));
+  } catch (error) {
+    const failure = readFailure(error);
+    log.warn({ err: error, message: id, failure }, 'a letter could not be posted');
+    if (failure === 'not-now' && row.tries < MOST_TRIES) {
+      await settle(id, 'waiting');
+      throw error;
+    }
+    await settle(id, failure === 'unclear' ? 'unclear' : 'failed');
+  }
+}
+
+/** Takes a letter to post it; false when it is sent, given up, or its fate is unclear. */
+async function claim(id: string, takesKeyOnce: boolean): Promise<boolean> {
+  const [claimed] = await MessageRow.update(
+    { state: 'posting', tries: Sequelize.literal('tries + 1'), changedAt: now() },
+    { where: { id, state: takesKeyOnce ? ['waiting', 'posting'] : 'waiting' } },
+  );
+  if (claimed === 1) return true;
+  if (!takesKeyOnce)
+    await MessageRow.update({ state: 'unclear', changedAt: now() }, { where: { id, state: 'posting' } });
+  return false;
+}
+
+async function settle(id: string, state: 'sent' | 'failed' | 'waiting' | 'unclear', mailId?: string): Promise<void> {
+  await MessageRow.update(
+    { state, changedAt: now(), ...(mailId !== undefined && { mailId, sentAt: now() }) },
+    { where: { id, state: ['posting', 'unclear'] } },
+  );
+}
+
+function writeLetter({ recipient, subject, linkId, personLinkId, facts }: MessageRow): Letter {
+  if (personLinkId) return { to: recipient, ...personLetter(facts as PersonLetterFacts, personToken(personLinkId)) };
+  const { language, on, address, ...said } = facts as GuideLetterFacts;
+  const words = guideWords(language);
+  const link = `${address}/g/${guideToken(linkId!)}`;
+  return { to: recipient, subject, text: words.letter({ ...said, on: words.date(on), link }) };
+}
+
+/** Queues again what a crash left behind: all that waits, and what somebody began and never ended. Gives how many. */
+export async function recoverLetters(): Promise<number> {
+  const longAgo = new Date(Date.now() - SECONDS_AT_WORK * 1000);
+  const left = await tables().query<{ id: string }>(
+    `SELECT id FROM messages WHERE state = 'waiting' OR (state = 'posting' AND (:anew OR changed_at < :longAgo))`,
+    { replacements: { anew: mail().takesKeyOnce, longAgo }, type: QueryTypes.SELECT },
+  );
+  await enqueue(
+    'letters',
+    left.map(({ id }) => ({ id: randomUUID(), data: { message: id } })),
+  );
+  return left.length;
+}
+
+/** Posts everything that waits, here and now: for commands that have no queue at work beside them. */
+export async function postWaiting(): Promise<void> {
+  tables();
+  for (const { id } of await MessageRow.findAll({ where: { state: 'waiting' }, attributes: ['id'] }))
+    await postLetter(id).catch(() => undefined);
+}
+
+/** Sends a letter again that did not go out, or of which nobody knows: an author decides that, never the program. */
+export async function tryAgain(person: Person, messageId: string): Promise<void> {
+  requireAuthor(person);
+  await tables().transaction(async (transaction) => {
+    const [changed] = await MessageRow.update(
+      { state: 'waiting', tries: 0, changedAt: now() },
+      {
+        where: { id: messageId, programmeId: person.programmeId, state: { [Op.in]: ['failed', 'unclear'] } },
+        transaction,
+      },
+    );
+    if (changed === 0) throw new EdgeError('not-found');
+    await enqueue('letters', [{ id: randomUUID(), data: { message: messageId } }], transaction);
+  });
+}
