@@ -180,7 +180,7 @@ test('only chosen homes get it, and a session that changed meanwhile is shown ag
   await isKept(other);
 
   await page.getByRole('button', { name: 'Send it' }).click();
-  await expect(page.getByRole('alert')).toContainText('changed while you were looking');
+  await expect(page.getByRole('alert')).toContainText('changed or sent while you were looking');
   for (const home of ['Blue door', 'Red gate']) await page.getByRole('checkbox', { name: `Send to ${home}` }).uncheck();
   await page.getByRole('button', { name: 'Send it' }).click();
   await expect(page.getByText('0 of 10 homes answered')).toBeVisible();

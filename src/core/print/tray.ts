@@ -105,14 +105,15 @@ function trayParts({ session, for: whom, homes, version }: TrayInput, settings: 
       add(`Kit for ${home.nickname}`, kitPages(home, settings));
     return parts;
   }
-  if (whom === 'all' || whom === 'home') {
-    add('Name strips', namePages(homes, settings));
-    for (const { nickname, guide } of homes)
+  const addGuides = () => {
+    for (const { nickname, guide } of whom === 'author' ? [] : homes)
       if (guide) add(`Guide for ${nickname}`, guidePages(guide, settings, { isLarge: version === 'large' }));
-  }
+  };
+  if (whom === 'all' || whom === 'home') add('Name strips', namePages(homes, settings));
   if (version === 'by-hand') {
     for (const { title, made: answer } of made)
       add(`${title}: draw it like this`, byHandPages(title, answer, settings));
+    addGuides();
     return parts;
   }
   const sets = whom === 'author' ? [null] : homes;
@@ -129,6 +130,7 @@ function trayParts({ session, for: whom, homes, version }: TrayInput, settings: 
       makerPages(title, { ...answer, printable: { title: answer.printable.title, cards: [], sheets: [] } }, settings),
     );
   }
+  addGuides();
   return parts;
 }
 

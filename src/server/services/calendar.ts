@@ -27,8 +27,9 @@ export async function writeCalendar(
   });
 }
 
-/** The secret path of the programme's feed; null while there is none. */
+/** The secret path of the programme's feed; null while there is none, and for who only reads. */
 export async function readFeedPath(person: Person): Promise<string | null> {
+  if (person.role === 'reader') return null;
   tables();
   const row = await CalendarFeedRow.findOne({ where: { programmeId: person.programmeId, revokedAt: null } });
   return row ? pathOf(row.id) : null;

@@ -88,6 +88,11 @@ async function settle(id: string, state: 'sent' | 'failed' | 'waiting' | 'unclea
   );
 }
 
+/** The letter of a row of the outbox as it goes out; null for one from before letters were written when posted. */
+export function readLetter(row: MessageRow): Letter | null {
+  return Object.keys(row.facts).length > 0 ? writeLetter(row) : null;
+}
+
 function writeLetter({ recipient, subject, linkId, personLinkId, facts }: MessageRow): Letter {
   if (personLinkId) return { to: recipient, ...personLetter(facts as PersonLetterFacts, personToken(personLinkId)) };
   const { language, on, address, ...said } = facts as GuideLetterFacts;

@@ -47,7 +47,7 @@ export interface PostHome {
   /** The home said that it has no book at hand. */
   readonly isWithoutBook: boolean;
   readonly edition: number;
-  readonly message: { readonly id: string; readonly state: string; readonly recipient: string } | null;
+  readonly message: { readonly id: string; readonly state: MessageRow['state']; readonly recipient: string } | null;
   readonly reply: {
     readonly outcome: 'done' | 'partly' | 'not';
     readonly note: string;
@@ -101,7 +101,9 @@ export async function readPost(person: Person, sessionId: string): Promise<PostD
 
 function toPostHome(link: GuideLinkRow): PostHome {
   const newest = Math.max(0, ...(link.copies ?? []).map(({ edition }) => edition));
-  const message = (link.messages ?? []).at(-1);
+  const message = [...(link.messages ?? [])]
+    .sort((left, right) => left.changedAt.getTime() - right.changedAt.getTime())
+    .at(-1);
   return {
     linkId: link.id,
     home: link.home!.nickname,
