@@ -15,6 +15,7 @@ export const MOST_PROBLEMS = 50;
  * are too long are refused before anything in them is looked at, so the work is bounded by what the schema allows.
  */
 export function checkShape<Shape>(schema: Schema<Shape>, value: unknown, at = ''): Outcome<Shape, FieldProblem[]> {
+  if (value === undefined || value === null) return bad([{ path: at || '$', message: 'is missing' }]);
   const outside = findOutOfBounds(value);
   if (outside) return bad([{ ...outside, path: joined(at, outside.path === '$' ? '' : outside.path) || '$' }]);
   const overlong = findOverlong(schema, value, at);

@@ -133,7 +133,11 @@ export const activityEntry = exactly({
 
 export const homeEntry = exactly({
   nickname: someWords(80),
-  contact: words(200),
+  contact: words(200).test(
+    'one-address',
+    'must be one address, or empty',
+    (text) => !text || /^[^\s@,;<>]+@[^\s@,;<>]+$/.test(text),
+  ),
   language: string().required().oneOf(LANGUAGES),
   allergens: array().of(allergenName()).required().max(20),
   children: array()

@@ -18,6 +18,10 @@ export type Keeping<Value = unknown> =
 
 const PAUSE_MS = 500;
 const RETRY_MS = 2500;
+/** Each try that finds nobody waits twice as long, up to half a minute. */
+const LONGEST_RETRY_MS = 30_000;
+const MOST_BYTES = 2 * 1024 * 1024;
+const PASSING: readonly ErrorAnswer['code'][] = ['database-away', 'busy', 'too-many-tries'];
 
 interface KeepingInput<Value> {
   /** Where it is kept, by PUT. */
@@ -37,6 +41,7 @@ export function useKeeping<Value>({ address, name, value, revision, keptAt }: Ke
   const latest = useRef(value);
   const isBusy = useRef(false);
   const lastTried = useRef(value);
+  const triesAway = useRef(0);
   latest.current = value;
 
   const keep = useCallback(async () => {
@@ -47,6 +52,7 @@ export function useKeeping<Value>({ address, name, value, revision, keptAt }: Ke
     setKeeping({ state: 'keeping' });
     const answer = await put<Value>({ address, name }, keptRevision.current, sending);
     isBusy.current = false;
+    triesAway.current = answer.state === 'away' ? triesAway.current + 1 : 0;
     if (answer.state === 'kept') {
       keptRevision.current = answer.revision;
       keptValue.current = sending;
@@ -58,7 +64,10 @@ export function useKeeping<Value>({ address, name, value, revision, keptAt }: Ke
     if (value === keptValue.current) return undefined;
     if (keeping.state === 'newer') return undefined;
     if (keeping.state === 'refused' && value === lastTried.current) return undefined;
-    const timer = setTimeout(() => void keep(), keeping.state === 'away' ? RETRY_MS : PAUSE_MS);
+    const timer = setTimeout(
+      () => void keep(),
+      keeping.state === 'away' ? Math.min(LONGEST_RETRY_MS, RETRY_MS * 2 ** (triesAway.current - 1)) : PAUSE_MS,
+    );
     return () => clearTimeout(timer);
   }, [value, keeping, keep]);
 
@@ -94,12 +103,18 @@ async function put<Value>(
   revision: number,
   value: Value,
 ): Promise<PutAnswer<Value>> {
+  const body = JSON.stringify({ revision, [name]: value });
+  if (body.length > MOST_BYTES)
+    return {
+      state: 'refused',
+      message: 'This has become too large to keep. What you wrote is still in this window; take something out of it.',
+    };
   let answer: Response;
   try {
     answer = await fetch(address, {
       method: 'PUT',
       headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ revision, [name]: value }),
+      body,
     });
   } catch {
     return {
@@ -118,5 +133,6 @@ async function put<Value>(
     const current = error.current as Omit<Newer<Value>, 'value'> & Record<string, unknown>;
     return { state: 'newer', message, newer: { ...current, value: current[name] as Value } };
   }
-  return answer.status >= 500 ? { state: 'away', message } : { state: 'refused', message };
+  // Only what passes by itself is tried again by itself.
+  return error && PASSING.includes(error.code) ? { state: 'away', message } : { state: 'refused', message };
 }

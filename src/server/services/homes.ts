@@ -1,10 +1,162 @@
+import { randomUUID } from 'node:crypto';
+import { Op, type Transaction } from 'sequelize';
+import { homeForm, type HomeForm } from '../../contracts/homeForm.ts';
+import { checkForm } from '../../contracts/problems.ts';
+import { isRevision, NO_REVISION } from '../../contracts/revision.ts';
 import type { ThingsByKey } from '../../core/script/session.ts';
+import { now } from '../clock.ts';
+import { hold } from '../db/hold.ts';
+import { ChildRow, HomeRow, HomeThingRow, ShelfItemRow } from '../db/models.ts';
 import { readHomes, type KeptHome } from '../db/repositories/homes.ts';
+import { isUuid } from '../db/repositories/sessions.ts';
 import { readThings } from '../db/repositories/shelf.ts';
-import type { Person } from './person.ts';
+import { isSameValue } from '../db/sameValue.ts';
+import { tables } from '../db/tables.ts';
+import { EdgeError } from '../http/errors.ts';
+import { requireAuthor, type Person } from './person.ts';
 
 /** The homes of a programme and the names of what they have: four queries, however many homes. */
 export async function listHomes(person: Person): Promise<{ homes: KeptHome[]; things: ThingsByKey }> {
   const [homes, things] = await Promise.all([readHomes(person.programmeId), readThings(person.programmeId)]);
   return { homes, things };
+}
+
+export interface TakenOut {
+  readonly id: string;
+  readonly nickname: string;
+  readonly takenOutAt: Date;
+}
+
+/** Homes that were taken out and may come back. One query. */
+export async function listTakenOut(person: Person): Promise<TakenOut[]> {
+  tables();
+  const where = { programmeId: person.programmeId, takenOutAt: { [Op.ne]: null } };
+  const rows = await HomeRow.findAll({ where, order: [['nickname', 'ASC']] });
+  return rows.map(({ id, nickname, takenOutAt }) => ({ id, nickname, takenOutAt: takenOutAt! }));
+}
+
+/** One home as its form shows it; an error when it is not this programme's. */
+export async function findHome(
+  person: Person,
+  id: string,
+  transaction?: Transaction,
+): Promise<{ home: HomeForm; revision: number }> {
+  tables();
+  const row = isUuid(id)
+    ? await HomeRow.findOne({
+        where: { id, programmeId: person.programmeId, takenOutAt: null },
+        ...(transaction && { transaction, lock: transaction.LOCK.UPDATE }),
+      })
+    : null;
+  if (!row) throw new EdgeError('not-found');
+  const [kept] = await readHomes(person.programmeId, { transaction, id });
+  return { home: asForm(kept!), revision: row.revision };
+}
+
+function asForm({ nickname, contact, language, allergens, children, stock }: KeptHome): HomeForm {
+  return {
+    nickname,
+    contact,
+    language,
+    allergens: allergens as HomeForm['allergens'],
+    children: children.map(({ mouthing = false, leftHanded = false, needs = '', loves = '', ...child }) => ({
+      ...child,
+      loves,
+      mouthing,
+      leftHanded,
+      needs,
+    })),
+    things: stock.map(({ item, qty }) => ({ item, qty })),
+  };
+}
+
+/** Adds a home (`new`) or keeps what a form says of one, if nobody kept another meanwhile. Gives its id. */
+export async function keepHome(
+  person: Person,
+  id: string,
+  body: { home?: unknown; revision?: unknown },
+): Promise<string> {
+  requireAuthor(person);
+  const checked = checkForm(homeForm, asFields(body.home));
+  if (!checked.ok) throw new EdgeError('wrong-input', { problems: checked.problem });
+  const home = checked.value;
+  const { revision } = body;
+  const isNew = id === 'new';
+  if (!isNew && !isRevision(revision)) throw new EdgeError('wrong-input', { problems: [NO_REVISION] });
+  return tables().transaction(async (transaction) => {
+    await hold(`${person.programmeId}/homes`, transaction);
+    if (!isNew) {
+      const current = await findHome(person, id, transaction);
+      // Ours arrived, and only the answer was lost.
+      if (current.revision === (revision as number) + 1 && isSameValue(sorted(current.home), sorted(home))) return id;
+      if (current.revision !== revision) throw new EdgeError('conflict', { current });
+    }
+    await refuseSameName(person, { id, nickname: home.nickname }, transaction);
+    const homeId = isNew ? randomUUID() : id;
+    await writeHome(person, { homeId, home, revision: isNew ? 1 : (revision as number) + 1 }, transaction);
+    return homeId;
+  });
+}
+
+const sorted = (home: HomeForm) => ({
+  ...home,
+  things: [...home.things].sort((left, right) => (left.item < right.item ? -1 : 1)),
+});
+
+async function refuseSameName(
+  person: Person,
+  { id, nickname }: { id: string; nickname: string },
+  transaction: Transaction,
+): Promise<void> {
+  const same = await HomeRow.findOne({ where: { programmeId: person.programmeId, nickname }, transaction });
+  if (!same || same.id === id) return;
+  const message = same.takenOutAt
+    ? 'belongs to a home that was taken out; bring that one back from the foot of Homes, or choose another'
+    : 'belongs to another home already; choose another';
+  throw new EdgeError('wrong-input', { problems: [{ path: 'nickname', message }] });
+}
+
+async function writeHome(
+  { programmeId }: Person,
+  { homeId, home, revision }: { homeId: string; home: HomeForm; revision: number },
+  transaction: Transaction,
+): Promise<void> {
+  const { children, things, ...facts } = home;
+  const rows = await ShelfItemRow.findAll({
+    where: { programmeId, kind: 'thing', key: things.map(({ item }) => item) },
+    attributes: ['id', 'key'],
+    transaction,
+  });
+  const idOf = new Map(rows.map((row) => [row.key, row.id]));
+  const problems = things.flatMap(({ item }, index) =>
+    idOf.has(item)
+      ? []
+      : [{ path: `things[${index}].item`, message: `“${item}” is not on the shelf; pick one from the list` }],
+  );
+  if (problems.length > 0) throw new EdgeError('wrong-input', { problems: problems.slice(0, 50) });
+  await HomeRow.upsert({ id: homeId, programmeId, ...facts, revision, takenOutAt: null }, { transaction });
+  await ChildRow.destroy({ where: { homeId }, transaction });
+  await HomeThingRow.destroy({ where: { homeId }, transaction });
+  await ChildRow.bulkCreate(
+    children.map((child, position) => ({ id: randomUUID(), homeId, position, ...child })),
+    { transaction },
+  );
+  await HomeThingRow.bulkCreate(
+    things.map(({ item, qty }) => ({ homeId, thingId: idOf.get(item)!, programmeId, qty })),
+    { transaction },
+  );
+}
+
+/** Takes a home out, so that nothing more goes to it, or brings it back; what it answered stays. */
+export async function takeOutHome(person: Person, id: string, isOut: boolean): Promise<void> {
+  requireAuthor(person);
+  tables();
+  const [changed] = isUuid(id)
+    ? await HomeRow.update({ takenOutAt: isOut ? now() : null }, { where: { id, programmeId: person.programmeId } })
+    : [0];
+  if (changed === 0) throw new EdgeError('not-found');
+}
+
+function asFields(value: unknown): Record<string, unknown> {
+  return typeof value === 'object' && value !== null ? (value as Record<string, unknown>) : {};
 }

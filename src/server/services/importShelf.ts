@@ -110,9 +110,10 @@ async function writeHomes(programmeId: string, homes: readonly HomeEntry[], tran
       contact,
       language,
       allergens,
+      takenOutAt: null,
     })),
     {
-      updateOnDuplicate: ['contact', 'language', 'allergens'],
+      updateOnDuplicate: ['contact', 'language', 'allergens', 'takenOutAt'],
       conflictAttributes: ['programmeId', 'nickname'],
       transaction,
     },

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { StartForm } from '../../contracts/forms.ts';
+import { isRevision, NO_REVISION } from '../../contracts/revision.ts';
 import { checkShape } from '../../contracts/problems.ts';
 import { keptSession } from '../../contracts/script.ts';
 import { agesFromYears } from '../../core/script/ages.ts';
@@ -23,6 +24,7 @@ import {
   replaceSession,
   type KeptSession,
 } from '../db/repositories/sessions.ts';
+import { isSameValue } from '../db/sameValue.ts';
 import { EdgeError } from '../http/errors.ts';
 import { requireAuthor, type Person } from './person.ts';
 
@@ -99,17 +101,15 @@ export async function keepSession(
   requireAuthor(person);
   const checked = checkShape(keptSession, body.session, 'session');
   if (!checked.ok) throw new EdgeError('wrong-input', { problems: checked.problem });
-  if (!Number.isInteger(body.revision))
-    throw new EdgeError('wrong-input', { problems: [{ path: 'revision', message: 'must be a whole number' }] });
+  const { revision } = body;
+  if (!isRevision(revision)) throw new EdgeError('wrong-input', { problems: [NO_REVISION] });
   const session = checked.value as unknown as Session;
   refuseWrongDials(session);
-  const kept = await replaceSession(
-    person.programmeId,
-    { id, revision: body.revision as number, session },
-    person.userId,
-  );
+  const kept = await replaceSession(person.programmeId, { id, revision, session }, person.userId);
   if (kept) return kept;
   const current = await findSession(person, id);
+  // Ours arrived, and only the answer was lost.
+  if (current.revision === revision + 1 && isSameValue(current.session, session)) return current;
   throw new EdgeError('conflict', { current: { ...current, keptBy: await lastKeptBy(id) } });
 }
 

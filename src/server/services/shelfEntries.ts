@@ -1,5 +1,6 @@
 import { literal } from 'sequelize';
 import { checkShape, type FieldProblem } from '../../contracts/problems.ts';
+import { isRevision, NO_REVISION } from '../../contracts/revision.ts';
 import { ENTRY_SCHEMAS, titleOf, type ShelfEntry } from '../../contracts/shelfEntries.ts';
 import { checkScript, placesOf } from '../../core/script/checkScript.ts';
 import { describeScriptFault } from '../../messages/edits.ts';
@@ -7,6 +8,8 @@ import { now } from '../clock.ts';
 import { ShelfItemRow } from '../db/models.ts';
 import { tables } from '../db/tables.ts';
 import { writeShelfItems, type ActivityEntry, type ShelfKind, type ShelfWrite } from '../db/repositories/shelf.ts';
+import { hold } from '../db/hold.ts';
+import { isSameValue } from '../db/sameValue.ts';
 import { EdgeError } from '../http/errors.ts';
 import { requireAuthor, type Person } from './person.ts';
 
@@ -37,10 +40,10 @@ export async function keepEntry(person: Person, { kind, value, isNew, revision }
   const checked = await checkEntries(person.programmeId, kind, [value]);
   const problems = checked.problems.map(({ path, message }) => ({ path: path.replace(/^\[0\]\.?/, ''), message }));
   if (problems.length > 0) throw new EdgeError('wrong-input', { problems });
-  if (!isNew && !Number.isInteger(revision))
-    throw new EdgeError('wrong-input', { problems: [{ path: 'revision', message: 'must be a whole number' }] });
+  if (!isNew && !isRevision(revision)) throw new EdgeError('wrong-input', { problems: [NO_REVISION] });
   const [write] = checked.writes;
   await tables().transaction(async (transaction) => {
+    await hold(`${person.programmeId}/${kind}/${write!.key}`, transaction);
     const taken = await ShelfItemRow.findOne({
       where: { programmeId: person.programmeId, kind, key: write!.key },
       transaction,
@@ -53,6 +56,9 @@ export async function keepEntry(person: Person, { kind, value, isNew, revision }
         ],
       });
     if (!isNew && !taken) throw new EdgeError('not-found');
+    // Ours arrived, and only the answer was lost.
+    if (taken && isRevision(revision) && taken.revision === revision + 1 && isSameValue(taken.body, write!.body))
+      return;
     if (taken && taken.revision !== revision)
       throw new EdgeError('conflict', { current: { revision: taken.revision, entry: taken.body } });
     await writeShelfItems(person.programmeId, [{ ...write!, retired: taken?.retiredAt != null }], transaction);
@@ -64,14 +70,24 @@ export async function keepEntry(person: Person, { kind, value, isNew, revision }
 export async function duplicateEntry(person: Person, kind: ShelfKind, key: string): Promise<string> {
   requireAuthor(person);
   const { entry } = await findEntry(person, kind, key);
-  const rows = await ShelfItemRow.findAll({ where: { programmeId: person.programmeId, kind }, attributes: ['key'] });
-  const taken = new Set(rows.map((row) => row.key));
-  const stem = key.slice(0, 70);
-  let number = 2;
-  while (taken.has(`${stem}-${number}`)) number += 1;
-  const copy = { ...entry, key: `${stem}-${number}`, ...renamed(kind, entry, number) } as ShelfEntry;
-  return keepEntry(person, { kind, value: copy, isNew: true });
+  for (let left = TRIES_FOR_KEY; ; left--) {
+    const rows = await ShelfItemRow.findAll({ where: { programmeId: person.programmeId, kind }, attributes: ['key'] });
+    const taken = new Set(rows.map((row) => row.key));
+    const stem = key.slice(0, 70);
+    let number = 2;
+    while (taken.has(`${stem}-${number}`)) number += 1;
+    const copy = { ...entry, key: `${stem}-${number}`, ...renamed(kind, entry, number) } as ShelfEntry;
+    try {
+      return await keepEntry(person, { kind, value: copy, isNew: true });
+    } catch (error) {
+      const isTaken = error instanceof EdgeError && error.details.problems?.[0]?.path === 'key';
+      if (!isTaken || left === 0) throw error;
+    }
+  }
 }
+
+/** Somebody else may take the free key at the same moment; then the next one is tried. */
+const TRIES_FOR_KEY = 10;
 
 /** Takes an entry off the shelf, or puts it back; what was made from it keeps its own copy. */
 export async function retireEntry(person: Person, kind: ShelfKind, key: string, isRetired: boolean): Promise<void> {

@@ -108,3 +108,9 @@ function rowsOf(shelf: Shelf, kind: ShelfKind): ShelfRow[] {
       }));
   }
 }
+
+/** Things of the shelf by name, for fields that complete them. One query. */
+export async function readPickableThings(person: Person): Promise<{ key: string; name: string }[]> {
+  const { things } = await readShelf(person.programmeId, ['thing']);
+  return things.map(({ key, many }) => ({ key, name: many }));
+}

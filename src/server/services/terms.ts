@@ -11,6 +11,7 @@ import type { School } from '../../core/terms/schools.ts';
 import { checkTerm, sessionDate, type Term } from '../../core/terms/term.ts';
 import { weekRows } from '../../core/terms/weekRows.ts';
 import { checkForm, checkShape } from '../../contracts/problems.ts';
+import { isRevision, NO_REVISION } from '../../contracts/revision.ts';
 import { frameForm, keptTerm } from '../../contracts/term.ts';
 import { describeTermProblem } from '../../messages/term.ts';
 import { now, today } from '../clock.ts';
@@ -18,6 +19,7 @@ import { tables } from '../db/tables.ts';
 import { addSession, readSession, readSessions } from '../db/repositories/sessions.ts';
 import { readShelf, type ActivityEntry } from '../db/repositories/shelf.ts';
 import { addTerm, readTerm, readTerms, replaceTerm, type KeptTerm } from '../db/repositories/terms.ts';
+import { isSameValue } from '../db/sameValue.ts';
 import { EdgeError } from '../http/errors.ts';
 import { requireAuthor, type Person } from './person.ts';
 import { readPreparations } from './preparations.ts';
@@ -112,8 +114,8 @@ export async function keepTerm(
   requireAuthor(person);
   const checked = checkShape(keptTerm, body.term, 'term');
   if (!checked.ok) throw new EdgeError('wrong-input', { problems: checked.problem });
-  if (!Number.isInteger(body.revision))
-    throw new EdgeError('wrong-input', { problems: [{ path: 'revision', message: 'must be a whole number' }] });
+  const { revision } = body;
+  if (!isRevision(revision)) throw new EdgeError('wrong-input', { problems: [NO_REVISION] });
   const term = checked.value as Term;
   const [problem] = checkTerm(term);
   if (problem)
@@ -122,14 +124,17 @@ export async function keepTerm(
     const before = await readTerm(person.programmeId, id, transaction);
     const answer = await replaceTerm(
       person.programmeId,
-      { id, revision: body.revision as number, term },
+      { id, revision, term },
       { userId: person.userId, transaction },
     );
     if (answer && before) await moveBenchSessions(person, { from: before.term, to: term }, transaction);
     return answer;
   });
   if (kept) return kept;
-  throw new EdgeError('conflict', { current: { ...(await findTerm(person, id)), keptBy: '' } });
+  const current = await findTerm(person, id);
+  // Ours arrived, and only the answer was lost.
+  if (current.revision === revision + 1 && isSameValue(current.term, term)) return current;
+  throw new EdgeError('conflict', { current: { ...current, keptBy: '' } });
 }
 
 /** Puts a planned session on the bench, with its book, song and activities; gives the bench's id. */

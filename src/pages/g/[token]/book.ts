@@ -6,5 +6,5 @@ import { markBook } from '../../../server/services/guides.ts';
 export const POST: APIRoute = async ({ params, request, redirect }) => {
   const fields = await readForm(request);
   await markBook(params.token!, fields.get('book') === 'here');
-  return redirect(`/g/${params.token}#fetch`, 303);
+  return redirect(`/g/${encodeURIComponent(params.token!)}#fetch`, 303);
 };

@@ -10,11 +10,14 @@ export interface KeptHome extends Home {
   readonly language: 'en' | 'es' | 'ar';
 }
 
-/** A programme's homes by nickname, with children and things: three queries, however many homes. */
-export async function readHomes(programmeId: string, transaction?: Transaction): Promise<KeptHome[]> {
+/** A programme's homes by nickname, with children and things, or one of them: three queries, however many homes. */
+export async function readHomes(
+  programmeId: string,
+  { transaction, id }: { transaction?: Transaction | undefined; id?: string } = {},
+): Promise<KeptHome[]> {
   tables();
   const rows = await HomeRow.findAll({
-    where: { programmeId },
+    where: { programmeId, takenOutAt: null, ...(id !== undefined && { id }) },
     include: [
       { model: ChildRow, as: 'children', separate: true, order: [['position', 'ASC']] },
       {

@@ -1,0 +1,155 @@
+import { yupResolver } from '@hookform/resolvers/yup';
+import { FormProvider, useFieldArray, useForm, type Resolver } from 'react-hook-form';
+import { ALLERGENS } from '../../contracts/cautions.ts';
+import { homeForm, type HomeForm as HomeValues } from '../../contracts/homeForm.ts';
+import { ChoiceField, LongField, TextField, TickField, TicksField } from '../ui/fields.tsx';
+import { FormNotice } from '../ui/FormNotice.tsx';
+import { PickField, PickList, type Pickable } from '../ui/PickField.tsx';
+import { useServerForm } from '../ui/useServerForm.ts';
+
+interface HomeFormProps {
+  /** Its id; `new` for one that is not there yet. */
+  readonly id: string;
+  readonly home: HomeValues;
+  /** The revision it is written from; 0 for a new one. */
+  readonly revision: number;
+  readonly things: readonly Pickable[];
+}
+
+const LANGUAGES = [
+  ['en', 'English'],
+  ['es', 'Spanish'],
+  ['ar', 'Arabic'],
+] as const;
+const NEW_CHILD = { nickname: '', birthMonth: '', loves: '', mouthing: false, leftHanded: false, needs: '' };
+const LIST = 'things-by-name';
+
+/** Adds a home or changes one: who lives there, what they must not have, what is there. */
+export function HomeForm({ id, home, revision, things }: HomeFormProps) {
+  const form = useForm<HomeValues & { revision: number }>({
+    defaultValues: { ...home, revision },
+    resolver: yupResolver(homeForm) as unknown as Resolver<HomeValues & { revision: number }>,
+  });
+  const { submit, word, setWord } = useServerForm({
+    form,
+    address: `/api/homes/${id}`,
+    bodyOf: ({ revision: _, ...values }) => ({ home: values, revision: form.getValues('revision') }),
+    fieldOf: (path) => (path === 'revision' ? undefined : path.replace(/\[(\d+)\]/g, '.$1')),
+  });
+  const newer = word?.current as { revision: number; home: HomeValues } | undefined;
+  return (
+    <FormProvider {...form}>
+      <form className="home-form" noValidate onSubmit={(event) => void submit(event)}>
+        <FormNotice
+          word={word}
+          onTheirs={() => {
+            form.reset({ ...newer!.home, revision: newer!.revision });
+            setWord(null);
+          }}
+          onOurs={() => {
+            form.setValue('revision', newer!.revision);
+            setWord({ text: 'Yours will replace what somebody else kept. Press “Keep it” to do so.', others: [] });
+          }}
+        />
+        <div className="home-fields">
+          <TextField
+            name="nickname"
+            label="Name of the home"
+            isMust
+            hint="A nickname, such as Blue door; no surname."
+          />
+          <ChoiceField name="language" label="Guide in" choices={LANGUAGES} />
+          <TextField
+            name="contact"
+            label="Address for letters"
+            type="email"
+            hint="One address. Empty: you hand over the code yourself."
+          />
+        </div>
+        <Children />
+        <TicksField
+          name="allergens"
+          label="Must not have"
+          hint="What any child there is allergic to. Guides leave it out or ask for something else."
+          choices={ALLERGENS.map((allergen) => [allergen, allergen.replaceAll('-', ' ')])}
+        />
+        <Things things={things} />
+        <PickList id={LIST} choices={things} />
+        <button className="btn btn-primary" disabled={form.formState.isSubmitting}>
+          {id === 'new' ? 'Add the home' : 'Keep it'}
+        </button>
+      </form>
+    </FormProvider>
+  );
+}
+
+function Children() {
+  const { fields, append, remove } = useFieldArray({ name: 'children' });
+  return (
+    <fieldset className="rows-field">
+      <legend>Children</legend>
+      {fields.map((row, index) => (
+        <div className="home-child" key={row.id} role="group" aria-label={`Child ${index + 1}`}>
+          <TextField name={`children.${index}.nickname`} label="Name" isMust hint="The one the guide says." />
+          <TextField
+            name={`children.${index}.birthMonth`}
+            label="Month of birth"
+            isMust
+            hint="Year and month, such as 2023-05."
+          />
+          <TextField name={`children.${index}.loves`} label="Loves" hint="Such as a digger; lines may name it." />
+          <LongField name={`children.${index}.needs`} label="What helps this child" />
+          <div className="tick-list">
+            <TickField name={`children.${index}.mouthing`} label="Still puts things into the mouth" />
+            <TickField name={`children.${index}.leftHanded`} label="Works with the left hand" />
+          </div>
+          <button
+            type="button"
+            className="btn btn-quiet btn-sm"
+            aria-label={`Take out child ${index + 1}`}
+            onClick={() => remove(index)}
+          >
+            Take out
+          </button>
+        </div>
+      ))}
+      <button type="button" className="btn btn-quiet btn-sm" onClick={() => append(NEW_CHILD)}>
+        Add a child
+      </button>
+    </fieldset>
+  );
+}
+
+function Things({ things }: { readonly things: readonly Pickable[] }) {
+  const { fields, append, remove } = useFieldArray({ name: 'things' });
+  return (
+    <fieldset className="rows-field">
+      <legend>What is there</legend>
+      <p className="quiet small">Write the first letters of a thing; the list completes them.</p>
+      {fields.map((row, index) => (
+        <div className="home-thing" key={row.id} role="group" aria-label={`Thing ${index + 1}`}>
+          <PickField name={`things.${index}.item`} label="Thing" choices={things} listId={LIST} isMust />
+          <TextField
+            name={`things.${index}.qty`}
+            label="How many"
+            type="number"
+            step="any"
+            isMust
+            options={{ valueAsNumber: true }}
+          />
+          <button
+            type="button"
+            className="btn btn-quiet btn-sm"
+            aria-label={`Take out thing ${index + 1}`}
+            onClick={() => remove(index)}
+          >
+            Take out
+          </button>
+        </div>
+      ))}
+      <button type="button" className="btn btn-quiet btn-sm" onClick={() => append({ item: '', qty: 1 })}>
+        Add a thing
+      </button>
+    </fieldset>
+  );
+}

@@ -1,0 +1,112 @@
+import { useId } from 'react';
+import { get, useFormContext, type RegisterOptions } from 'react-hook-form';
+import { described, Labelled, Problem } from './Labelled.tsx';
+
+interface FieldProps {
+  readonly name: string;
+  readonly label: string;
+  readonly isMust?: boolean;
+  readonly hint?: string;
+}
+
+/** A field's id and what is wrong with it. */
+function useField(name: string) {
+  const id = useId();
+  const { register, formState } = useFormContext();
+  const problem = (get(formState.errors, name) as { message?: string } | undefined)?.message;
+  return { id, register, problem };
+}
+
+interface TextFieldProps extends FieldProps {
+  readonly type?: 'text' | 'email' | 'number' | 'month' | 'date' | 'time';
+  readonly options?: RegisterOptions;
+  readonly step?: string;
+}
+
+/** A line of text, a number, a month. */
+export function TextField({ name, label, isMust, hint, type = 'text', options, step }: TextFieldProps) {
+  const { id, register, problem } = useField(name);
+  return (
+    <Labelled {...{ id, label, isMust, hint, problem }}>
+      <input
+        id={id}
+        type={type}
+        step={step}
+        className="input"
+        required={isMust}
+        {...described({ id, hint, problem })}
+        {...register(name, options)}
+      />
+    </Labelled>
+  );
+}
+
+/** Several lines of text. */
+export function LongField({ name, label, isMust, hint, rows = 2 }: FieldProps & { readonly rows?: number }) {
+  const { id, register, problem } = useField(name);
+  return (
+    <Labelled {...{ id, label, isMust, hint, problem }}>
+      <textarea
+        id={id}
+        rows={rows}
+        className="textarea"
+        required={isMust}
+        {...described({ id, hint, problem })}
+        {...register(name)}
+      />
+    </Labelled>
+  );
+}
+
+interface ChoiceFieldProps extends FieldProps {
+  readonly choices: readonly (readonly [value: string, word: string])[];
+}
+
+/** One of a few words. */
+export function ChoiceField({ name, label, isMust, hint, choices }: ChoiceFieldProps) {
+  const { id, register, problem } = useField(name);
+  return (
+    <Labelled {...{ id, label, isMust, hint, problem }}>
+      <select id={id} className="select" {...described({ id, hint, problem })} {...register(name)}>
+        {choices.map(([value, word]) => (
+          <option key={value} value={value}>
+            {word}
+          </option>
+        ))}
+      </select>
+    </Labelled>
+  );
+}
+
+/** Yes or no. */
+export function TickField({ name, label }: Pick<FieldProps, 'name' | 'label'>) {
+  const { register } = useFormContext();
+  return (
+    <label className="tick-field">
+      <input type="checkbox" className="checkbox checkbox-sm" {...register(name)} /> {label}
+    </label>
+  );
+}
+
+/** Any of several words. */
+export function TicksField({ name, label, hint, choices }: ChoiceFieldProps) {
+  const { id, register, problem } = useField(name);
+  return (
+    <fieldset className="field" aria-describedby={hint ? `${id}-hint` : undefined}>
+      <legend>{label}</legend>
+      {hint && (
+        <p className="quiet small" id={`${id}-hint`}>
+          {hint}
+        </p>
+      )}
+      <div className="tick-list">
+        {choices.map(([value, word]) => (
+          <label key={value} className="tick-field">
+            <input type="checkbox" className="checkbox checkbox-sm" value={value} {...register(name)} /> {word}
+          </label>
+        ))}
+      </div>
+      <Problem id={id} label={label} problem={problem} />
+    </fieldset>
+  );
+}

@@ -1,0 +1,85 @@
+import { useState } from 'react';
+import type { FieldValues, UseFormReturn } from 'react-hook-form';
+import type { ErrorAnswer } from '../../contracts/errors.ts';
+import type { FieldProblem } from '../../contracts/problems.ts';
+
+interface ServerFormInput<Values extends FieldValues> {
+  readonly form: UseFormReturn<Values>;
+  readonly address: string;
+  /** What is sent for the values of the form. */
+  readonly bodyOf: (values: Values) => object;
+  /** The field that a place of the sent value stands in; absent where no field is at fault. */
+  readonly fieldOf: (path: string) => string | undefined;
+}
+
+/** What is said above a form. */
+export interface FormWord {
+  readonly text: string;
+  /** What somebody else kept meanwhile. */
+  readonly current?: unknown;
+  /** What fits no field. */
+  readonly others: readonly FieldProblem[];
+}
+
+const NOT_REACHED = 'Footstool cannot be reached at the moment. What you wrote still stands; try again.';
+
+/** Sends a form by PUT; what does not fit is said at its field, the first one in view, and all that was written stays. */
+export function useServerForm<Values extends FieldValues>({ form, address, bodyOf, fieldOf }: ServerFormInput<Values>) {
+  const [word, setWord] = useState<FormWord | null>(null);
+  const keep = async (values: Values): Promise<void> => {
+    setWord(null);
+    const answer = await fetch(address, {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(bodyOf(values)),
+    }).catch(() => null);
+    if (answer?.ok) {
+      const { href } = (await answer.json()) as { href: string };
+      window.location.assign(href);
+      return new Promise(() => undefined);
+    }
+    const error = (await answer?.json().catch(() => null)) as ErrorAnswer | null;
+    const problems = error?.problems ?? [];
+    const placed = problems.flatMap((problem) => {
+      const field = fieldOf(problem.path);
+      return field ? [{ ...problem, field }] : [];
+    });
+    for (const { field, message } of placed) form.setError(field as never, { message });
+    setWord({
+      text: problems.length > 0 ? countWords(problems.length) : (error?.message ?? NOT_REACHED),
+      current: error?.code === 'conflict' ? error.current : undefined,
+      others: problems.filter(({ path }) => !fieldOf(path)),
+    });
+    bringFirstIntoView();
+  };
+  const submit = form.handleSubmit(keep, (errors) => {
+    setWord({ text: countWords(countErrors(errors)), others: [] });
+    bringFirstIntoView();
+  });
+  return { submit, word, setWord };
+}
+
+function countWords(count: number): string {
+  return count === 1
+    ? 'Not kept yet: one place needs another look. It is marked below.'
+    : `Not kept yet: ${count} places need another look. They are marked below.`;
+}
+
+function countErrors(errors: object): number {
+  return Object.values(errors).reduce<number>((sum, entry: unknown) => {
+    if (typeof entry !== 'object' || entry === null) return sum;
+    const isOne = 'message' in entry && typeof entry.message === 'string';
+    return sum + (isOne ? 1 : countErrors(entry));
+  }, 0);
+}
+
+/** The first field that is marked, once the page shows it. */
+function bringFirstIntoView(): void {
+  requestAnimationFrame(() => {
+    const first =
+      document.querySelector<HTMLElement>('[aria-invalid="true"]') ?? document.querySelector('.field-problem');
+    const isCalm = window.matchMedia('(prefers-reduced-motion: reduce)').matches;
+    first?.scrollIntoView({ block: 'center', behavior: isCalm ? 'auto' : 'smooth' });
+    if (first instanceof HTMLElement) first.focus({ preventScroll: true });
+  });
+}

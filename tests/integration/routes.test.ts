@@ -1,0 +1,191 @@
+import assert from 'node:assert/strict';
+import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { after, before, test } from 'node:test';
+import { addProgramme } from '../../src/cli/seed.ts';
+import { closeDatabase, database } from '../../src/server/db/connection.ts';
+import { DEMO } from '../../src/server/demo.ts';
+import { SIGN_IN_COOKIE } from '../../src/server/http/signInCookie.ts';
+import { startServer, startTestDatabase, type TestDatabase, type TestServer } from '../support/app.ts';
+
+const PAGES = join(import.meta.dirname, '../../src/pages');
+const MS_FOR_ANSWER = 2500;
+
+let records: TestDatabase;
+let server: TestServer;
+let folder: string;
+/** What each kind of visitor sends along; the one of another programme owns that one. */
+const cookies: Record<'stranger' | 'reader' | 'author' | 'other', string> = {
+  stranger: '',
+  reader: '',
+  author: '',
+  other: '',
+};
+const known: Record<string, string[]> = {};
+let secrets: string[] = [];
+
+before(async () => {
+  records = await startTestDatabase();
+  folder = mkdtempSync(join(tmpdir(), 'footstool-routes-'));
+  process.env.DATABASE_URL = records.url;
+  server = await startServer(records.url, folder);
+  await addProgramme({ slug: 'millrace', name: 'Millrace' }, [
+    { name: 'Wren', email: 'wren@millrace.example', password: 'over-the-weir', role: 'owner' },
+  ]);
+  const [owner, author, reader] = DEMO.people;
+  void owner;
+  cookies.author = await signIn(author.email, author.password);
+  cookies.reader = await signIn(reader.email, reader.password);
+  cookies.other = await signIn('wren@millrace.example', 'over-the-weir');
+  const ids = async (table: string) =>
+    ((await database().query(`SELECT id FROM ${table} LIMIT 2`))[0] as { id: string }[]).map(({ id }) => id);
+  Object.assign(known, {
+    session: await ids('sessions'),
+    home: await ids('homes'),
+    term: await ids('terms'),
+    link: await ids('guide_links'),
+  });
+  const [[link]] = (await database().query('SELECT id FROM guide_links LIMIT 1')) as unknown as [{ id: string }[]];
+  const { guideToken } = await import('../../src/server/http/secrets.ts');
+  process.env.FOOTSTOOL_SECRET = 'a-secret-for-tests-only-0123456789abcdef';
+  known.token = [guideToken(link!.id)];
+  const [all] = (await database().query('SELECT id FROM guide_links')) as unknown as [{ id: string }[]];
+  secrets = all.map(({ id }) => guideToken(id));
+});
+after(async () => {
+  await closeDatabase();
+  await server.stop();
+  records.remove();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+async function signIn(email: string, password: string): Promise<string> {
+  const answer = await fetch(`${server.address}/sign-in`, {
+    method: 'POST',
+    redirect: 'manual',
+    headers: { origin: server.address },
+    body: new URLSearchParams({ email, password }),
+  });
+  return `${SIGN_IN_COOKIE}=${new RegExp(`${SIGN_IN_COOKIE}=([^;]+)`).exec(answer.headers.get('set-cookie') ?? '')![1]!}`;
+}
+
+/** Every route there is, from the files of the pages, so that a new one cannot be forgotten. */
+function routes(): string[] {
+  return readdirSync(PAGES, { recursive: true, encoding: 'utf8' })
+    .filter((file) => /\.(astro|ts)$/.test(file))
+    .map((file) => `/${file.replace(/\.(astro|ts)$/, '').replace(/(^|\/)index$/, '')}`.replace(/(.)\/$/, '$1'))
+    .sort();
+}
+
+const ODD = ['hasOwnProperty', '__proto__', '00000000-0000-0000-0000-000000000000', 'x'.repeat(300), '%F0%9F%98%80'];
+
+/** Addresses of a route: with what there is of a programme, and with what nobody has. */
+function addressesOf(route: string): string[] {
+  if (!route.includes('[')) return [route];
+  const first = (name: string) => known[name]?.[0] ?? 'none';
+  const fitting = route
+    .replace('/g/[token]', `/g/${first('token')}`)
+    .replace('[link]', first('link'))
+    .replace('[home]', first('home'))
+    .replace('/term/[id]', `/term/${first('term')}`)
+    .replace('/terms/[id]', `/terms/${first('term')}`)
+    .replace('/makers/[id]', '/makers/number-pots')
+    .replace('[kind]/[key]', 'activity/carts-and-lids')
+    .replace('/thing/[key]', '/thing/sock')
+    .replace('[kind]', 'book')
+    .replace('[token]', 'a'.repeat(43))
+    .replace('[id]', first('session'));
+  return [fitting, ...ODD.map((odd) => route.replace(/\[[^\]]+\]/g, odd))];
+}
+
+const QUERIES = [
+  '',
+  '?kind=hasOwnProperty&next=//x&for=__proto__&values=%7B%22a%22%3A1e999%7D&tick=constructor&done=toString',
+];
+const JSON_TYPE = { 'content-type': 'application/json' };
+const FORM_TYPE = { 'content-type': 'application/x-www-form-urlencoded' };
+const BODIES: readonly { name: string; headers: Record<string, string>; body: string | undefined }[] = [
+  { name: 'nothing', headers: {}, body: undefined },
+  { name: 'null', headers: JSON_TYPE, body: 'null' },
+  { name: 'an empty object', headers: JSON_TYPE, body: '{}' },
+  { name: 'cut JSON', headers: JSON_TYPE, body: '{"session":' },
+  {
+    name: 'NUL and half a character',
+    headers: JSON_TYPE,
+    body: '{"session":{"title":"a\\u0000\\ud800"},"entry":{"key":"\\u0000"},"revision":1}',
+  },
+  {
+    name: 'numbers beyond bounds',
+    headers: JSON_TYPE,
+    body: '{"revision":99999999999,"session":{"segments":[]},"term":{},"entry":{"key":"new"},"x":1e999}',
+  },
+  {
+    name: 'a prototype',
+    headers: JSON_TYPE,
+    body: '{"__proto__":{"a":1},"session":{"__proto__":[]},"entry":{"__proto__":1}}',
+  },
+  { name: 'deep lists', headers: JSON_TYPE, body: '['.repeat(20_000) },
+  {
+    name: 'many empty parts',
+    headers: JSON_TYPE,
+    body: `{"revision":1,"session":{"segments":[${Array(9000).fill('{}').join()}]},"term":{"weeks":[${Array(9000).fill('{}').join()}]},"rows":[${Array(9000).fill('{}').join()}],"kind":"thing"}`,
+  },
+  {
+    name: 'an odd form',
+    headers: FORM_TYPE,
+    body: 'homes=__proto__&revision=99999999999&key=x&seen=-1&do=hasOwnProperty&closed=0926-01-01&email=%00&title=%ED%A0%80',
+  },
+  { name: 'a large form', headers: FORM_TYPE, body: 'a=1&'.repeat(100_000) },
+  { name: 'text', headers: { 'content-type': 'text/plain' }, body: 'hello' },
+];
+
+const faults: string[] = [];
+const faultless = () => assert.deepEqual(faults.splice(0).slice(0, 400), []);
+
+async function ask(path: string, init: RequestInit & { who: keyof typeof cookies }, what: string): Promise<void> {
+  const { who, ...rest } = init;
+  const headers = {
+    ...(rest.headers as Record<string, string>),
+    origin: server.address,
+    ...(cookies[who] && { cookie: cookies[who] }),
+  };
+  const began = performance.now();
+  const answer = await fetch(server.address + path, { ...rest, headers, redirect: 'manual' });
+  const text = await answer.text();
+  const took = performance.now() - began;
+  const about = `${what} ${path.slice(0, 120)} as ${who}: ${answer.status} in ${Math.round(took)} ms`;
+  const expect = (isSo: boolean, otherwise: string) => void (isSo || faults.push(`${about}: ${otherwise}`));
+  expect(answer.status < 500, `failed with ${text.slice(0, 120)}`);
+  if (answer.status >= 400) {
+    expect(text.length > 20, 'an empty answer');
+    expect(answer.headers.get('x-content-type-options') === 'nosniff', 'without its headers');
+  }
+  expect(!/node_modules|Sequelize| {4}at .*:\d+:\d+|syntax error at/.test(text), 'shows how it is made');
+  const isOpen = path.startsWith('/g/');
+  const isForeign = who === 'stranger' || who === 'other';
+  expect(isOpen || !isForeign || !/Blue door|Ilvo/.test(text), 'shows what is another programme’s');
+  expect(isOpen || who === 'author' || !secrets.some((secret) => text.includes(secret)), 'shows a home’s link');
+  expect(took < MS_FOR_ANSWER, 'too slow');
+}
+
+const WHO = ['stranger', 'reader', 'author', 'other'] as const;
+const LEFT_ALONE = ['/sign-out', '/account'];
+
+test('every route answers odd addresses and queries with a page, a refusal in words, and nothing of others', async () => {
+  assert.ok(routes().length > 50);
+  for (const route of routes())
+    for (const path of addressesOf(route))
+      for (const query of QUERIES) for (const who of WHO) await ask(path + query, { who, method: 'GET' }, 'GET');
+  faultless();
+});
+
+test('every route answers hostile bodies with a refusal in words, whoever sends them', async () => {
+  for (const route of routes().filter((path) => !LEFT_ALONE.includes(path))) {
+    const [path] = addressesOf(route);
+    for (const method of ['POST', 'PUT', 'DELETE'])
+      for (const { name, headers, body } of method === 'DELETE' ? BODIES.slice(0, 2) : BODIES)
+        for (const who of WHO) await ask(path!, { who, method, headers, body: body ?? null }, `${method} with ${name}`);
+  }
+  faultless();
+});
