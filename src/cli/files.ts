@@ -41,6 +41,7 @@ async function withOwner(slug: string, work: (owner: Person) => Promise<void>): 
       programme: programme.name,
       role: 'owner',
       settings: readSettings(programme.settings),
+      settingsRevision: programme.revision,
     });
     return 0;
   } catch (error) {

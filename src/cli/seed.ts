@@ -96,6 +96,7 @@ export async function addProgramme(
       programme: name,
       role: person.role,
       settings,
+      settingsRevision: 1,
     });
   }
   return added[0]!;

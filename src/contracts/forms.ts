@@ -33,6 +33,10 @@ export const sendForm = object({
   seen: number().required().integer().min(0).max(2_147_483_647),
 });
 
+/** A session once more, on another day. */
+export const copyForm = object({ title: someWords(300), on: calendarDay() });
+export type CopyForm = InferType<typeof copyForm>;
+
 export type StartForm = InferType<typeof startForm>;
 
 /** Reserving a copy; the lead time is asked for only where the catalogue does not know it. */

@@ -51,3 +51,21 @@ export const programmeForm = object({
     .required()
     .oneOf(Object.keys(PAPERS) as Paper[]),
 });
+
+/** What a form says of settings, as far as it can be read: to show again beside what did not fit. */
+export function writtenSettings(kept: ProgrammeSettings, fields: URLSearchParams): Partial<ProgrammeSettings> {
+  const one = (name: string, choices: readonly string[], otherwise: string) => {
+    const said = fields.get(name) ?? '';
+    return choices.includes(said) ? said : otherwise;
+  };
+  const weekend = fields
+    .getAll('weekend')
+    .map(Number)
+    .filter((day) => day >= 1 && day <= 7);
+  const numbers = {
+    ...kept.numbers,
+    ...Object.fromEntries(['zeroEarly', 'pastTen', 'playOnly', 'isLeftHanded'].map((name) => [name, fields.has(name)])),
+    stage: one('stage', ['objects', 'pictures', 'signs'], kept.numbers.stage),
+  } as ProgrammeSettings['numbers'];
+  return { weekend: weekend.slice(0, 6), numbers };
+}

@@ -186,7 +186,7 @@ test('parts are dragged on the tape with the mouse, and everything can be undone
     'Owl steps',
     'Goodbye',
   ]);
-  await part(page, 'Owl steps').getByRole('button', { name: 'Take Owl steps out' }).click();
+  await part(page, 'Owl steps').getByRole('button', { name: 'take out Owl steps' }).click();
   await expect.poll(() => partTitles(page)).toHaveLength(4);
   await page.keyboard.press('Control+z');
   await expect.poll(() => partTitles(page)).toHaveLength(5);

@@ -7,6 +7,7 @@ import {
   type Dial,
   type LevelName,
   type Line,
+  type Need,
   type Segment,
   type Session,
   type TripleOfQuantities,
@@ -43,6 +44,16 @@ export type Edit =
       readonly part: keyof Segment['minutes'];
       readonly minutes: TripleOfQuantities;
     }
+  | { readonly do: 'rename-segment'; readonly segment: string; readonly title: string }
+  | { readonly do: 'replace-segment'; readonly segment: string; readonly by: Segment }
+  | { readonly do: 'add-need'; readonly segment: string; readonly item: string }
+  | {
+      readonly do: 'change-need';
+      readonly segment: string;
+      readonly need: string;
+      readonly change: Partial<Pick<Need, 'qty' | 'per' | 'use' | 'optional'>>;
+    }
+  | { readonly do: 'remove-need'; readonly segment: string; readonly need: string }
   | { readonly do: 'accept'; readonly aside: string };
 
 export type EditProblem =
@@ -137,7 +148,37 @@ function editSegment(segment: Segment, edit: SegmentEdit): Outcome<Segment, Edit
       );
     case 'write-with':
       return writeWith(segment, edit.need, edit.item);
+    case 'rename-segment':
+      return good({ ...segment, title: edit.title });
+    case 'replace-segment':
+      return good(replaced(segment, edit.by));
+    case 'add-need':
+      return good({ ...segment, needs: [...segment.needs, newNeed(segment, edit.item)] });
+    case 'change-need':
+      return good({
+        ...segment,
+        needs: segment.needs.map((need) => (need.id === edit.need ? { ...need, ...edit.change } : need)),
+      });
+    case 'remove-need':
+      return good({ ...segment, needs: segment.needs.filter(({ id }) => id !== edit.need) });
   }
+}
+
+/** Another version of a part in its place: under its id, at the level it stood at where that is still offered. */
+function replaced(segment: Segment, by: Segment): Segment {
+  const fresh: Segment = { ...by, id: segment.id };
+  if (segment.level === 'right' || !fresh.levels[segment.level]) return fresh;
+  const turned = chooseLevel(fresh, segment.level);
+  return turned.ok ? turned.value : fresh;
+}
+
+/** One of a thing for each home, kept after use, until the author says otherwise. */
+function newNeed({ needs }: Segment, item: string): Need {
+  const stem = item.replace(/[^A-Za-z0-9]+/g, '-').replace(/^-+|-+$/g, '') || 'thing';
+  const taken = new Set(needs.map(({ id }) => id));
+  let id = stem;
+  for (let number = 2; taken.has(id); number++) id = `${stem}-${number}`;
+  return { id, item, qty: 1, per: 'home', use: 'lasting', swaps: [] };
 }
 
 /** Changes the lines of the level that is shown: its own where it has any, the main ones otherwise. */

@@ -2,6 +2,7 @@ import MiniSearch from 'minisearch';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { ErrorAnswer } from '../../contracts/errors.ts';
 import type { Edit } from '../../core/script/edit.ts';
+import { plainSegment } from '../../core/script/fromShelf.ts';
 import type { Session } from '../../core/script/session.ts';
 import type { Addable } from './benchTypes.ts';
 import { newId } from '../keeping/newId.ts';
@@ -10,6 +11,9 @@ interface AddPartProps {
   readonly session: Session;
   readonly onEdit: (edit: Edit) => void;
 }
+
+/** A new part of an author's own is planned at so many minutes: least, likely, most. */
+const OWN_MINUTES = [3, 5, 10] as const;
 
 const KIND_WORDS = { book: 'book', song: 'song', activity: 'activity' } as const;
 
@@ -34,14 +38,16 @@ export function AddPart({ session, onEdit }: AddPartProps) {
     setWords('');
     opener.current?.focus();
   };
+  const closing = session.segments.findIndex(({ kind }) => kind === 'closing');
+  const at = closing < 0 ? session.segments.length : closing;
   const add = ({ segment }: Addable) => {
-    const closing = session.segments.findIndex(({ kind }) => kind === 'closing');
-    onEdit({
-      do: 'add-segment',
-      segment: { ...segment, id: newId() },
-      at: closing < 0 ? session.segments.length : closing,
-    });
+    onEdit({ do: 'add-segment', segment: { ...segment, id: newId() }, at });
     close();
+  };
+  const addOwn = () => {
+    const own = plainSegment(newId(), 'activity', 'A part of your own', OWN_MINUTES);
+    const line = { id: newId(), kind: 'do', text: 'Write here what to do.' } as const;
+    onEdit({ do: 'add-segment', segment: { ...own, lines: [line] }, at });
   };
   return (
     <div className="add-part">
@@ -53,6 +59,9 @@ export function AddPart({ session, onEdit }: AddPartProps) {
         onClick={() => (isOpen ? close() : setIsOpen(true))}
       >
         Add from the shelf
+      </button>{' '}
+      <button type="button" className="btn btn-quiet btn-sm" onClick={addOwn}>
+        Add a part
       </button>
       {isOpen && (
         <div className="add-panel" onKeyDown={(event) => event.key === 'Escape' && close()}>

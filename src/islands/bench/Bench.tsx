@@ -46,7 +46,7 @@ export function Bench(props: BenchProps) {
     <div className="bench">
       <div className="bench-top">
         <SessionHead
-          {...{ session, keeping, isKept, mayWrite }}
+          {...{ id, session, keeping, isKept, mayWrite }}
           total={composed.tape.total}
           canUndo={bench.past.length > 0}
           canRedo={bench.future.length > 0}

@@ -61,16 +61,16 @@ export function LineRow({ composed, segment, position, mayWrite, onEdit, startsI
           {line.why && <span className="why">{line.why}</span>}
           {mayWrite && (
             <span className="line-tools">
-              <button type="button" onClick={() => onWriting(line.id)} aria-label={`Write line ${position + 1}`}>
+              <button type="button" onClick={() => onWriting(line.id)} aria-label={`write line ${position + 1}`}>
                 write
               </button>
-              <button type="button" {...attributes} {...listeners} aria-label={`Move line ${position + 1}`}>
+              <button type="button" {...attributes} {...listeners} aria-label={`move line ${position + 1}`}>
                 move
               </button>
               <button
                 type="button"
                 onClick={() => onEdit({ do: 'remove-line', segment: segment.id, line: line.id })}
-                aria-label={`Take line ${position + 1} out`}
+                aria-label={`take out line ${position + 1}`}
               >
                 take out
               </button>

@@ -28,7 +28,7 @@ export function MinutesEditor({ segment, onEdit }: { segment: Segment; onEdit: (
   };
   return (
     <details className="minutes-editor">
-      <summary aria-label={`Minutes of ${segment.title}`}>minutes</summary>
+      <summary aria-label={`minutes of ${segment.title}`}>minutes</summary>
       <table>
         <thead>
           <tr>

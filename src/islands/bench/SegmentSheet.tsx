@@ -11,6 +11,8 @@ import { AsideNote } from './AsideNote.tsx';
 import { LineRow } from './LineRow.tsx';
 import { movingWords } from '../moving/movingWords.ts';
 import { useMoveSensors } from '../moving/useMoveSensors.ts';
+import { FromShelf } from './FromShelf.tsx';
+import { NeedsEditor } from './NeedsEditor.tsx';
 import { MinutesEditor } from './MinutesEditor.tsx';
 import { newId } from '../keeping/newId.ts';
 
@@ -31,6 +33,7 @@ export function SegmentSheet({ part, position, count, asides, things, mayWrite, 
   const { segment, lines } = part;
   const [writing, setWriting] = useState<string | null>(null);
   const sensors = useMoveSensors();
+  const isOwn = segment.kind === 'activity' && !segment.from && !segment.made;
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     const to = lines.findIndex(({ line }) => line.id === over?.id);
     if (over && active.id !== over.id) onEdit({ do: 'move-line', segment: segment.id, line: String(active.id), to });
@@ -53,7 +56,25 @@ export function SegmentSheet({ part, position, count, asides, things, mayWrite, 
       aria-labelledby={`title-${segment.id}`}
     >
       <header className="segment-head">
-        <h2 id={`title-${segment.id}`}>{segment.title}</h2>
+        <h2 id={`title-${segment.id}`}>
+          {isOwn && mayWrite ? (
+            <input
+              key={segment.title}
+              className="own-title"
+              aria-label="Title of this part"
+              defaultValue={segment.title}
+              maxLength={300}
+              onBlur={({ target }) => {
+                const title = target.value.trim();
+                if (title && title !== segment.title) onEdit({ do: 'rename-segment', segment: segment.id, title });
+                else target.value = segment.title;
+              }}
+              onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+            />
+          ) : (
+            segment.title
+          )}
+        </h2>
         {segment.kind === 'activity' && mayWrite && (
           <LevelChoice
             segment={segment}
@@ -78,6 +99,8 @@ export function SegmentSheet({ part, position, count, asides, things, mayWrite, 
         {mayWrite && (
           <span className="segment-tools">
             <MinutesEditor segment={segment} onEdit={onEdit} />
+            {!segment.made && <NeedsEditor {...{ segment, things, onEdit }} />}
+            {segment.from && !segment.made && <FromShelf {...{ segment, onEdit }} />}
             <button
               type="button"
               disabled={position === 0}
@@ -97,7 +120,7 @@ export function SegmentSheet({ part, position, count, asides, things, mayWrite, 
             <button
               type="button"
               onClick={() => onEdit({ do: 'remove-segment', segment: segment.id })}
-              aria-label={`Take ${segment.title} out`}
+              aria-label={`take out ${segment.title}`}
             >
               take out
             </button>

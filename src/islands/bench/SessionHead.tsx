@@ -7,6 +7,7 @@ import { KeptWord } from '../keeping/KeptWord.tsx';
 import type { Keeping } from '../keeping/useKeeping.ts';
 
 interface SessionHeadProps {
+  readonly id: string;
   readonly session: Session;
   readonly total: Tape['total'];
   readonly keeping: Keeping;
@@ -22,6 +23,7 @@ interface SessionHeadProps {
 
 /** What the session is called, when and for whom, its aim, how long it most likely takes, and when it was kept. */
 export function SessionHead({
+  id,
   session,
   total,
   keeping,
@@ -73,7 +75,8 @@ export function SessionHead({
               </button>
             </>
           )}
-          <button type="button" onClick={onHelp} aria-label="Keys">
+          {mayWrite && <a href={`/bench/${id}/copy`}>copy or delete</a>}
+          <button type="button" onClick={onHelp} aria-label="keys">
             keys
           </button>
         </span>

@@ -39,7 +39,7 @@ export function ActivityChip({ activityKey, title, isPinned, reasons, mayWrite, 
           >
             {isPinned ? 'pinned' : 'pin'}
           </button>
-          <button type="button" aria-label={`Take ${title} out`} onClick={onRemove}>
+          <button type="button" aria-label={`take out ${title}`} onClick={onRemove}>
             out
           </button>
         </span>

@@ -31,7 +31,7 @@ export function DaysPanel({ term, mayWrite, onEdit }: DaysPanelProps) {
                   type="button"
                   className="plain-button"
                   onClick={() => onEdit({ do: 'remove-day', id: day.id })}
-                  aria-label={`Take ${day.title} out`}
+                  aria-label={`take out ${day.title}`}
                 >
                   take out
                 </button>

@@ -119,6 +119,8 @@ export function TermRoom(props: TermProps) {
         <span className="panel-links">
           <a href={`/term/${id}/coverage`}>What is touched when</a>
           <a href={`/term/${id}/due`}>What is due</a>
+          <a href="/term?all">All terms</a>
+          {mayWrite && <a href="/term/new">Start another term</a>}
         </span>
       </div>
       <DndContext

@@ -2,6 +2,8 @@ import type { Addable, BenchProps } from '../../islands/bench/benchTypes.ts';
 import { readHomes } from '../db/repositories/homes.ts';
 import { countWithoutBook } from '../db/repositories/sessions.ts';
 import { readShelf, readThings } from '../db/repositories/shelf.ts';
+import type { Segment } from '../../core/script/session.ts';
+import { EdgeError } from '../http/errors.ts';
 import type { Person } from './person.ts';
 import { findSession, segmentFor } from './sessions.ts';
 
@@ -41,4 +43,13 @@ export async function listAddables(person: Person): Promise<Addable[]> {
     ...shelf.songs.map(({ key, title, tune }) => addable('song', key, title, `to the tune of “${tune}”`)),
     ...shelf.books.map(({ key, title, summary }) => addable('book', key, title, summary)),
   ];
+}
+
+/** An entry of the shelf as a part of a session. One query. */
+export async function partFromShelf(person: Person, kind: string, key: string): Promise<Segment> {
+  const known = (['activity', 'song', 'book'] as const).find((entry) => entry === kind);
+  const shelf = known && (await readShelf(person.programmeId, [known]));
+  const segment = known && shelf && segmentFor({ kind: known, key }, shelf, person);
+  if (!segment) throw new EdgeError('not-found');
+  return segment;
 }

@@ -10,6 +10,8 @@ export interface Person {
   readonly programme: string;
   readonly role: 'owner' | 'author' | 'reader';
   readonly settings: ProgrammeSettings;
+  /** The revision of the settings. */
+  readonly settingsRevision: number;
 }
 
 /** Owners and authors may write; readers may not. */

@@ -73,7 +73,7 @@ export interface PostDetail {
 
 /** Everything about one sent session: a fixed number of queries, however many homes. */
 export async function readPost(person: Person, sessionId: string): Promise<PostDetail> {
-  const kept = await readSession(person.programmeId, sessionId);
+  const kept = await readSession(person.programmeId, sessionId, undefined, { withDeleted: true });
   if (!kept) throw new EdgeError('not-found');
   const links = await GuideLinkRow.findAll({
     where: { sessionId, programmeId: person.programmeId },

@@ -3,6 +3,7 @@ import { checkForm } from '../../contracts/problems.ts';
 import { programmeForm, readSettings, type ProgrammeSettings } from '../../contracts/programme.ts';
 import { ProgrammeRow } from '../db/models.ts';
 import { tables } from '../db/tables.ts';
+import { isSameValue } from '../db/sameValue.ts';
 import { EdgeError } from '../http/errors.ts';
 import type { Person } from './person.ts';
 
@@ -14,25 +15,30 @@ export async function keepProgramme(person: Person, form: URLSearchParams): Prom
     closed: (form.get('closed') ?? '').split(/\s+/).filter(Boolean),
     ...Object.fromEntries(['zeroEarly', 'pastTen', 'playOnly', 'isLeftHanded'].map((name) => [name, form.has(name)])),
   });
-  return changeSettings(person, (settings) => {
+  const seen = form.get('revision');
+  return changeSettings(person, (settings, revision) => {
     if (!checked.ok) throw new EdgeError('wrong-input', { problems: checked.problem });
     const { weekend, closed, seatedMinutesPerYear, sendWorkingDays, paper, ...numbers } = checked.value;
-    return { ...settings, weekend, closed, seatedMinutesPerYear, sendWorkingDays, paper, numbers };
+    const wanted = { ...settings, weekend, closed, seatedMinutesPerYear, sendWorkingDays, paper, numbers };
+    // The second of two owners is told, unless both say the same.
+    if (seen !== null && Number(seen) !== revision && !isSameValue(wanted, settings))
+      throw new EdgeError('conflict', { current: { revision } });
+    return wanted;
   });
 }
 
 /** Changes a programme's settings as they are kept now, held meanwhile: two owners do not undo each other. Only an owner may. */
 export async function changeSettings(
   person: Person,
-  change: (settings: ProgrammeSettings) => { [name in keyof ProgrammeSettings]: unknown },
+  change: (settings: ProgrammeSettings, revision: number) => { [name in keyof ProgrammeSettings]: unknown },
   within?: Transaction,
 ): Promise<ProgrammeSettings> {
   if (person.role !== 'owner') throw new EdgeError('not-allowed');
   const work = async (transaction: Transaction) => {
     const row = await ProgrammeRow.findByPk(person.programmeId, { transaction, lock: transaction.LOCK.UPDATE });
     if (!row) throw new EdgeError('not-found');
-    const settings = readSettings(change(readSettings(row.settings)));
-    await row.update({ settings }, { transaction });
+    const settings = readSettings(change(readSettings(row.settings), row.revision));
+    await row.update({ settings, revision: row.revision + 1 }, { transaction });
     return settings;
   };
   return within ? work(within) : tables().transaction(work);

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { StartForm } from '../../contracts/forms.ts';
+import type { CopyForm, StartForm } from '../../contracts/forms.ts';
 import { isRevision, NO_REVISION } from '../../contracts/revision.ts';
 import { checkShape } from '../../contracts/problems.ts';
 import { keptSession } from '../../contracts/script.ts';
@@ -19,6 +19,8 @@ import { readShelf, type Shelf } from '../db/repositories/shelf.ts';
 import {
   addSession,
   lastKeptBy,
+  markDeleted,
+  readDeletedSessions,
   readSession,
   readSessions,
   replaceSession,
@@ -78,6 +80,24 @@ export function frameSegments(middle: readonly Segment[]): Segment[] {
     opening: { id: randomUUID(), title: 'Hello', lines: OPENING_LINES },
     closing: { id: randomUUID(), title: 'Goodbye', lines: CLOSING_LINES },
   });
+}
+
+/** The same session for another day, under another title; what was accepted in its margin is looked at anew. Gives its id. */
+export async function copySession(person: Person, id: string, { title, on }: CopyForm): Promise<string> {
+  requireAuthor(person);
+  const { session } = await findSession(person, id);
+  return addSession(person.programmeId, { ...session, title, on, accepted: [] }, person.userId);
+}
+
+/** Deletes a session from the bench, or brings it back. What homes have of it stays as it was sent. */
+export async function deleteSession(person: Person, id: string, isDeleted: boolean): Promise<void> {
+  requireAuthor(person);
+  if (!(await markDeleted(person.programmeId, id, isDeleted))) throw new EdgeError('not-found');
+}
+
+/** Sessions that were deleted and may come back. One query. */
+export function listDeleted(person: Person) {
+  return readDeletedSessions(person.programmeId);
 }
 
 /** All sessions of the programme, by day. */

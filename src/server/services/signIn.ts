@@ -116,13 +116,14 @@ interface SignedInRow {
   programme: string;
   role: Person['role'];
   settings: unknown;
+  settingsRevision: number;
 }
 
 /** Who a cookie's token belongs to, in one query; null when it has ended or never was. */
 export async function personOf(token: string): Promise<Person | null> {
   const rows = await tables().query<SignedInRow>(
     `SELECT users.id AS "userId", users.name, users.email, programmes.id AS "programmeId", programmes.name AS programme,
-            memberships.role, programmes.settings
+            memberships.role, programmes.settings, programmes.revision AS "settingsRevision"
        FROM sign_ins
        JOIN users ON users.id = sign_ins.user_id
        JOIN programmes ON programmes.id = sign_ins.programme_id

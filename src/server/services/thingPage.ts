@@ -77,3 +77,18 @@ export async function ruleOnSwap(person: Person, wanted: string, fields: Record<
   if (verdict === 'forget') await SwapRulingRow.destroy({ where });
   else await SwapRulingRow.upsert({ ...where, verdict, fit, why, ruledBy: person.userId, ruledAt: now() });
 }
+
+/** What a form says of a thing, with its key in the place of the name it was written by. One query where it is a name. */
+export async function withKeyOfThing(person: Person, fields: Record<string, string>): Promise<Record<string, string>> {
+  const wanted = (fields.item ?? '').trim().toLowerCase();
+  if (fields.verdict !== 'use' || wanted === '') return fields;
+  const things = Object.values(await readThings(person.programmeId));
+  const thing = things.find(({ key, one, many }) => [key, one, many].some((name) => name.toLowerCase() === wanted));
+  if (!thing)
+    throw new EdgeError('wrong-input', {
+      problems: [
+        { path: 'item', message: `“${fields.item!.slice(0, 80)}” is not on the shelf; pick one from the list` },
+      ],
+    });
+  return { ...fields, item: thing.key };
+}

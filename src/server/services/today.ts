@@ -2,12 +2,15 @@ import { QueryTypes } from 'sequelize';
 import type { DueItem } from '../../core/calendar/dueItems.ts';
 import { today } from '../clock.ts';
 import { tables } from '../db/tables.ts';
+import { readTicks, tickKey } from './ticks.ts';
 import type { Person } from './person.ts';
 import { readDue } from './preparations.ts';
 
 export interface TodayPage {
   readonly today: string;
   readonly due: readonly DueItem[];
+  /** What was due and is ticked off. */
+  readonly done: readonly DueItem[];
   /** The term that runs or comes next, for what stands in it only. */
   readonly termId: string | null;
   /** Sessions with answers, newest answer first. */
@@ -16,12 +19,17 @@ export interface TodayPage {
 
 const WEEKS_AHEAD = 4;
 
-/** What is due and what came back: six queries. */
+/** What is due and what came back: seven queries. */
 export async function readToday(person: Person): Promise<TodayPage> {
-  const [{ due, terms }, post] = await Promise.all([readDue(person, WEEKS_AHEAD * 7), readAnswers(person.programmeId)]);
+  const [{ due, terms }, post, ticks] = await Promise.all([
+    readDue(person, WEEKS_AHEAD * 7),
+    readAnswers(person.programmeId),
+    readTicks(person.programmeId),
+  ]);
   return {
     today: today(),
-    due,
+    due: due.filter((item) => !ticks.has(tickKey(item))),
+    done: due.filter((item) => ticks.has(tickKey(item))),
     termId: terms.at(-1)?.id ?? null,
     answered: post.flatMap(({ latest, ...line }) => (latest ? [{ ...line, latest }] : [])),
   };

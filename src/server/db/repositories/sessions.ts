@@ -17,7 +17,7 @@ export interface KeptSession {
 export async function readSessions(programmeId: string, from?: string): Promise<KeptSession[]> {
   tables();
   const rows = await SessionRow.findAll({
-    where: { programmeId, ...(from && { heldOn: { [Op.gte]: from } }) },
+    where: { programmeId, deletedAt: null, ...(from && { heldOn: { [Op.gte]: from } }) },
     order: [
       ['heldOn', 'ASC'],
       ['title', 'ASC'],
@@ -27,11 +27,16 @@ export async function readSessions(programmeId: string, from?: string): Promise<
 }
 
 /** One session of a programme; null when it is not there or not the programme's. */
-export async function readSession(programmeId: string, id: string, lock?: Transaction): Promise<KeptSession | null> {
+export async function readSession(
+  programmeId: string,
+  id: string,
+  lock?: Transaction,
+  { withDeleted = false } = {},
+): Promise<KeptSession | null> {
   tables();
   if (!isUuid(id)) return null;
   const row = await SessionRow.findOne({
-    where: { id, programmeId },
+    where: { id, programmeId, ...(!withDeleted && { deletedAt: null }) },
     ...(lock && { transaction: lock, lock: lock.LOCK.UPDATE }),
   });
   return row ? toKeptSession(row) : null;
@@ -73,7 +78,7 @@ export async function replaceSession(
   const keptAt = now();
   const [changed] = await SessionRow.update(
     { ...toColumns(session), revision: revision + 1, keptAt, keptBy: userId },
-    { where: { id, programmeId, revision } },
+    { where: { id, programmeId, revision, deletedAt: null } },
   );
   return changed === 1 ? { revision: revision + 1, keptAt: keptAt.toISOString() } : null;
 }
@@ -84,6 +89,25 @@ export async function lastKeptBy(id: string): Promise<string> {
   const row = await SessionRow.findByPk(id, { attributes: ['keptBy'] });
   const user = row?.keptBy ? await UserRow.findByPk(row.keptBy, { attributes: ['name'] }) : null;
   return user?.name ?? '';
+}
+
+/** Deletes a session or brings it back; false when there is none of that id. */
+export async function markDeleted(programmeId: string, id: string, isDeleted: boolean): Promise<boolean> {
+  tables();
+  if (!isUuid(id)) return false;
+  const [changed] = await SessionRow.update({ deletedAt: isDeleted ? now() : null }, { where: { id, programmeId } });
+  return changed === 1;
+}
+
+/** Sessions that were deleted and may come back, the last first. */
+export async function readDeletedSessions(programmeId: string): Promise<{ id: string; title: string; on: string }[]> {
+  tables();
+  const rows = await SessionRow.findAll({
+    where: { programmeId, deletedAt: { [Op.ne]: null } },
+    order: [['deletedAt', 'DESC']],
+    limit: 50,
+  });
+  return rows.map(({ id, title, heldOn }) => ({ id, title, on: heldOn }));
 }
 
 export function isUuid(text: string): boolean {

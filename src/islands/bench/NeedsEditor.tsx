@@ -1,0 +1,118 @@
+import { useId, useState } from 'react';
+import type { Edit } from '../../core/script/edit.ts';
+import { evaluateQuantity } from '../../core/script/expression.ts';
+import { dialValues, type Need, type Quantity, type Segment, type ThingsByKey } from '../../core/script/session.ts';
+import { describeExpressionProblem } from '../../messages/expressions.ts';
+
+interface NeedsEditorProps {
+  readonly segment: Segment;
+  readonly things: ThingsByKey;
+  readonly onEdit: (edit: Edit) => void;
+}
+
+/** What a part needs: things picked by name, how many, for whom, and whether they are used up. */
+export function NeedsEditor({ segment, things, onEdit }: NeedsEditorProps) {
+  const [problem, setProblem] = useState('');
+  const [written, setWritten] = useState('');
+  const listId = useId();
+  const choices = Object.values(things);
+  const change = (need: Need, to: Partial<Need>) =>
+    onEdit({ do: 'change-need', segment: segment.id, need: need.id, change: to });
+  const setQty = (need: Need, typed: string) => {
+    const qty: Quantity = typed.trim() !== '' && !Number.isNaN(Number(typed)) ? Number(typed) : typed.trim();
+    const evaluation = evaluateQuantity(qty, dialValues(segment.dials));
+    if (!evaluation.ok) {
+      setProblem(`${describeExpressionProblem(evaluation.problem)}; the amount stays as it was.`);
+      return;
+    }
+    setProblem('');
+    if (qty !== need.qty) change(need, { qty });
+  };
+  const add = () => {
+    const wanted = written.trim().toLowerCase();
+    const thing = choices.find(({ one, many }) => many.toLowerCase() === wanted || one.toLowerCase() === wanted);
+    if (!thing) {
+      setProblem(`“${written.trim()}” is not on the shelf. Pick a thing from the list, or add it to the shelf first.`);
+      return;
+    }
+    setProblem('');
+    setWritten('');
+    onEdit({ do: 'add-need', segment: segment.id, item: thing.key });
+  };
+  return (
+    <details className="minutes-editor needs-editor">
+      <summary aria-label={`needs of ${segment.title}`}>needs</summary>
+      <div className="needs-panel">
+        <ul>
+          {segment.needs.map((need) => {
+            const name = things[need.item]?.many ?? need.item;
+            return (
+              <li key={need.id}>
+                <input
+                  key={String(need.qty)}
+                  className="need-qty"
+                  aria-label={`How many ${name}`}
+                  defaultValue={String(need.qty)}
+                  onBlur={(event) => setQty(need, event.target.value)}
+                  onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+                />{' '}
+                <strong>{name}</strong>{' '}
+                <select
+                  aria-label={`${name}: for whom`}
+                  value={need.per}
+                  onChange={({ target }) => change(need, { per: target.value as Need['per'] })}
+                >
+                  <option value="home">for each home</option>
+                  <option value="child">for each child</option>
+                </select>{' '}
+                <select
+                  aria-label={`${name}: what becomes of them`}
+                  value={need.use}
+                  onChange={({ target }) => change(need, { use: target.value as Need['use'] })}
+                >
+                  <option value="lasting">kept after use</option>
+                  <option value="used-up">used up</option>
+                </select>{' '}
+                <label>
+                  <input
+                    type="checkbox"
+                    checked={need.optional ?? false}
+                    onChange={({ target }) => change(need, { optional: target.checked || undefined })}
+                  />{' '}
+                  can be done without
+                </label>{' '}
+                <button
+                  type="button"
+                  aria-label={`take out ${name}`}
+                  onClick={() => onEdit({ do: 'remove-need', segment: segment.id, need: need.id })}
+                >
+                  take out
+                </button>
+              </li>
+            );
+          })}
+        </ul>
+        <p className="need-new">
+          <input
+            aria-label="Thing to add"
+            list={listId}
+            autoComplete="off"
+            placeholder="a thing by its name"
+            value={written}
+            onChange={({ target }) => setWritten(target.value)}
+            onKeyDown={(event) => event.key === 'Enter' && add()}
+          />
+          <button type="button" onClick={add}>
+            add this thing
+          </button>
+        </p>
+        <datalist id={listId}>
+          {choices.map(({ key, many }) => (
+            <option key={key} value={many} />
+          ))}
+        </datalist>
+        {problem && <p role="alert">{problem}</p>}
+      </div>
+    </details>
+  );
+}
