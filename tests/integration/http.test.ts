@@ -216,13 +216,13 @@ test('every answer carries the headers that keep it to itself', async () => {
 test('the number of queries of each page over HTTP is fixed', async () => {
   const id = await firstSession();
   const expected = {
-    '/': 7,
+    '/': 8,
     '/shelf': 2,
     '/shelf?kind=thing': 2,
-    '/bench': 2,
+    '/bench': 3,
     [`/bench/${id}`]: 7,
     [`/bench/${id}/send`]: 8,
-    '/homes': 5,
+    '/homes': 6,
     '/term': 2,
     '/shelf/have': 5,
     '/shelf/thing/sock': 4,

@@ -1,11 +1,14 @@
 import { useState } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
-import type { ErrorAnswer } from '../../contracts/errors.ts';
-import type { FieldProblem } from '../../contracts/problems.ts';
+import { keyFromTitle } from '../../contracts/keyFromTitle.ts';
 import type { EntryKind } from '../../contracts/shelfEntries.ts';
 import { ENTRY_FIELDS } from './entryFields.ts';
 import { FieldView } from './FieldView.tsx';
-import { fromForm, toForm, type FormValues } from './entryValues.ts';
+import { formPathOf, fromForm, toForm, type FormValues } from './entryValues.ts';
+import { FormNotice } from '../ui/FormNotice.tsx';
+import { PickList, type Pickable } from '../ui/PickField.tsx';
+import { useServerForm } from '../ui/useServerForm.ts';
+import { PickablesContext, THINGS_LIST } from './pickables.ts';
 
 interface EntryFormProps {
   readonly kind: EntryKind;
@@ -13,103 +16,79 @@ interface EntryFormProps {
   readonly isNew: boolean;
   /** The revision it is written from; 0 for a new entry. */
   readonly revision: number;
+  /** Things and activities of the shelf by name. */
+  readonly things: readonly Pickable[];
+  readonly activities: readonly Pickable[];
 }
 
 /** Writes or changes one entry of the shelf. What does not fit is named with its place, and all that was written stays. */
-export function EntryForm({ kind, entry, isNew, revision }: EntryFormProps) {
+export function EntryForm({ kind, entry, isNew, revision, things, activities }: EntryFormProps) {
   const fields = ENTRY_FIELDS[kind];
-  const form = useForm<FormValues>({ defaultValues: toForm(entry, fields) });
-  const [problems, setProblems] = useState<readonly FieldProblem[]>([]);
-  const [message, setMessage] = useState('');
+  const shown = (value: Record<string, unknown>) => toForm(withTitles(value, activities), fields);
+  const form = useForm<FormValues>({ defaultValues: shown(entry) });
   const [revisionNow, setRevisionNow] = useState(revision);
-  const [newer, setNewer] = useState<{ revision: number; entry: Record<string, unknown> } | null>(null);
-  const keep = async (values: FormValues) => {
-    setMessage('');
-    setProblems([]);
-    const written = { ...beside(entry), ...withLineIds(fromForm(values, fields)) };
-    const answer = await fetch(`/api/shelf/entries/${kind}/${isNew ? 'new' : String(entry.key)}`, {
-      method: 'PUT',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ entry: written, revision: revisionNow }),
-    }).catch(() => null);
-    if (answer?.ok) {
-      const { href } = (await answer.json()) as { href: string };
-      window.location.assign(href);
-      return;
-    }
-    const error = (await answer?.json().catch(() => null)) as ErrorAnswer | null;
-    if (error?.code === 'conflict') {
-      setNewer(error.current as typeof newer);
-      setMessage('Somebody changed this while you were writing. What you wrote still stands; choose which to keep.');
-      return;
-    }
-    setProblems(error?.problems ?? []);
-    setMessage(
-      error?.problems
-        ? 'Something does not fit, so nothing was kept yet. What you wrote still stands.'
-        : (error?.message ?? 'Footstool cannot be reached at the moment. What you wrote still stands; try again.'),
-    );
+  const title = titleField(kind);
+  const written = (values: FormValues) => {
+    const value = { ...beside(entry), ...withLineIds(withKeys(fromForm(values, fields), activities)) };
+    return { ...value, key: isNew ? keyFromTitle(String(values[title] ?? '')) : entry.key };
   };
+  const { submit, word, setWord } = useServerForm({
+    form,
+    address: `/api/shelf/entries/${kind}/${isNew ? 'new' : String(entry.key)}`,
+    bodyOf: (values) => ({ entry: written(values), revision: revisionNow }),
+    // The key is made from the title, so what is wrong with it is said there.
+    fieldOf: (path) => (path === 'key' ? title : formPathOf(path, fields)),
+  });
+  const newer = word?.current as { revision: number; entry: Record<string, unknown> } | undefined;
   return (
-    <FormProvider {...form}>
-      <form className="entry" onSubmit={(event) => void form.handleSubmit(keep)(event)} noValidate>
-        {message && (
-          <div className="notice" role="alert">
-            <p>{message}</p>
-            {newer && (
-              <NewerChoice
-                onTheirs={() => {
-                  form.reset(toForm(newer.entry, fields));
-                  setRevisionNow(newer.revision);
-                  setNewer(null);
-                  setMessage('');
-                }}
-                onOurs={() => {
-                  setRevisionNow(newer.revision);
-                  setNewer(null);
-                  setMessage('Yours will replace what somebody else wrote. Press “Keep it” to do so.');
-                }}
-              />
-            )}
-            <ul>
-              {problems.map(({ path, message: what }) => (
-                <li key={path + what}>
-                  <strong>{placeInWords(path)}</strong> {what}
-                </li>
-              ))}
-            </ul>
+    <PickablesContext.Provider value={{ things }}>
+      <FormProvider {...form}>
+        <form className="entry" onSubmit={(event) => void submit(event)} noValidate>
+          <FormNotice
+            word={word}
+            onTheirs={() => {
+              form.reset(shown(newer!.entry));
+              setRevisionNow(newer!.revision);
+              setWord(null);
+            }}
+            onOurs={() => {
+              setRevisionNow(newer!.revision);
+              setWord({ text: 'Yours will replace what somebody else wrote. Press “Keep it” to do so.', others: [] });
+            }}
+          />
+          <div className="entry-fields">
+            {fields.map((field) => (
+              <FieldView key={field.name + field.label} field={field} prefix="" />
+            ))}
           </div>
-        )}
-        <div className="entry-fields">
-          {fields.map((field) => (
-            <FieldView
-              key={field.name + field.label}
-              field={field}
-              prefix=""
-              isFixed={field.name === 'key' && !isNew}
-            />
-          ))}
-        </div>
-        <button className="btn btn-primary" disabled={form.formState.isSubmitting}>
-          {isNew ? 'Put it on the shelf' : 'Keep it'}
-        </button>
-      </form>
-    </FormProvider>
+          <PickList id={THINGS_LIST} choices={things} />
+          <button className="btn btn-primary" disabled={form.formState.isSubmitting}>
+            {isNew ? 'Put it on the shelf' : 'Keep it'}
+          </button>
+        </form>
+      </FormProvider>
+    </PickablesContext.Provider>
   );
 }
 
-/** Which of two changes to go on from. */
-function NewerChoice({ onTheirs, onOurs }: { onTheirs: () => void; onOurs: () => void }) {
-  return (
-    <p className="flex gap-3">
-      <button type="button" className="btn btn-quiet btn-sm" onClick={onTheirs}>
-        Go on from theirs
-      </button>
-      <button type="button" className="btn btn-quiet btn-sm" onClick={onOurs}>
-        Keep mine over it
-      </button>
-    </p>
-  );
+/** The field that names an entry of a kind. */
+function titleField(kind: EntryKind): string {
+  return kind === 'thing' ? 'many' : 'title';
+}
+
+/** Activities that come first are shown by their titles. */
+function withTitles(entry: Record<string, unknown>, activities: readonly Pickable[]): Record<string, unknown> {
+  const after = entry.after as readonly string[] | undefined;
+  if (!after) return entry;
+  return { ...entry, after: after.map((key) => activities.find((activity) => activity.key === key)?.name ?? key) };
+}
+
+function withKeys(entry: Record<string, unknown>, activities: readonly Pickable[]): Record<string, unknown> {
+  const after = entry.after as readonly string[] | undefined;
+  if (!after) return entry;
+  const keyOf = (title: string) =>
+    activities.find(({ name }) => name.toLowerCase() === title.toLowerCase())?.key ?? keyFromTitle(title);
+  return { ...entry, after: after.map(keyOf) };
 }
 
 /** What an entry holds that the form does not show. */
@@ -135,9 +114,4 @@ function lineIds(lines: readonly { id?: string }[] | undefined): Record<string, 
     return `line-${number}`;
   };
   return { lines: lines.map((line) => ({ ...line, id: line.id ?? nextId() })) };
-}
-
-/** A path as an author would say it: "lines, row 3, text". Rows count from 1. */
-function placeInWords(path: string): string {
-  return path.replace(/\[(\d+)\]/g, (_, index: string) => `, row ${Number(index) + 1}`).replaceAll('.', ', ');
 }

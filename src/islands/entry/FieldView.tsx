@@ -1,6 +1,9 @@
-import { useId } from 'react';
-import { useFieldArray, useFormContext } from 'react-hook-form';
+import { useContext, useId } from 'react';
+import { get, useFieldArray, useFormContext } from 'react-hook-form';
 import { skillWords } from '../../messages/skills.ts';
+import { described, Problem } from '../ui/Labelled.tsx';
+import { PickField } from '../ui/PickField.tsx';
+import { PickablesContext, THINGS_LIST } from './pickables.ts';
 import type { EntryField } from './entryFields.ts';
 import { fieldName, toForm } from './entryValues.ts';
 
@@ -8,20 +11,22 @@ interface FieldViewProps {
   readonly field: EntryField;
   /** Where it stands in the form: empty, or a row with a dot behind it. */
   readonly prefix: string;
-  readonly isFixed?: boolean | undefined;
 }
 
-/** One field of an entry, by how it is written. */
-export function FieldView({ field, prefix, isFixed = false }: FieldViewProps) {
-  const { register } = useFormContext();
+/** One field of an entry, by how it is written; what is wrong with it is said beside it. */
+export function FieldView({ field, prefix }: FieldViewProps) {
+  const { register, formState } = useFormContext();
+  const { things } = useContext(PickablesContext);
   const id = useId();
   const name = prefix + fieldName(field.name);
+  const problem = (get(formState.errors, name) as { message?: string } | undefined)?.message;
+  const { label, hint, isMust } = field;
   const className = `entry-field ${field.wide || field.as === 'rows' ? 'entry-wide' : ''}`;
-  if (field.as === 'rows') return <RowsView field={field} name={name} />;
+  if (field.as === 'rows') return <RowsView field={field} name={name} problem={problem} />;
   if (field.as === 'choices')
     return (
       <fieldset className={className}>
-        <legend>{field.label}</legend>
+        <legend>{label}</legend>
         <div className="entry-choices">
           {field.choices!.map((choice) => (
             <label key={choice}>
@@ -29,48 +34,66 @@ export function FieldView({ field, prefix, isFixed = false }: FieldViewProps) {
             </label>
           ))}
         </div>
+        <Problem {...{ id, label, problem }} />
       </fieldset>
     );
   if (field.as === 'yes-no')
     return (
       <label className={`${className} entry-tick`}>
         <input type="checkbox" {...register(name)} />
-        <span>{field.label}</span>
+        <span>{label}</span>
       </label>
     );
+  if (field.as === 'thing')
+    return (
+      <div className={className}>
+        <PickField name={name} label={label} choices={things} listId={THINGS_LIST} isMust={isMust ?? false} />
+      </div>
+    );
+  const told = { ...described({ id, hint, problem }), required: isMust };
+  const isLong = ['long', 'lines', 'verses', 'activities'].includes(field.as);
   return (
     <div className={className}>
-      <label htmlFor={id}>{field.label}</label>
+      <label htmlFor={id} className={isMust ? 'is-must' : undefined}>
+        {label}
+      </label>
       {field.as === 'choice' ? (
-        <select id={id} {...register(name)}>
+        <select id={id} {...told} {...register(name)}>
           {field.isOptional && <option value="">not said</option>}
           {field.choices!.map((choice) => (
             <option key={choice}>{choice}</option>
           ))}
         </select>
-      ) : field.as === 'long' || field.as === 'lines' || field.as === 'verses' ? (
-        <textarea id={id} rows={field.as === 'long' ? 2 : 6} {...register(name)} />
-      ) : (
-        <input
+      ) : isLong ? (
+        <textarea
           id={id}
-          readOnly={isFixed}
-          inputMode={field.as === 'number' ? 'decimal' : undefined}
+          rows={field.as === 'long' ? 2 : field.as === 'activities' ? 3 : 6}
+          {...told}
           {...register(name)}
         />
+      ) : (
+        <input id={id} inputMode={field.as === 'number' ? 'decimal' : undefined} {...told} {...register(name)} />
       )}
-      {field.hint && <span className="entry-hint">{field.hint}</span>}
+      {hint && (
+        <span className="entry-hint" id={`${id}-hint`}>
+          {hint}
+        </span>
+      )}
+      <Problem {...{ id, label, problem }} />
     </div>
   );
 }
 
 /** A list of rows: written in place, moved, taken out, added to. */
-function RowsView({ field, name }: { field: EntryField; name: string }) {
+function RowsView({ field, name, problem }: { field: EntryField; name: string; problem: string | undefined }) {
+  const id = useId();
   const { control } = useFormContext();
   const { fields: rows, append, remove, swap } = useFieldArray({ control, name });
   const what = field.label.split(':')[0]!.toLowerCase();
   return (
     <fieldset className="entry-field entry-wide">
       <legend>{field.label}</legend>
+      <Problem id={id} label={field.label.split(':')[0]!} problem={problem} />
       <ol className="entry-rows">
         {rows.map((row, index) => (
           <li key={row.id}>
@@ -85,7 +108,7 @@ function RowsView({ field, name }: { field: EntryField; name: string }) {
                 className="plain-button"
                 disabled={index === 0}
                 onClick={() => swap(index, index - 1)}
-                aria-label={`${what}, row ${index + 1}: up`}
+                aria-label={`up: ${what}, row ${index + 1}`}
               >
                 up
               </button>
@@ -93,7 +116,7 @@ function RowsView({ field, name }: { field: EntryField; name: string }) {
                 type="button"
                 className="plain-button"
                 onClick={() => remove(index)}
-                aria-label={`${what}, row ${index + 1}: take out`}
+                aria-label={`take out ${what}, row ${index + 1}`}
               >
                 take out
               </button>

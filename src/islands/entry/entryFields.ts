@@ -24,6 +24,8 @@ export interface EntryField {
     | 'lines'
     | 'verses'
     | 'settings'
+    | 'thing'
+    | 'activities'
     | 'rows';
   readonly choices?: readonly string[] | undefined;
   readonly columns?: readonly EntryField[] | undefined;
@@ -31,26 +33,21 @@ export interface EntryField {
   /** Left out of the entry while it is empty. */
   readonly isOptional?: boolean | undefined;
   readonly wide?: boolean | undefined;
+  /** Must be filled in. */
+  readonly isMust?: boolean | undefined;
 }
 
-const KEY: EntryField = {
-  name: 'key',
-  label: 'Short name',
-  as: 'text',
-  hint: 'small letters and hyphens; it stays when the title changes',
-};
 const SKILLS: EntryField = { name: 'skills', label: 'Good for', as: 'choices', choices: ALL_SKILLS, wide: true };
 const THEMES: EntryField = { name: 'themes', label: 'Themes', as: 'keys', hint: 'with commas between' };
 
 const THING: readonly EntryField[] = [
-  KEY,
-  { name: 'one', label: 'One of it', as: 'text' },
-  { name: 'many', label: 'Many of it', as: 'text' },
+  { name: 'one', label: 'One of it', as: 'text', isMust: true },
+  { name: 'many', label: 'Many of it', as: 'text', isMust: true },
   { name: 'sizeMm', label: 'Largest side, mm', as: 'number', isOptional: true },
   { name: 'thickMm', label: 'Thickness, mm', as: 'number', isOptional: true },
   { name: 'places', label: 'Hollows or places', as: 'number', isOptional: true },
-  { name: 'usualQty', label: 'A home usually has', as: 'number' },
-  { name: 'common', label: 'Part of homes that have any, 0 to 1', as: 'number' },
+  { name: 'usualQty', label: 'A home usually has', as: 'number', isMust: true },
+  { name: 'common', label: 'Part of homes that have any, 0 to 1', as: 'number', isMust: true },
   { name: 'colours', label: 'Colours', as: 'keys', isOptional: true, hint: 'with commas between' },
   { name: 'uses', label: 'What else one does with it', as: 'phrases', isOptional: true, hint: 'with bars between' },
   { name: 'traits', label: 'What it is like', as: 'choices', choices: PLAIN_TRAITS, wide: true },
@@ -59,15 +56,14 @@ const THING: readonly EntryField[] = [
 ];
 
 const BOOK: readonly EntryField[] = [
-  KEY,
-  { name: 'title', label: 'Title', as: 'text' },
-  { name: 'maker', label: 'Maker', as: 'text' },
-  { name: 'words', label: 'Words', as: 'number' },
-  { name: 'pages', label: 'Pages', as: 'number' },
+  { name: 'title', label: 'Title', as: 'text', isMust: true },
+  { name: 'maker', label: 'Maker', as: 'text', isMust: true },
+  { name: 'words', label: 'Words', as: 'number', isMust: true },
+  { name: 'pages', label: 'Pages', as: 'number', isMust: true },
   { name: 'pace', label: 'Pace', as: 'choice', choices: BOOK_PACES, isOptional: true },
   { name: 'borrowed', label: 'Borrowed from the library', as: 'yes-no' },
   THEMES,
-  { name: 'summary', label: 'What happens in it', as: 'long', wide: true },
+  { name: 'summary', label: 'What happens in it', as: 'long', isMust: true, wide: true },
   { name: 'retold', label: 'How to tell it when the book is not at hand', as: 'long', wide: true, isOptional: true },
   { name: 'features', label: 'Features', as: 'choices', choices: BOOK_FEATURES, wide: true },
   SKILLS,
@@ -77,18 +73,17 @@ const BOOK: readonly EntryField[] = [
     as: 'rows',
     wide: true,
     columns: [
-      { name: 'page', label: 'after page', as: 'number' },
-      { name: 'question', label: 'question', as: 'text' },
-      { name: 'why', label: 'why one asks it', as: 'text' },
+      { name: 'page', label: 'after page', as: 'number', isMust: true },
+      { name: 'question', label: 'question', as: 'text', isMust: true },
+      { name: 'why', label: 'why one asks it', as: 'text', isMust: true },
     ],
   },
   { name: 'text', label: 'The text, a page to a line, where it is ours', as: 'lines', isOptional: true, wide: true },
 ];
 
 const SONG: readonly EntryField[] = [
-  KEY,
-  { name: 'title', label: 'Title', as: 'text' },
-  { name: 'tune', label: 'Tune', as: 'text' },
+  { name: 'title', label: 'Title', as: 'text', isMust: true },
+  { name: 'tune', label: 'Tune', as: 'text', isMust: true },
   { name: 'minutes', label: 'Minutes: least | likely | most', as: 'triple' },
   THEMES,
   { name: 'verses', label: 'Verses, a blank line between', as: 'verses', wide: true },
@@ -105,18 +100,17 @@ const LINE_COLUMNS: readonly EntryField[] = [
 ];
 
 const ACTIVITY: readonly EntryField[] = [
-  KEY,
-  { name: 'title', label: 'Title', as: 'text' },
+  { name: 'title', label: 'Title', as: 'text', isMust: true },
   THEMES,
-  { name: 'idea', label: 'The idea in a sentence or two', as: 'long', wide: true },
+  { name: 'idea', label: 'The idea in a sentence or two', as: 'long', isMust: true, wide: true },
   { name: 'aim', label: 'Aim: what a home would notice if it works', as: 'long', wide: true },
   SKILLS,
-  { name: 'ages.fromMonths', label: 'From, months', as: 'number' },
-  { name: 'ages.toMonths', label: 'To, months', as: 'number' },
+  { name: 'ages.fromMonths', label: 'From, months', as: 'number', isMust: true },
+  { name: 'ages.toMonths', label: 'To, months', as: 'number', isMust: true },
   { name: 'size', label: 'For', as: 'choice', choices: ['home', 'group'] },
   { name: 'posture', label: 'The child is', as: 'choice', choices: POSTURES },
-  { name: 'mess', label: 'Mess, 0 to 3', as: 'number' },
-  { name: 'noise', label: 'Noise, 0 to 3', as: 'number' },
+  { name: 'mess', label: 'Mess, 0 to 3', as: 'number', isMust: true },
+  { name: 'noise', label: 'Noise, 0 to 3', as: 'number', isMust: true },
   { name: 'effort', label: 'Work for the adult, 1 to 3', as: 'number', isOptional: true, hint: 'empty: worked out' },
   { name: 'where', label: 'Where', as: 'text' },
   { name: 'surface', label: 'Surface', as: 'text' },
@@ -127,12 +121,12 @@ const ACTIVITY: readonly EntryField[] = [
     as: 'rows',
     wide: true,
     columns: [
-      { name: 'name', label: 'name in lines', as: 'text' },
-      { name: 'label', label: 'what it is', as: 'text' },
+      { name: 'name', label: 'name in lines', as: 'text', isMust: true },
+      { name: 'label', label: 'what it is', as: 'text', isMust: true },
       { name: 'min', label: 'least', as: 'number', isOptional: true },
       { name: 'max', label: 'most', as: 'number', isOptional: true },
       { name: 'choices', label: 'or choices', as: 'phrases', isOptional: true },
-      { name: 'value', label: 'stands at', as: 'quantity' },
+      { name: 'value', label: 'stands at', as: 'quantity', isMust: true },
     ],
   },
   {
@@ -148,9 +142,9 @@ const ACTIVITY: readonly EntryField[] = [
     as: 'rows',
     wide: true,
     columns: [
-      { name: 'id', label: 'name in lines', as: 'text' },
-      { name: 'item', label: 'thing', as: 'text' },
-      { name: 'qty', label: 'how many', as: 'quantity' },
+      { name: 'id', label: 'name in lines', as: 'text', isMust: true },
+      { name: 'item', label: 'thing', as: 'thing', isMust: true },
+      { name: 'qty', label: 'how many', as: 'quantity', isMust: true },
       { name: 'per', label: 'per', as: 'choice', choices: ['home', 'child'] },
       { name: 'use', label: 'use', as: 'choice', choices: ['lasting', 'used-up'] },
       {
@@ -158,8 +152,8 @@ const ACTIVITY: readonly EntryField[] = [
         label: 'what else will do',
         as: 'rows',
         columns: [
-          { name: 'item', label: 'thing', as: 'text' },
-          { name: 'fit', label: 'fit, 0 to 1', as: 'number' },
+          { name: 'item', label: 'thing', as: 'thing', isMust: true },
+          { name: 'fit', label: 'fit, 0 to 1', as: 'number', isMust: true },
           { name: 'why', label: 'why', as: 'text' },
           { name: 'qty', label: 'how many of it, if not as many (need, places)', as: 'quantity', isOptional: true },
           { name: 'sets', label: 'sets dials', as: 'settings', isOptional: true },
@@ -203,13 +197,19 @@ const ACTIVITY: readonly EntryField[] = [
       { name: 'days', label: 'days', as: 'number', isOptional: true },
       { name: 'workingDays', label: 'or open days', as: 'number', isOptional: true },
       { name: 'hours', label: 'or hours', as: 'number', isOptional: true },
-      { name: 'text', label: 'what', as: 'text' },
+      { name: 'text', label: 'what', as: 'text', isMust: true },
       { name: 'for.need', label: 'only if this need', as: 'text', isOptional: true },
-      { name: 'for.item', label: 'is served with', as: 'text', isOptional: true },
+      { name: 'for.item', label: 'is served with', as: 'thing', isOptional: true },
     ],
   },
   { name: 'keeps', label: 'Kept for later', as: 'text', isOptional: true },
-  { name: 'after', label: 'Needs these first', as: 'keys', isOptional: true },
+  {
+    name: 'after',
+    label: 'Needs these first',
+    as: 'activities',
+    isOptional: true,
+    hint: 'titles of activities, one to a line',
+  },
   { name: 'access', label: 'Another way, for hands, eyes, ears or legs', as: 'long', wide: true },
   { name: 'actions', label: 'Cautions it calls for', as: 'choices', choices: Object.keys(CAUTION_RULES), wide: true },
   { name: 'seasons', label: 'Only in', as: 'choices', choices: SEASONS, isOptional: true, wide: true },

@@ -5,14 +5,17 @@ import { test } from 'node:test';
 import { checkShape } from '../../contracts/problems.ts';
 import { ENTRY_KINDS, ENTRY_SCHEMAS, SECTION_OF, type EntryKind } from '../../contracts/shelfEntries.ts';
 import { ENTRY_FIELDS, emptyEntry } from './entryFields.ts';
-import { fromForm, toForm } from './entryValues.ts';
+import { formPathOf, fromForm, toForm } from './entryValues.ts';
 
 const demo = (kind: EntryKind) => {
   const file = readFileSync(join(import.meta.dirname, `../../../demo/${SECTION_OF[kind]}.json`), 'utf8');
   return (JSON.parse(file) as Record<string, Record<string, unknown>[]>)[SECTION_OF[kind]]!;
 };
-const through = (entry: Record<string, unknown>, kind: EntryKind) =>
-  fromForm(structuredClone(toForm(entry, ENTRY_FIELDS[kind])), ENTRY_FIELDS[kind]);
+/** Through the form and back; the key is made from the title, so the form does not hold it. */
+const through = (entry: Record<string, unknown>, kind: EntryKind) => ({
+  ...fromForm(structuredClone(toForm(entry, ENTRY_FIELDS[kind])), ENTRY_FIELDS[kind]),
+  key: entry.key,
+});
 
 for (const kind of ENTRY_KINDS) {
   test(`every ${kind} of the demo goes through its form without a change`, () => {
@@ -47,4 +50,22 @@ test('numbers with a decimal comma, settings and expressions are read as they ar
   const thing = toForm(demo('thing')[0]!, ENTRY_FIELDS.thing);
   assert.equal(fromForm({ ...thing, common: '0,45' }, ENTRY_FIELDS.thing).common, 0.45);
   assert.equal('sizeMm' in fromForm({ ...thing, sizeMm: '' }, ENTRY_FIELDS.thing), false);
+});
+
+test('what is wrong with an entry is said at the field that it is written in', () => {
+  const fields = ENTRY_FIELDS.activity;
+  const expected = {
+    title: 'title',
+    'ages.fromMonths': 'ages__fromMonths',
+    'minutes.setup[1]': 'minutes__setup',
+    'lines[2].text': 'lines.2.text',
+    'needs[0].swaps[3].item': 'needs.0.swaps.3.item',
+    'levels.easier.lines[0].text': 'levels__easier__lines.0.text',
+    'levels.easier.dials.n': 'levels__easier__dials',
+    'ahead[1].for.need': 'ahead.1.for__need',
+    needs: 'needs',
+    'needs[1]': 'needs',
+    revision: undefined,
+  };
+  for (const [path, field] of Object.entries(expected)) assert.equal(formPathOf(path, fields), field, path);
 });

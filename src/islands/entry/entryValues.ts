@@ -73,6 +73,7 @@ function write(value: unknown, field: EntryField): unknown {
       return ((value as string[] | undefined) ?? []).join(' | ');
     case 'triple':
       return ((value as unknown[] | undefined) ?? []).join(' | ');
+    case 'activities':
     case 'lines':
       return ((value as string[] | undefined) ?? []).join('\n');
     case 'verses':
@@ -110,6 +111,11 @@ function parse(value: unknown, field: EntryField): unknown {
         .filter(Boolean);
     case 'triple':
       return text.split('|').map(asQuantity);
+    case 'activities':
+      return text
+        .split('\n')
+        .map((line) => line.trim())
+        .filter(Boolean);
     case 'lines':
       return typeof value === 'string' && value.trim() ? value.replace(/\n+$/, '').split('\n') : [];
     case 'verses':
@@ -148,4 +154,18 @@ function isEmpty(value: unknown): boolean {
     (Array.isArray(value) && value.length === 0) ||
     (typeof value === 'object' && value !== null && Object.keys(value).length === 0)
   );
+}
+
+/**
+ * The field of a form that a place of an entry is written in, as the form names it: `lines[2].text` is `lines.2.text`,
+ * `minutes.setup[0]` is `minutes__setup`. Undefined where no field stands for it.
+ */
+export function formPathOf(path: string, fields: readonly EntryField[]): string | undefined {
+  const plain = (name: string) => path === name || path.startsWith(`${name}.`) || path.startsWith(`${name}[`);
+  const [field] = fields.filter(({ name }) => plain(name)).sort((left, right) => right.name.length - left.name.length);
+  if (!field) return undefined;
+  const row = field.as === 'rows' ? /^\[(\d+)\]\.?(.*)$/.exec(path.slice(field.name.length)) : null;
+  if (!row) return formName(field.name);
+  const inside = formPathOf(row[2]!, field.columns!);
+  return inside === undefined ? formName(field.name) : `${formName(field.name)}.${row[1]}.${inside}`;
 }

@@ -15,13 +15,8 @@ export interface LabelledProps {
 export function Labelled({ id, label, isMust = false, hint, problem, children }: LabelledProps) {
   return (
     <div className="field">
-      <label htmlFor={id}>
+      <label htmlFor={id} className={isMust ? 'is-must' : undefined}>
         {label}
-        {isMust && (
-          <span className="must" title="must be filled in">
-            *
-          </span>
-        )}
       </label>
       {hint && (
         <p className="quiet small" id={`${id}-hint`}>

@@ -51,9 +51,7 @@ export async function keepEntry(person: Person, { kind, value, isNew, revision }
     });
     if (isNew && taken)
       throw new EdgeError('wrong-input', {
-        problems: [
-          { path: 'key', message: `“${write!.key}” is already on the shelf as “${taken.title}”; choose another` },
-        ],
+        problems: [{ path: 'key', message: `is taken: “${taken.title}” is on the shelf already; choose another name` }],
       });
     if (!isNew && !taken) throw new EdgeError('not-found');
     // Ours arrived, and only the answer was lost.

@@ -114,3 +114,18 @@ export async function readPickableThings(person: Person): Promise<{ key: string;
   const { things } = await readShelf(person.programmeId, ['thing']);
   return things.map(({ key, many }) => ({ key, name: many }));
 }
+
+/** Things and activities of the shelf by name. One query. */
+export async function readPickables(person: Person): Promise<{ things: Pickable[]; activities: Pickable[] }> {
+  const { things, activities } = await readShelf(person.programmeId, ['thing', 'activity']);
+  return {
+    things: things.map(({ key, many }) => ({ key, name: many })),
+    activities: activities.map(({ key, title }) => ({ key, name: title })),
+  };
+}
+
+/** Something that is picked by its name. */
+interface Pickable {
+  readonly key: string;
+  readonly name: string;
+}

@@ -7,7 +7,7 @@ import type { ThingEntry } from '../../contracts/shelfFile.ts';
 import { now } from '../clock.ts';
 import { SwapRulingRow } from '../db/models.ts';
 import { tables } from '../db/tables.ts';
-import { readShelf, thingsByKey } from '../db/repositories/shelf.ts';
+import { readShelf, thingsByKey, readThings } from '../db/repositories/shelf.ts';
 import { EdgeError } from '../http/errors.ts';
 import { activitiesFor } from '../../core/homes/inventory.ts';
 import { asShelfChoice } from './haveData.ts';
