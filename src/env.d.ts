@@ -11,7 +11,12 @@ declare namespace App {
     /** Long calculations beside the request; absent while developing. */
     beside?: import('./server/services/checkFile.ts').Beside;
     /** What the page of problems is to say. */
-    problem?: { status: number; message: string };
+    problem?: {
+      status: number;
+      message: string;
+      /** The language of a home's guide; absent where the author's pages are meant. */
+      language?: import('./messages/guide.ts').GuideLanguage;
+    };
   }
 }
 

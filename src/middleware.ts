@@ -4,6 +4,8 @@ import { countingQueries } from './server/db/connection.ts';
 import { comesFromOurPages } from './server/http/address.ts';
 import { jsonAnswer, toEdgeError } from './server/http/answers.ts';
 import { EdgeError } from './server/http/errors.ts';
+import { askedLanguage, guideWords, type GuideLanguage } from './messages/guide.ts';
+import { recallGuide } from './server/services/recalledGuides.ts';
 import { secureHeaders } from './server/http/headers.ts';
 import { hashToken, newToken } from './server/http/secrets.ts';
 import { SIGN_IN_COOKIE } from './server/http/signInCookie.ts';
@@ -88,11 +90,28 @@ async function admit(context: Context): Promise<Response | null> {
   return context.redirect(`/sign-in?next=${encodeURIComponent(pathname + search)}`, 303);
 }
 
+function isForHome({ url }: Context): boolean {
+  return url.pathname.startsWith('/g/');
+}
+
+/** The same for a home, in the language of its guide as far as that is known, otherwise in one its browser asks for. */
+function problemForHome({ url, request }: Context, error: EdgeError): { message: string; language: GuideLanguage } {
+  const token = url.pathname.split('/')[2] ?? '';
+  const language = recallGuide(token)?.language ?? askedLanguage(request.headers.get('accept-language') ?? '');
+  const words = guideWords(language);
+  const isAway = error.status === 503 || error.code === 'internal';
+  if (error.code === 'not-found') return { language, message: words.goneText };
+  const isAsked = request.method === 'GET' || request.method === 'HEAD';
+  return { language, message: isAsked && isAway ? words.away : words.notKept };
+}
+
 async function answerProblem(context: Context, error: EdgeError): Promise<Response> {
   const message = describeError(error.code, error.details, true);
   if (context.url.pathname.startsWith('/api/'))
     return jsonAnswer({ code: error.code, message, problems: error.details.problems }, error.status);
-  context.locals.problem = { status: error.status, message };
+  context.locals.problem = isForHome(context)
+    ? { status: error.status, ...problemForHome(context, error) }
+    : { status: error.status, message };
   // A request of its own: the body of the first one may have been read already, and is not needed.
   const page = await context.rewrite(new Request(new URL('/problem', context.url)));
   return new Response(page.body, { status: error.status, headers: page.headers });

@@ -149,9 +149,24 @@ export function writeCsv(entries: readonly Record<string, unknown>[], kind: Entr
   const columns = CSV_COLUMNS[kind];
   const names = Object.keys(columns);
   return Papa.unparse(
-    { fields: names, data: entries.map((entry) => names.map((name) => writeCell(entry[name], columns[name]!))) },
+    {
+      fields: names,
+      data: entries.map((entry) => names.map((name) => harmless(writeCell(entry[name], columns[name]!)))),
+    },
     { newline: '\r\n' },
   );
+}
+
+/** What a program for tables would take for a formula when the file is opened there. */
+const FORMULA = /^'*[=+\-@\t\r]/;
+
+/** A cell that no program for tables runs as a formula; `readCsv` takes the mark away again. */
+function harmless(cell: unknown): unknown {
+  return typeof cell === 'string' && FORMULA.test(cell) ? `'${cell}` : cell;
+}
+
+function withoutMark(cell: string): string {
+  return cell.startsWith("'") && FORMULA.test(cell) ? cell.slice(1) : cell;
 }
 
 function readRow(
@@ -163,7 +178,7 @@ function readRow(
   if (cells.length > names.length)
     problems.push({ path: '', message: `has ${cells.length} cells, but line 1 names ${names.length}` });
   Object.entries(columns).forEach(([name, column]) => {
-    const written = (cells[names.indexOf(name)] ?? '').trim();
+    const written = withoutMark((cells[names.indexOf(name)] ?? '').trim());
     if (written === '' && MAY_BE_ABSENT.includes(name)) return;
     const read = readCell(written, column);
     if (read.problem) problems.push({ path: name, message: read.problem });

@@ -116,6 +116,9 @@ export const en: GuideWords = {
   backToGuide: 'Back to the guide',
   replyWrong: 'One thing is missing or does not fit. What you wrote is still here.',
   replyAway: 'We cannot keep it at the moment. What you wrote is still here: try again in a minute.',
+  away: 'The guide cannot be reached at the moment. Nothing is lost: open the same link again in a few minutes.',
+  notKept:
+    'What you sent was not kept. Go back in your browser, where it still stands, and send it again in a few minutes.',
   gone: 'There is no guide here',
   goneText:
     'This link does not lead anywhere now. It may have been replaced by a newer one. Look for the latest message from your library or preschool, or ask them.',

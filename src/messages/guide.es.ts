@@ -134,6 +134,9 @@ export const es: GuideWords = {
   backToGuide: 'Volver a la guía',
   replyWrong: 'Falta algo o algo no encaja. Lo que escribieron sigue aquí.',
   replyAway: 'Ahora mismo no podemos guardarlo. Lo que escribieron sigue aquí: prueben en un minuto.',
+  away: 'En este momento no se puede abrir la guía. No se ha perdido nada: abra el mismo enlace dentro de unos minutos.',
+  notKept:
+    'Lo que enviaron no se ha guardado. Vuelvan atrás en el navegador, donde sigue escrito, y envíenlo otra vez dentro de unos minutos.',
   gone: 'Aquí no hay ninguna guía',
   goneText:
     'Este enlace ya no lleva a ningún sitio. Quizá lo sustituyó uno más nuevo. Busquen el último mensaje de su biblioteca o escuela, o pregunten allí.',

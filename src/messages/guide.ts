@@ -77,6 +77,10 @@ export interface GuideWords {
   readonly backToGuide: string;
   readonly replyWrong: string;
   readonly replyAway: string;
+  /** The records cannot be reached. */
+  readonly away: string;
+  /** Something was sent and could not be kept; it still stands on the page before. */
+  readonly notKept: string;
   readonly gone: string;
   readonly goneText: string;
 }
@@ -92,4 +96,13 @@ export function guideWords(language: GuideLanguage): GuideWords {
 export function cautionText(words: GuideWords, rule: string, level: CautionLevel, own?: string): string {
   const caution = words.caution[rule];
   return own ?? (caution ? (caution[level] ?? caution.otherwise) : rule);
+}
+
+/** The language of guides that a browser asks for first; English where it asks for none of them. */
+export function askedLanguage(acceptLanguage: string): GuideLanguage {
+  const asked = acceptLanguage
+    .slice(0, 200)
+    .split(',')
+    .map((part) => part.trim().slice(0, 2).toLowerCase());
+  return asked.find((language): language is GuideLanguage => Object.hasOwn(WORDS, language)) ?? 'en';
 }

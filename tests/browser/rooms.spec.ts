@@ -115,7 +115,9 @@ test('odd titles are shown as text', async ({ page }) => {
   await page.getByLabel('What is it called?').fill('x'.repeat(10_000));
   await page.getByLabel('Aim').fill('Kept while the title is mended.');
   await page.getByRole('button', { name: 'Put it on the bench' }).click();
-  await expect(page.getByRole('alert')).toContainText('The title must be at most 300 characters');
+  await expect(page.getByRole('alert')).toContainText('one place needs another look');
+  await expect(page.getByText('What is it called? must be at most 300 characters')).toBeVisible();
+  await expect(page.getByLabel('What is it called?')).toBeFocused();
   await expect(page.getByLabel('Aim')).toHaveValue('Kept while the title is mended.');
 });
 

@@ -165,7 +165,7 @@ test('two who change one activity see each other, and nothing that was written i
   await page.waitForURL('**/shelf/activity/owl-steps');
   await other.getByLabel('Title').fill('Owl strides');
   await other.getByRole('button', { name: 'Keep it' }).click();
-  await expect(other.getByRole('alert')).toContainText('Somebody changed this while you were writing.');
+  await expect(other.getByRole('alert')).toContainText('Somebody kept a newer version of this');
   await expect(other.getByLabel('Title')).toHaveValue('Owl strides');
   await other.getByRole('button', { name: 'Go on from theirs' }).click();
   await expect(other.getByLabel('Aim')).toHaveValue('Says the row past ten, a step to a word.');

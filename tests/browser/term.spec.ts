@@ -9,7 +9,7 @@ async function frameTerm(page: Page, change: Record<string, string> = {}): Promi
     'What is it called?': 'Twelve weeks',
     'First day': '2027-04-05',
     'Last day': '2027-06-25',
-    'Themes, one to a line, one for each week':
+    Themes:
       'wheels\nshadows\npost and parcels\nbridges\nwashing day\nnight sounds\npockets and buttons\nweather in a jar',
     ...change,
   };
@@ -147,7 +147,7 @@ test('the same by keyboard alone: frame, propose, pin, move, undo, put on the be
     await page.getByLabel('Last day').focus();
     await page.keyboard.type('06252027');
   }
-  await page.getByLabel('Themes, one to a line').focus();
+  await page.getByLabel('Themes').focus();
   await page.keyboard.type('wheels\nshadows\nbridges');
   await page.keyboard.press('Tab');
   await page.keyboard.press('Enter');

@@ -93,7 +93,10 @@ test('a planned session goes onto the bench once, and moves there when the term 
 
 test('a term that somebody else kept meanwhile is not overwritten', async () => {
   const [kept] = await listTerms(at.owner);
-  await refuses(keepTerm(at.owner, kept!.id, { revision: kept!.revision - 1, term: { ...kept!.term, title: 'Another' } }), 'conflict');
+  await refuses(
+    keepTerm(at.owner, kept!.id, { revision: kept!.revision - 1, term: { ...kept!.term, title: 'Another' } }),
+    'conflict',
+  );
   const again = await keepTerm(at.owner, kept!.id, { revision: kept!.revision - 1, term: kept!.term });
   assert.equal(again.revision, kept!.revision, 'a save whose answer was lost is no conflict with oneself');
   await refuses(

@@ -35,12 +35,8 @@ export function FromShelf({ segment, onEdit }: FromShelfProps) {
   };
   return (
     <>
-      <button
-        type="button"
-        onClick={() => void renew()}
-        aria-label={`up to date: bring ${segment.title} up to date from the shelf`}
-      >
-        up to date
+      <button type="button" onClick={() => void renew()} aria-label={`renew ${segment.title} from the shelf`}>
+        renew
       </button>
       {word && <span role="status">{word}</span>}
     </>

@@ -40,7 +40,7 @@ export function NeedsEditor({ segment, things, onEdit }: NeedsEditorProps) {
     onEdit({ do: 'add-need', segment: segment.id, item: thing.key });
   };
   return (
-    <details className="minutes-editor needs-editor">
+    <details className="needs-editor">
       <summary aria-label={`needs of ${segment.title}`}>needs</summary>
       <div className="needs-panel">
         <ul>

@@ -92,12 +92,23 @@ export type MailFailure = 'refused' | 'not-now' | 'unclear';
 
 /** Reads from an error whether the letter may have gone out all the same. */
 export function readFailure(error: unknown): MailFailure {
-  const { code = '', responseCode, command = '' } = error as { code?: string; responseCode?: number; command?: string };
+  const {
+    code = '',
+    responseCode,
+    syscall,
+    message = '',
+  } = error as {
+    code?: string;
+    responseCode?: number;
+    syscall?: string;
+    message?: string;
+  };
   if (responseCode) return responseCode >= 500 ? 'refused' : 'not-now';
   if (['EDNS', 'ENOTFOUND', 'ECONNREFUSED', 'EAUTH', 'ENOENT', 'EACCES', 'ENOSPC'].includes(code)) return 'not-now';
   if (code === 'EENVELOPE') return 'refused';
-  // Before the first word of the letter nothing can have been taken.
-  if (['CONN', 'EHLO', 'HELO', 'STARTTLS'].includes(command)) return 'not-now';
+  // Before there was a connection nothing can have been taken; one that broke may have.
+  if (syscall === 'connect' || /^connect E|Connection timeout|Greeting never received|getaddrinfo/.test(message))
+    return 'not-now';
   return 'unclear';
 }
 

@@ -1,4 +1,4 @@
-import { literal } from 'sequelize';
+import { col, fn, literal, Op, where, type Transaction } from 'sequelize';
 import { checkShape, type FieldProblem } from '../../contracts/problems.ts';
 import { isRevision, NO_REVISION } from '../../contracts/revision.ts';
 import { ENTRY_SCHEMAS, titleOf, type ShelfEntry } from '../../contracts/shelfEntries.ts';
@@ -43,7 +43,7 @@ export async function keepEntry(person: Person, { kind, value, isNew, revision }
   if (!isNew && !isRevision(revision)) throw new EdgeError('wrong-input', { problems: [NO_REVISION] });
   const [write] = checked.writes;
   await tables().transaction(async (transaction) => {
-    await hold(`${person.programmeId}/${kind}/${write!.key}`, transaction);
+    await hold(`${person.programmeId}/${kind}`, transaction);
     const taken = await ShelfItemRow.findOne({
       where: { programmeId: person.programmeId, kind, key: write!.key },
       transaction,
@@ -53,6 +53,7 @@ export async function keepEntry(person: Person, { kind, value, isNew, revision }
       throw new EdgeError('wrong-input', {
         problems: [{ path: 'key', message: `is taken: “${taken.title}” is on the shelf already; choose another name` }],
       });
+    if (isNew) await refuseSameTitle(person, write!, transaction);
     if (!isNew && !taken) throw new EdgeError('not-found');
     // Ours arrived, and only the answer was lost.
     if (taken && isRevision(revision) && taken.revision === revision + 1 && isSameValue(taken.body, write!.body))
@@ -62,6 +63,22 @@ export async function keepEntry(person: Person, { kind, value, isNew, revision }
     await writeShelfItems(person.programmeId, [{ ...write!, retired: taken?.retiredAt != null }], transaction);
   });
   return write!.key;
+}
+
+/** Things and entries are picked by name, so a second one of a name is refused while it is written. */
+async function refuseSameTitle(
+  { programmeId }: Person,
+  { kind, title }: ShelfWrite,
+  transaction: Transaction,
+): Promise<void> {
+  const same = await ShelfItemRow.count({
+    where: { programmeId, kind, [Op.and]: where(fn('lower', col('title')), title.toLowerCase()) },
+    transaction,
+  });
+  if (same > 0)
+    throw new EdgeError('wrong-input', {
+      problems: [{ path: 'key', message: `is taken: “${title}” is on the shelf already; choose another name` }],
+    });
 }
 
 /** Makes a copy under the next free key; gives the key. */

@@ -1,0 +1,118 @@
+import assert from 'node:assert/strict';
+import { readdirSync } from 'node:fs';
+import type { Socket } from 'node:net';
+import { after, before, test } from 'node:test';
+import { SMTPServer } from 'smtp-server';
+import { freePort } from '../../src/cli/postgres.ts';
+import { database } from '../../src/server/db/connection.ts';
+import { mail } from '../../src/server/post/mail.ts';
+import { postLetter, recoverLetters, tryAgain } from '../../src/server/services/letters.ts';
+import { readPost } from '../../src/server/services/post.ts';
+import { helpersFor, startProgrammes, type TestProgrammes } from './programme.ts';
+
+let at: TestProgrammes;
+before(async () => void (at = await startProgrammes()));
+after(async () => {
+  delete process.env.FOOTSTOOL_SMTP;
+  await at.remove();
+});
+const { sendToAll, rows, refuses } = helpersFor(() => at);
+const one = async (id: string) =>
+  (await rows<{ state: string; tries: number }>(`SELECT state, tries FROM messages WHERE id = '${id}'`))[0]!;
+const anyLetter = async () =>
+  (await rows<{ id: string }>(`SELECT id FROM messages WHERE recipient <> '' LIMIT 1`))[0]!.id;
+const setState = (id: string, state: string) =>
+  database().query(
+    `UPDATE messages SET state = '${state}', tries = 0, changed_at = now() - interval '5 minutes' WHERE id = '${id}'`,
+  );
+
+test('the mail stand-in takes a key once', async () => {
+  const key = '0c5a3d3e-0000-4000-8000-000000000001';
+  const letter = { to: 'one@homes.example', subject: 'Once', text: 'Only once.' };
+  await Promise.all([
+    mail().send(letter, key),
+    mail().send(letter, key),
+    mail().send({ ...letter, text: 'Twice?' }, key),
+  ]);
+  assert.equal(readdirSync(at.mailFolder).filter((name) => name.includes(key)).length, 1);
+  assert.equal((await mail().read(key))!.subject, 'Once');
+});
+
+/** A mail server that behaves as it is told for each letter, and counts what it took. */
+async function smtp(onLetter: (count: number) => Error | 'hang-up' | undefined) {
+  let taken = 0;
+  const sockets = new Set<Socket>();
+  const server = new SMTPServer({
+    authOptional: true,
+    disabledCommands: ['STARTTLS'],
+    onData(stream, _session, done) {
+      stream.resume();
+      stream.on('end', () => {
+        taken += 1;
+        const answer = onLetter(taken);
+        if (answer === 'hang-up') for (const socket of sockets) socket.destroy();
+        else done(answer);
+      });
+    },
+  });
+  server.on('error', () => undefined);
+  server.server.on('connection', (socket: Socket) => sockets.add(socket));
+  const port = await freePort();
+  await new Promise<void>((ready) => server.listen(port, '127.0.0.1', ready));
+  return {
+    url: `smtp://127.0.0.1:${port}`,
+    taken: () => taken,
+    end: () => new Promise<void>((gone) => server.close(gone)),
+  };
+}
+
+test('with a real server a letter is posted once; one whose fate is unclear is marked and never sent again by itself', async () => {
+  const sessionId = await sendToAll('A parcel for Nim');
+  const id = await anyLetter();
+  const server = await smtp((count) => (count === 2 ? 'hang-up' : undefined));
+  process.env.FOOTSTOOL_SMTP = server.url;
+  await setState(id, 'waiting');
+  await Promise.all([postLetter(id), postLetter(id), postLetter(id)]);
+  assert.deepEqual([(await one(id)).state, server.taken()], ['sent', 1]);
+  await setState(id, 'waiting');
+  await postLetter(id);
+  assert.deepEqual([(await one(id)).state, server.taken()], ['unclear', 2]);
+  await postLetter(id);
+  await recoverLetters();
+  assert.deepEqual([(await one(id)).state, server.taken()], ['unclear', 2]);
+  // Somebody began and a crash ended it: nobody knows, so it is not handed over again.
+  await setState(id, 'posting');
+  await postLetter(id);
+  assert.deepEqual([(await one(id)).state, server.taken()], ['unclear', 2]);
+  const { homes } = await readPost(at.owner, sessionId);
+  assert.equal(homes.filter(({ message }) => message?.state === 'unclear').length, 1);
+  await server.end();
+});
+
+test('a server that is away is asked again, a refusal is final, and trying again is an author’s decision', async () => {
+  const id = await anyLetter();
+  process.env.FOOTSTOOL_SMTP = `smtp://127.0.0.1:${await freePort()}`;
+  await setState(id, 'waiting');
+  await assert.rejects(postLetter(id));
+  assert.deepEqual(await one(id), { state: 'waiting', tries: 1 });
+  for (let left = 4; left > 0; left--) await postLetter(id).catch(() => undefined);
+  assert.equal((await one(id)).state, 'failed');
+  const refusing = await smtp(() => Object.assign(new Error('no such mailbox'), { responseCode: 550 }));
+  process.env.FOOTSTOOL_SMTP = refusing.url;
+  await refuses(tryAgain(at.reader, id), 'not-allowed');
+  await refuses(tryAgain(at.stranger, id), 'not-found');
+  await tryAgain(at.owner, id);
+  await refuses(tryAgain(at.owner, id), 'not-found');
+  await postLetter(id);
+  assert.deepEqual([(await one(id)).state, refusing.taken()], ['failed', 1]);
+  await refusing.end();
+  delete process.env.FOOTSTOOL_SMTP;
+  await tryAgain(at.owner, id);
+  await postLetter(id);
+  assert.equal((await one(id)).state, 'sent');
+});
+
+test('no secret of a link stands in the outbox', async () => {
+  const stored = JSON.stringify(await rows('SELECT * FROM messages'));
+  assert.doesNotMatch(stored, /\/g\/[A-Za-z0-9_-]{43}/);
+});

@@ -1,0 +1,96 @@
+import assert from 'node:assert/strict';
+import { spawn } from 'node:child_process';
+import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { test } from 'node:test';
+import { freePort } from '../../src/cli/postgres.ts';
+import { closeDatabase, database } from '../../src/server/db/connection.ts';
+import { DEMO } from '../../src/server/demo.ts';
+import { startServer, startTestDatabase, testEnvironment } from '../support/app.ts';
+
+const ROOT = resolve(import.meta.dirname, '../..');
+
+test('a hundred presses at once, and a kill in the middle ten times: one letter a home, none stranded', async () => {
+  const records = await startTestDatabase();
+  const folder = mkdtempSync(join(tmpdir(), 'footstool-outbox-'));
+  const port = await freePort();
+  const environment = { ...testEnvironment(records.url, folder, port), FOOTSTOOL_MAIL_SLOWNESS_MS: '150' };
+  await (await startServer(records.url, folder)).stop();
+  const address = `http://127.0.0.1:${port}`;
+  const letters = () => readdirSync(join(folder, 'mail')).filter((name) => name.endsWith('.json'));
+  const before = letters().length;
+  const serve = async () => {
+    const child = spawn(join(ROOT, 'bin/footstool'), ['serve'], { env: environment, stdio: 'ignore' });
+    while (
+      !(await fetch(`${address}/health`).then(
+        ({ ok }) => ok,
+        () => false,
+      ))
+    )
+      await new Promise((next) => setTimeout(next, 50));
+    return child;
+  };
+  const kill = (child: ReturnType<typeof spawn>) =>
+    new Promise((gone) => child.once('exit', gone) && child.kill('SIGKILL'));
+  try {
+    let child = await serve();
+    const cookie = await signIn(address);
+    const ask = (path: string, body?: URLSearchParams) =>
+      fetch(address + path, {
+        redirect: 'manual',
+        headers: { cookie, origin: address },
+        ...(body && { method: 'POST', body }),
+      });
+    const bench = await (await ask('/bench')).text();
+    const id = /\/bench\/([0-9a-f-]{36})">Who is on the wall/.exec(bench)![1]!;
+    const page = await (await ask(`/bench/${id}/send`)).text();
+    const field = (name: string) => new RegExp(`name="${name}" value="([^"]*)"`).exec(page)![1]!;
+    const form = new URLSearchParams(['revision', 'key', 'seen'].map((name) => [name, field(name)]));
+    const homes = [...page.matchAll(/name="homes" value="([^"]+)"/g)].map((match) => match[1]!);
+    assert.equal(homes.length, 12);
+    for (const home of homes) form.append('homes', home);
+    const answers = await Promise.all(
+      Array.from({ length: 100 }, () => ask(`/bench/${id}/send`, new URLSearchParams(form))),
+    );
+    assert.deepEqual([...new Set(answers.map(({ status }) => status))], [303]);
+    for (let times = 0; times < 10; times++) {
+      await kill(child);
+      child = await serve();
+      await new Promise((next) => setTimeout(next, 60));
+    }
+    process.env.DATABASE_URL = records.url;
+    const states = async () =>
+      (
+        await database().query(
+          `SELECT messages.state, count(*)::int AS count FROM messages JOIN sendings ON sendings.id = messages.sending_id
+          WHERE sendings.session_id = '${id}' GROUP BY messages.state`,
+        )
+      )[0] as { state: string; count: number }[];
+    const began = Date.now();
+    while ((await states()).some(({ state }) => state !== 'sent') && Date.now() - began < 60_000)
+      await new Promise((next) => setTimeout(next, 200));
+    assert.deepEqual(await states(), [{ state: 'sent', count: 12 }]);
+    const sent = letters().map((name) => readFileSync(join(folder, 'mail', name), 'utf8'));
+    const tos = sent
+      .filter((text) => text.includes('Who is on the wall'))
+      .map((text) => /"address":"([^"]+@homes[^"]+)"/.exec(text)![1]!);
+    assert.deepEqual([tos.length, new Set(tos).size, letters().length - before], [12, 12, 12]);
+    await kill(child);
+  } finally {
+    await closeDatabase();
+    records.remove();
+    rmSync(folder, { recursive: true, force: true });
+  }
+});
+
+async function signIn(address: string): Promise<string> {
+  const { email, password } = DEMO.people[0];
+  const answer = await fetch(`${address}/sign-in`, {
+    method: 'POST',
+    redirect: 'manual',
+    headers: { origin: address },
+    body: new URLSearchParams({ email, password }),
+  });
+  return answer.headers.get('set-cookie')!.split(';')[0]!;
+}
