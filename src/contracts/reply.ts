@@ -28,6 +28,7 @@ export const replyForm = object({
           .oneOf(['too-easy', 'right', 'too-hard', null] as const),
       }),
     )
+    .max(60)
     .default([]),
 });
 

@@ -9,7 +9,7 @@ async function frameTerm(page: Page, change: Record<string, string> = {}): Promi
     'What is it called?': 'Twelve weeks',
     'First day': '2027-04-05',
     'Last day': '2027-06-25',
-    Themes:
+    'Themes, one to a line, one for each week':
       'wheels\nshadows\npost and parcels\nbridges\nwashing day\nnight sounds\npockets and buttons\nweather in a jar',
     ...change,
   };
@@ -21,7 +21,7 @@ async function frameTerm(page: Page, change: Record<string, string> = {}): Promi
 test('an author frames twelve weeks from nothing to a proposed, pinned and dated plan, by mouse', async ({ page }) => {
   await signIn(page);
   await frameTerm(page, { 'Last day': '2027-03-01' });
-  await expect(page.getByRole('alert')).toContainText('The last day: 2027-03-01 is before the term starts');
+  await expect(page.getByText('Last day 2027-03-01 is before the term starts')).toBeVisible();
   await expect(page.getByLabel('What is it called?')).toHaveValue('Twelve weeks');
   await page.getByLabel('Last day').fill('2027-06-25');
   await page.getByRole('button', { name: 'Frame it' }).click();
@@ -147,7 +147,7 @@ test('the same by keyboard alone: frame, propose, pin, move, undo, put on the be
     await page.getByLabel('Last day').focus();
     await page.keyboard.type('06252027');
   }
-  await page.getByLabel('Themes').focus();
+  await page.getByLabel('Themes, one to a line').focus();
   await page.keyboard.type('wheels\nshadows\nbridges');
   await page.keyboard.press('Tab');
   await page.keyboard.press('Enter');

@@ -135,7 +135,7 @@ function TapePart({ segment, title, length, mayWrite }: TapePartProps) {
         {...attributes}
         {...listeners}
         title={`${title}: ${minutes} min`}
-        aria-label={`Move ${title}, ${minutes} minutes, on the tape`}
+        aria-label={`${title} ${minutes} min ${POSTURE_WORDS[segment.posture]}: move on the tape`}
       >
         <b>{title}</b>
         <span>

@@ -75,9 +75,11 @@ export function HomeForm({ id, home, revision, things }: HomeFormProps) {
         />
         <Things things={things} />
         <PickList id={LIST} choices={things} />
-        <button className="btn btn-primary" disabled={form.formState.isSubmitting}>
-          {id === 'new' ? 'Add the home' : 'Keep it'}
-        </button>
+        <p className="form-foot">
+          <button className="btn btn-primary" disabled={form.formState.isSubmitting}>
+            {id === 'new' ? 'Add the home' : 'Keep it'}
+          </button>
+        </p>
       </form>
     </FormProvider>
   );
@@ -97,7 +99,7 @@ function Children() {
             isMust
             hint="Year and month, such as 2023-05."
           />
-          <TextField name={`children.${index}.loves`} label="Loves" hint="Such as a digger; lines may name it." />
+          <TextField name={`children.${index}.loves`} label="Loves" hint="Such as a digger." />
           <LongField name={`children.${index}.needs`} label="What helps this child" />
           <div className="tick-list">
             <TickField name={`children.${index}.mouthing`} label="Still puts things into the mouth" />
@@ -125,28 +127,30 @@ function Things({ things }: { readonly things: readonly Pickable[] }) {
   return (
     <fieldset className="rows-field">
       <legend>What is there</legend>
-      <p className="quiet small">Write the first letters of a thing; the list completes them.</p>
-      {fields.map((row, index) => (
-        <div className="home-thing" key={row.id} role="group" aria-label={`Thing ${index + 1}`}>
-          <PickField name={`things.${index}.item`} label="Thing" choices={things} listId={LIST} isMust />
-          <TextField
-            name={`things.${index}.qty`}
-            label="How many"
-            type="number"
-            step="any"
-            isMust
-            options={{ valueAsNumber: true }}
-          />
-          <button
-            type="button"
-            className="btn btn-quiet btn-sm"
-            aria-label={`Take out thing ${index + 1}`}
-            onClick={() => remove(index)}
-          >
-            Take out
-          </button>
-        </div>
-      ))}
+      <p className="quiet small">Each thing with how many. Write its first letters; the list completes them.</p>
+      <div className="home-things">
+        {fields.map((row, index) => (
+          <div className="home-thing" key={row.id} role="group" aria-label={`Thing ${index + 1}`}>
+            <PickField name={`things.${index}.item`} label="Thing" choices={things} listId={LIST} isMust />
+            <TextField
+              name={`things.${index}.qty`}
+              label="How many"
+              type="number"
+              step="any"
+              isMust
+              options={{ valueAsNumber: true }}
+            />
+            <button
+              type="button"
+              className="btn btn-quiet btn-sm"
+              aria-label={`Take out thing ${index + 1}`}
+              onClick={() => remove(index)}
+            >
+              Take out
+            </button>
+          </div>
+        ))}
+      </div>
       <button type="button" className="btn btn-quiet btn-sm" onClick={() => append({ item: '', qty: 1 })}>
         Add a thing
       </button>

@@ -48,9 +48,15 @@ export function followGuideChanges(databaseUrl: string, store: GuideStore): () =
   };
 
   const beat = (current: pg.Client): void => {
+    let isAsking = false;
     const timer = setInterval(() => {
       if (client !== current) return clearInterval(timer);
-      current.query('SELECT 1').catch((error: unknown) => lose(current, error));
+      if (isAsking) return;
+      isAsking = true;
+      current
+        .query('SELECT 1')
+        .catch((error: unknown) => lose(current, error))
+        .finally(() => (isAsking = false));
     }, HEARTBEAT_MS);
     timer.unref();
   };

@@ -1,0 +1,273 @@
+import { expect, test } from '@playwright/test';
+import { address, benchIsReady, expectAccessible, isKept, part, signIn, signInAs, startSession } from './steps.ts';
+
+test('a home is added by form, with an allergy and a toddler, and its guide follows', async ({ page }) => {
+  await signIn(page);
+  await page.goto(address('/homes'));
+  await page.getByRole('link', { name: 'Add a home' }).click();
+  await page.waitForURL('**/homes/new');
+  await benchIsReady(page);
+  await page.getByRole('button', { name: 'Add a child' }).click();
+  await page.getByLabel('Address for letters').fill('one@homes.example, two@homes.example');
+  await page.getByRole('button', { name: 'Add the home' }).click();
+  await expect(page.getByRole('alert')).toContainText('4 places need another look');
+  await expect(page.getByText('Name of the home must be filled in')).toBeVisible();
+  await expect(page.getByText('Address for letters must be one address')).toBeVisible();
+  await expect(page.getByText('Month of birth must be filled in')).toBeVisible();
+  await expect(page.getByLabel('Name of the home')).toBeFocused();
+  await expectAccessible(page);
+
+  await page.getByLabel('Name of the home').fill('Brick arch');
+  await page.getByLabel('Address for letters').fill('brick-arch@homes.example');
+  const child = page.getByRole('group', { name: 'Child 1' });
+  await child.getByLabel('Name').fill('Ottoline');
+  await child.getByLabel('Month of birth').fill('2025-11');
+  await page.getByRole('checkbox', { name: 'wheat' }).check();
+  for (const [index, [thing, count]] of [
+    ['bottle lids', '20'],
+    ['jar lids', '20'],
+    ['small boxes', '6'],
+  ].entries()) {
+    await page.getByRole('button', { name: 'Add a thing' }).click();
+    const row = page.getByRole('group', { name: `Thing ${index + 1}`, exact: true });
+    await row.getByLabel('Thing', { exact: true }).fill(thing!);
+    await row.getByLabel('How many').fill(count!);
+  }
+  await page.getByRole('button', { name: 'Add the home' }).click();
+  await expect(page.getByRole('status')).toContainText('Brick arch is kept.');
+  await expect(page.getByRole('row').filter({ hasText: 'Brick arch' })).toContainText('wheat');
+
+  await page.goto(address('/bench'));
+  await page.getByRole('link', { name: 'The cart with no wheels' }).click();
+  await benchIsReady(page);
+  await page.goto(`${page.url()}/send`);
+  const row = page.getByRole('row').filter({ hasText: 'Brick arch' });
+  await expect(row.getByRole('checkbox')).toBeChecked();
+  await expect(row).toContainText('no');
+  await row.getByRole('link', { name: 'Look at the guide of Brick arch' }).click();
+  await expect(page.getByText('This is how Brick arch will see it. Nothing was sent.')).toBeVisible();
+  await expect(page.getByText('Ottoline').first()).toBeVisible();
+  // Bottle lids are too small for a child of one; jar lids serve in their place.
+  await expect(page.getByRole('listitem').filter({ hasText: 'jar lids' }).first()).toBeVisible();
+  await expectAccessible(page);
+
+  await page.goto(address('/homes'));
+  await page.getByRole('link', { name: 'Change Brick arch' }).click();
+  await benchIsReady(page);
+  await page.getByRole('button', { name: 'Take Brick arch out' }).click();
+  await expect(page.getByRole('status')).toContainText('Brick arch was taken out');
+  await page.getByRole('button', { name: 'Bring back Brick arch' }).click();
+  await expect(page.getByRole('status')).toContainText('Brick arch is back');
+  await page.getByRole('link', { name: 'Change Brick arch' }).click();
+  await page.getByRole('button', { name: 'Take Brick arch out' }).click();
+});
+
+test('of two who change a home the second chooses which to go on from', async ({ page, context }) => {
+  await signIn(page);
+  await page.goto(address('/homes'));
+  const href = (await page.getByRole('link', { name: 'Change Hill cottage' }).getAttribute('href'))!;
+  const other = await context.newPage();
+  for (const window of [page, other]) {
+    await window.goto(address(href));
+    await benchIsReady(window);
+  }
+  await page.getByLabel('Address for letters').fill('cottage@homes.example');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByRole('status')).toContainText('Hill cottage is kept');
+  await other.getByLabel('Address for letters').fill('hill@homes.example');
+  await other.getByRole('button', { name: 'Keep it' }).click();
+  await expect(other.getByRole('alert')).toContainText('Somebody kept a newer version');
+  await other.getByRole('button', { name: 'Go on from theirs' }).click();
+  await expect(other.getByLabel('Address for letters')).toHaveValue('cottage@homes.example');
+});
+
+test('a part of one’s own, its needs, a part renewed from the shelf, a copy, and a session deleted and brought back', async ({
+  page,
+}) => {
+  await signIn(page);
+  const bench = await startSession(page, 'By hand', ['Owl steps']);
+  await page.getByRole('button', { name: 'Add a part' }).click();
+  const title = page.getByRole('textbox', { name: 'Title of this part' });
+  await title.fill('Socks in a row');
+  await title.press('Enter');
+  const own = page.locator('section.segment').filter({ has: title });
+  await own.getByText('needs', { exact: true }).click();
+  await own.getByLabel('Thing to add').fill('flying carpets');
+  await own.getByRole('button', { name: 'add this thing' }).click();
+  await expect(own.getByRole('alert')).toContainText('“flying carpets” is not on the shelf');
+  await own.getByLabel('Thing to add').fill('socks');
+  await own.getByRole('button', { name: 'add this thing' }).click();
+  await own.getByLabel('How many socks').fill('6');
+  await own.getByLabel('How many socks').press('Enter');
+  await own.getByLabel('socks: for whom').selectOption('child');
+  await isKept(page);
+  await expectAccessible(page);
+  await page.reload();
+  await benchIsReady(page);
+  await expect(title).toHaveValue('Socks in a row');
+
+  const owl = part(page, 'Owl steps');
+  await owl.getByRole('button', { name: 'take out line 1' }).click();
+  const lines = await owl.locator('.line').count();
+  await owl.locator('.segment-head').hover();
+  await owl.getByRole('button', { name: 'renew Owl steps from the shelf' }).click();
+  await expect(owl.getByText('It is as on the shelf now')).toBeVisible();
+  await expect(owl.locator('.line')).toHaveCount(lines + 1);
+  await owl.getByRole('button', { name: 'renew Owl steps from the shelf' }).click();
+  await expect(owl.getByText('It is as on the shelf already')).toBeVisible();
+  await isKept(page);
+
+  await page.getByRole('link', { name: 'copy or delete' }).click();
+  await page.getByLabel('Title').fill('');
+  await page.getByRole('button', { name: 'Copy it' }).click();
+  await expect(page.getByText('Title must not be empty')).toBeVisible();
+  await page.getByLabel('Title').fill('By hand, once more');
+  await page.getByLabel('Date').fill('2027-05-20');
+  await page.getByRole('button', { name: 'Copy it' }).click();
+  await benchIsReady(page);
+  await expect(page.getByRole('textbox', { name: 'Title of the session' })).toHaveValue('By hand, once more');
+  expect(page.url()).not.toBe(bench);
+  await page.getByRole('link', { name: 'copy or delete' }).click();
+  await page.getByRole('button', { name: 'Delete it' }).click();
+  await expect(page.getByRole('status')).toContainText('It was deleted');
+  await expect(page.getByRole('link', { name: 'By hand, once more' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Bring back By hand, once more' }).click();
+  await benchIsReady(page);
+  await expect(page.getByRole('textbox', { name: 'Title of the session' })).toHaveValue('By hand, once more');
+});
+
+test('a task is ticked off Today and stays so, and a second term starts from the term’s room', async ({ page }) => {
+  await signIn(page);
+  const name = /^Tick off: Send “A parcel for Nim”/;
+  await page.getByRole('button', { name }).click();
+  await expect(page.getByRole('button', { name })).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByText('Ticked off (1)')).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: /^Not done after all: Send “A parcel for Nim”/ }).click();
+  await expect(page.getByRole('button', { name })).toBeVisible();
+
+  await page.goto(address('/term?all'));
+  await page.getByRole('link').filter({ hasText: /term/i }).last().click();
+  await benchIsReady(page);
+  await page.getByRole('link', { name: 'Start another term' }).click();
+  await page.getByLabel('First day').fill('2027-09-06');
+  await page.getByRole('button', { name: 'Frame it' }).click();
+  await expect(page.getByText('What is it called? must not be empty')).toBeVisible();
+  await expect(page.getByLabel('What is it called?')).toBeFocused();
+  await expect(page.getByLabel('First day')).toHaveValue('2027-09-06');
+});
+
+test('sending says who has it, ticks all or none, and a second press sends nothing more', async ({ page, context }) => {
+  await signIn(page);
+  await startSession(page, 'Sent once', ['Owl steps']);
+  await page.getByRole('link', { name: /^Send to/ }).click();
+  await page.getByRole('link', { name: 'no home' }).click();
+  await expect(page.getByRole('checkbox', { checked: true })).toHaveCount(0);
+  await page.getByRole('checkbox', { name: 'Send to Blue door' }).check();
+  const again = await context.newPage();
+  await again.goto(page.url());
+  await page.getByRole('button', { name: 'Send it' }).click();
+  await expect(page.getByRole('status')).toContainText('It went out');
+  await again.getByRole('button', { name: 'Send it' }).click();
+  await expect(again.getByRole('alert')).toContainText('choose at least one home', { ignoreCase: true });
+  await again.getByRole('link', { name: 'all homes' }).click();
+  await expect(again.getByRole('row').filter({ hasText: 'Blue door' })).toContainText('edition 1');
+  await expect(again.getByRole('row').filter({ hasText: 'Red gate' }).first()).toContainText('no');
+  await page.goBack();
+  await page.getByRole('checkbox', { name: 'Send to Blue door' }).check();
+  await page.getByRole('button', { name: 'Send it' }).click();
+  await page.waitForURL(/\/(post|bench)\//);
+  await page.goto(address('/post'));
+  await expect(page.getByRole('row').filter({ hasText: 'Sent once' })).toContainText(/\b1\b/);
+});
+
+test('by touch nothing covers the words of a line, and what a control is called holds the words it shows', async ({
+  browser,
+}) => {
+  const context = await browser.newContext({ viewport: { width: 820, height: 1180 }, hasTouch: true, isMobile: true });
+  const page = await context.newPage();
+  await signIn(page);
+  await page.goto(address('/bench'));
+  await page.getByRole('link', { name: 'The cart with no wheels' }).click();
+  await benchIsReady(page);
+  const covered = await page.locator('.line').evaluateAll(
+    (lines) =>
+      lines.filter((line) => {
+        const words = line.querySelector('.line-text')!.getBoundingClientRect();
+        const tools = line.querySelector('.line-tools')?.getBoundingClientRect();
+        return (
+          tools &&
+          tools.top < words.bottom - 1 &&
+          tools.bottom > words.top + 1 &&
+          tools.left < words.right &&
+          tools.right > words.left
+        );
+      }).length,
+  );
+  expect(covered).toBe(0);
+  const small = await page
+    .locator('.line-tools button, .segment-tools button')
+    .evaluateAll((buttons) =>
+      buttons.filter((button) => button.getBoundingClientRect().height < 40).map((button) => button.textContent),
+    );
+  expect(small).toEqual([]);
+  const wrong = await page
+    .locator('button[aria-label], a[aria-label], summary[aria-label]')
+    .evaluateAll((controls) =>
+      controls
+        .map((control) => [
+          control.getAttribute('aria-label')!.toLowerCase(),
+          (control as HTMLElement).innerText.replace(/\s+/g, ' ').trim().toLowerCase(),
+        ])
+        .filter(([name, shown]) => shown && !name!.includes(shown)),
+    );
+  expect(wrong).toEqual([]);
+  await context.close();
+});
+
+test('the print tray holds the guide of one home; a guide read from the right is printed from its own page', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.goto(address('/bench'));
+  await page.getByRole('link', { name: 'The cart with no wheels' }).click();
+  await benchIsReady(page);
+  await page.getByRole('link', { name: 'Print tray' }).click();
+  await page.getByLabel('For whom').selectOption({ label: 'for one home' });
+  await page.getByLabel('which home').selectOption({ label: 'Blue door' });
+  await page.getByRole('button', { name: 'Lay it out' }).click();
+  await expect(page.locator('figcaption', { hasText: 'The cart with no wheels, for Blue door' }).first()).toBeVisible();
+  await page.getByLabel('For whom').selectOption({ label: 'for all homes' });
+  await page.getByRole('button', { name: 'Lay it out' }).click();
+  await expect(page.getByRole('img', { name: /Page 1: Contents/ })).toContainText('is read from the right');
+});
+
+test('an owner asks somebody to join, gives another part and takes out; an author has no such page', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.goto(address('/programme'));
+  await page.getByRole('link', { name: 'People' }).click();
+  await page.getByLabel('Address').fill('not an address');
+  await page.getByRole('button', { name: 'Send the invitation' }).click();
+  await expect(page.getByText('Name is needed')).toBeVisible();
+  await expect(page.getByText('Address must be one address')).toBeVisible();
+  await page.getByLabel('Name').fill('Wilma');
+  await page.getByLabel('Address').fill('wilma@quillbrook.example');
+  await page.getByRole('button', { name: 'Send the invitation' }).click();
+  await expect(page.getByRole('row').filter({ hasText: 'wilma@quillbrook.example' })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Take back the invitation of Wilma' }).click();
+  await expect(page.getByRole('row').filter({ hasText: 'wilma@quillbrook.example' })).toHaveCount(0);
+  await page.goto(address('/account'));
+  await expectAccessible(page);
+});
+
+test('who only reads sees no link of a home', async ({ page }) => {
+  await signInAs(page, 'bo@quillbrook.example', 'only-looking-on');
+  await page.goto(address('/post'));
+  await page.getByRole('link', { name: 'The cart with no wheels' }).click();
+  await expect(page.getByRole('link', { name: 'letter and code' })).toHaveCount(0);
+  await expect(page.getByRole('link', { name: 'Add a home' })).toHaveCount(0);
+});

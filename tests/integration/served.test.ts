@@ -1,0 +1,157 @@
+import assert from 'node:assert/strict';
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { after, before, test } from 'node:test';
+import { closeDatabase, database } from '../../src/server/db/connection.ts';
+import { DEMO } from '../../src/server/demo.ts';
+import { guideToken } from '../../src/server/http/secrets.ts';
+import { SECRET, startServer, startTestDatabase, type TestDatabase, type TestServer } from '../support/app.ts';
+
+let records: TestDatabase;
+let servers: TestServer[];
+let folder: string;
+let links: { id: string; language: string }[];
+
+before(async () => {
+  records = await startTestDatabase();
+  folder = mkdtempSync(join(tmpdir(), 'footstool-served-'));
+  Object.assign(process.env, { DATABASE_URL: records.url, FOOTSTOOL_SECRET: SECRET });
+  servers = [await startServer(records.url, folder), await startServer(records.url, folder)];
+  [links] = (await database().query(
+    'SELECT guide_links.id, homes.language FROM guide_links JOIN homes ON homes.id = guide_links.home_id ORDER BY homes.nickname',
+  )) as unknown as [typeof links];
+});
+after(async () => {
+  await closeDatabase();
+  await Promise.all(servers.map((server) => server.stop()));
+  records.remove();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+const visit = (server: number, token: string, headers: Record<string, string> = {}) =>
+  fetch(`${servers[server]!.address}/g/${token}`, { headers });
+/** Whether an answer comes to be so within a second. */
+async function within(ms: number, isSo: () => Promise<boolean>): Promise<boolean> {
+  const began = Date.now();
+  while (Date.now() - began < ms) {
+    if (await isSo()) return true;
+    await new Promise((next) => setTimeout(next, 20));
+  }
+  return false;
+}
+
+test('a guide is rendered once and then served from memory, unchanged for who has it already', async () => {
+  const token = guideToken(links[0]!.id);
+  const first = await visit(0, token);
+  const text = await first.text();
+  const etag = first.headers.get('etag')!;
+  assert.equal(first.headers.get('x-queries'), '1');
+  const second = await visit(0, token);
+  assert.equal(await second.text(), text);
+  assert.equal(second.headers.get('content-security-policy'), first.headers.get('content-security-policy'));
+  assert.equal((await visit(0, token, { 'if-none-match': etag })).status, 304);
+  assert.match(text, /<h1[\s>]/);
+  const levels = [...text.matchAll(/<h([1-6])[\s>]/g)].map((match) => Number(match[1]));
+  levels.forEach((level, index) =>
+    assert.ok(index === 0 || level <= levels[index - 1]! + 1, `a heading skips: ${levels.join()}`),
+  );
+});
+
+test('a reply renews what is stored, in every process within a second', async () => {
+  const token = guideToken(links[1]!.id);
+  await Promise.all([visit(0, token), visit(1, token)]);
+  const answer = await fetch(`${servers[0]!.address}/g/${token}/reply`, {
+    method: 'POST',
+    redirect: 'manual',
+    headers: { origin: servers[0]!.address },
+    body: new URLSearchParams({ outcome: 'done', note: 'We sang it to the cat.' }),
+  });
+  assert.equal(answer.status, 303);
+  assert.match(await (await visit(0, token)).text(), /We sang it to the cat/);
+  assert.ok(await within(1000, async () => (await (await visit(1, token)).text()).includes('We sang it to the cat')));
+});
+
+test('a revoked guide is gone in every process within a second', async () => {
+  const token = guideToken(links[2]!.id);
+  for (const server of [0, 1, 0, 1]) assert.equal((await visit(server, token)).status, 200);
+  await database().query(`UPDATE guide_links SET revoked_at = now() WHERE id = '${links[2]!.id}'`);
+  for (const server of [0, 1]) assert.ok(await within(1000, async () => (await visit(server, token)).status === 404));
+});
+
+test('a frozen database is given up after seconds, with a page that says so, to homes in the language of their guide', async () => {
+  const spanish = guideToken(links.find(({ language }) => language === 'es')!.id);
+  await visit(0, spanish);
+  const { email, password } = DEMO.people[0];
+  const signedIn = await fetch(`${servers[0]!.address}/sign-in`, {
+    method: 'POST',
+    redirect: 'manual',
+    headers: { origin: servers[0]!.address },
+    body: new URLSearchParams({ email, password }),
+  });
+  const cookie = signedIn.headers.get('set-cookie')!.split(';')[0]!;
+  const processes = postgresProcesses(records.port);
+  assert.ok(processes.length > 3);
+  for (const id of processes) process.kill(id, 'SIGSTOP');
+  try {
+    // The store stops serving what it can no longer vouch for.
+    assert.ok(
+      await within(6000, async () => {
+        const began = Date.now();
+        await visit(0, spanish);
+        return Date.now() - began > 1000;
+      }),
+    );
+    const began = Date.now();
+    const [page, guide, sent] = await Promise.all([
+      fetch(`${servers[0]!.address}/bench`, { headers: { cookie } }),
+      visit(0, spanish),
+      fetch(`${servers[0]!.address}/g/${'b'.repeat(43)}/book`, {
+        method: 'POST',
+        headers: { origin: servers[0]!.address, 'accept-language': 'ar' },
+        body: new URLSearchParams({ book: 'none' }),
+      }),
+    ]);
+    assert.ok(Date.now() - began < 15_000, `given up after ${Date.now() - began} ms`);
+    assert.deepEqual([page.status, guide.status, sent.status], [503, 503, 503]);
+    assert.match(await page.text(), /cannot reach its records/);
+    assert.match(await guide.text(), /lang="es"[\s\S]*No se ha perdido nada/);
+    assert.match(await sent.text(), /dir="rtl"[\s\S]*لم يُحفظ/);
+    assert.equal((await fetch(`${servers[0]!.address}/health`)).status, 200);
+  } finally {
+    for (const id of processes) process.kill(id, 'SIGCONT');
+  }
+  assert.ok(await within(15_000, async () => (await visit(0, spanish)).status === 200));
+});
+
+/** The database's processes: the one that listens at a port, and what it started. */
+function postgresProcesses(port: number): number[] {
+  const all = execFileSync('ps', ['-eo', 'pid,ppid,args'], { encoding: 'utf8' })
+    .split('\n')
+    .map((line) => /^\s*(\d+)\s+(\d+)\s+(.*)$/.exec(line))
+    .filter((match) => match !== null);
+  const main = Number(all.find((match) => match[3]!.includes(`port=${port}`) && match[3]!.includes('postgres'))![1]);
+  return [main, ...all.filter((match) => Number(match[2]) === main).map((match) => Number(match[1]))];
+}
+
+test('a session’s page and its scripts weigh what they may, as they come over the wire', async () => {
+  const { email, password } = DEMO.people[0];
+  const signedIn = await fetch(`${servers[1]!.address}/sign-in`, {
+    method: 'POST',
+    redirect: 'manual',
+    headers: { origin: servers[1]!.address },
+    body: new URLSearchParams({ email, password }),
+  });
+  const cookie = signedIn.headers.get('set-cookie')!.split(';')[0]!;
+  const head = await fetch(`${servers[1]!.address}/bench`, { headers: { cookie, 'accept-encoding': 'gzip' } });
+  assert.equal(head.headers.get('content-encoding'), 'gzip');
+  const file = /\/_astro\/[^"]+\.js/.exec(
+    await (await fetch(`${servers[1]!.address}/shelf/new/book`, { headers: { cookie } })).text(),
+  )![0];
+  const script = await fetch(servers[1]!.address + file, { headers: { 'accept-encoding': 'br' } });
+  assert.deepEqual(
+    [script.headers.get('content-encoding'), script.headers.get('cache-control')],
+    ['br', 'public, max-age=31536000, immutable'],
+  );
+});
