@@ -22,36 +22,54 @@ const FORBIDDEN_NAMES = new Set(['__proto__', 'constructor', 'prototype']);
  * cannot be kept. Stops at the first; null for a sound value. Takes time in proportion to what it looks at, at most.
  */
 export function findOutOfBounds(value: unknown, bounds: Bounds = USUAL_BOUNDS): FieldProblem | null {
-  let left = bounds.values;
-  const pending: { value: unknown; path: string; depth: number }[] = [{ value, path: '', depth: 0 }];
-  for (let item = pending.pop(); item; item = pending.pop()) {
-    const { path, depth } = item;
-    const problem = ofOne(item.value, depth, bounds);
-    if (problem) return { path: path || '$', message: problem };
-    if (typeof item.value !== 'object' || item.value === null) continue;
-    const inside: [string, unknown][] = Array.isArray(item.value)
-      ? item.value.map((entry: unknown, index) => [`[${index}]`, entry])
-      : Object.entries(item.value).map(([name, entry]) => [path ? `.${name}` : name, entry]);
-    left -= inside.length;
-    if (left < 0) return { path: '$', message: `must hold at most ${bounds.values} values in all` };
-    for (const [name, entry] of inside) {
-      const wrongName = Array.isArray(item.value) ? null : ofName(name.replace(/^\./, ''));
-      if (wrongName) return { path: path || '$', message: wrongName };
-      pending.push({ value: entry, path: path + name, depth: depth + 1 });
+  const counter = { left: bounds.values };
+  const found = visit(value, { depth: 0, bounds, counter });
+  if (!found) return null;
+  return { path: found.path.replace(/^\./, '') || '$', message: found.message };
+}
+
+interface Visit {
+  readonly depth: number;
+  readonly bounds: Bounds;
+  readonly counter: { left: number };
+}
+
+/** Paths are put together only on the way back from what was found. */
+function visit(value: unknown, { depth, bounds, counter }: Visit): FieldProblem | null {
+  if (typeof value !== 'object' || value === null) return ofPlain(value, bounds);
+  if (depth >= bounds.depth) return here(`must not lie deeper than ${bounds.depth} levels`);
+  const inside = { depth: depth + 1, bounds, counter };
+  if (Array.isArray(value)) {
+    counter.left -= value.length;
+    if (counter.left < 0) return here(`must hold at most ${bounds.values} values in all`);
+    for (let index = 0; index < value.length; index++) {
+      const found = visit(value[index], inside);
+      if (found) return { path: `[${index}]${found.path}`, message: found.message };
     }
+    return null;
+  }
+  const names = Object.keys(value);
+  if (names.length > bounds.fields) return here(`must have at most ${bounds.fields} fields`);
+  counter.left -= names.length;
+  if (counter.left < 0) return here(`must hold at most ${bounds.values} values in all`);
+  for (const name of names) {
+    const wrongName = ofName(name);
+    if (wrongName) return here(wrongName);
+    const found = visit((value as Record<string, unknown>)[name], inside);
+    if (found) return { path: `.${name}${found.path}`, message: found.message };
   }
   return null;
 }
 
-function ofOne(value: unknown, depth: number, bounds: Bounds): string | null {
-  if (typeof value === 'number' && !Number.isFinite(value)) return 'must be a number that is not beyond all bounds';
-  if (typeof value === 'string')
-    return value.length > bounds.text ? `must be at most ${bounds.text} characters` : ofText(value);
-  if (typeof value !== 'object' || value === null) return null;
-  if (depth >= bounds.depth) return `must not lie deeper than ${bounds.depth} levels`;
-  return !Array.isArray(value) && Object.keys(value).length > bounds.fields
-    ? `must have at most ${bounds.fields} fields`
-    : null;
+const here = (message: string): FieldProblem => ({ path: '', message });
+
+function ofPlain(value: unknown, bounds: Bounds): FieldProblem | null {
+  if (typeof value === 'number')
+    return Number.isFinite(value) ? null : here('must be a number that is not beyond all bounds');
+  if (typeof value !== 'string') return null;
+  if (value.length > bounds.text) return here(`must be at most ${bounds.text} characters`);
+  const problem = ofText(value);
+  return problem === null ? null : here(problem);
 }
 
 function ofName(name: string): string | null {

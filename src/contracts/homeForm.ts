@@ -1,6 +1,9 @@
 import { array, boolean, number, object, string, type InferType } from 'yup';
 import { ALLERGENS } from './cautions.ts';
 
+/** Homes of one programme; each session is worked out for all of them. */
+export const MOST_HOMES = 300;
+
 export const HOME_LANGUAGES = ['en', 'es', 'ar'] as const;
 
 const oneAddress = string()

@@ -3,5 +3,6 @@ declare module 'autocannon' {
     url: string;
     connections: number;
     duration: number;
-  }): Promise<{ requests: { average: number } }>;
+    requests?: readonly { path: string }[];
+  }): Promise<{ requests: { average: number }; non2xx: number }>;
 }

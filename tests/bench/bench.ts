@@ -1,16 +1,9 @@
-import { createHmac } from 'node:crypto';
-import { createServer } from 'node:http';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import autocannon from 'autocannon';
-import pg from 'pg';
 import { composeSession } from '../../src/core/script/composition.ts';
 import { applyEdit } from '../../src/core/script/edit.ts';
 import { findAsides } from '../../src/core/checks/asides.ts';
 import { fitHomes } from '../../src/core/homes/sessionReadiness.ts';
 import { chooseSwaps, type SwapsInput } from '../../src/core/materials/swaps.ts';
-import { SECRET, startServer, startTestDatabase } from '../support/app.ts';
+import { edgeOfServer } from './edge.ts';
 import { coinCounting, dialToPicture } from './makers.ts';
 import { finding, findingInBrowser, termPlans } from './finding.ts';
 import { readBenchFixture } from './fixture.ts';
@@ -19,7 +12,7 @@ import { printTray } from './tray.ts';
 /** Speed as ratios in one run: each figure stands beside the baseline it is measured against. */
 const report = (name: string, text: string) => console.log(`${name.padEnd(34)} ${text}`);
 
-if (!process.argv.includes('--core')) await guidesAgainstBareHttp();
+if (!process.argv.includes('--core')) await edgeOfServer(report);
 swapsAgainstBruteForce();
 benchRecomputation();
 finding(report);
@@ -28,32 +21,6 @@ coinCounting(report);
 if (!process.argv.includes('--core')) await printTray(report);
 if (!process.argv.includes('--core')) await dialToPicture(report);
 if (!process.argv.includes('--quick')) await termPlans(report);
-
-async function guidesAgainstBareHttp(): Promise<void> {
-  const folder = mkdtempSync(join(tmpdir(), 'footstool-bench-'));
-  const database = await startTestDatabase();
-  const server = await startServer(database.url, folder);
-  const client = new pg.Client(database.url);
-  await client.connect();
-  const { rows } = await client.query<{ id: string }>('SELECT id FROM guide_links LIMIT 1');
-  await client.end();
-  const guide = `${server.address}/g/${createHmac('sha256', SECRET).update(`guide:${rows[0]!.id}`).digest('base64url')}`;
-  const bytes = Buffer.from(await (await fetch(guide)).arrayBuffer());
-  const bare = createServer((_, answer) => answer.writeHead(200, { 'content-type': 'text/html' }).end(bytes));
-  await new Promise<void>((up) => bare.listen(0, '127.0.0.1', up));
-  const { port } = bare.address() as { port: number };
-  const perSecond = async (url: string) => (await autocannon({ url, connections: 10, duration: 5 })).requests.average;
-  await perSecond(guide);
-  const [ours, baseline] = [await perSecond(guide), await perSecond(`http://127.0.0.1:${port}`)];
-  report(
-    'guides served',
-    `${Math.round(ours)}/s; bare node:http with the same ${bytes.length} bytes ${Math.round(baseline)}/s; ratio ${(ours / baseline).toFixed(3)}`,
-  );
-  bare.close();
-  await server.stop();
-  database.remove();
-  rmSync(folder, { recursive: true, force: true });
-}
 
 function swapsAgainstBruteForce(): void {
   const sizes = [3, 4, 5, 6, 7, 8, 9, 10, 11];

@@ -6,7 +6,7 @@ import { readBookPage } from '../../src/server/services/bookPage.ts';
 import { exportFile } from '../../src/server/services/exportShelf.ts';
 import { importFile } from '../../src/server/services/importShelf.ts';
 import { cancelReservation, findCopies, reserveBook } from '../../src/server/services/reservations.ts';
-import { findStops, readSendPage } from '../../src/server/services/sendPage.ts';
+import { findStops, fitInSlices, readSendPage } from '../../src/server/services/sendPage.ts';
 import { sendSession } from '../../src/server/services/sending.ts';
 import { keepSession } from '../../src/server/services/sessions.ts';
 import { findEntry, keepEntry, retireEntry } from '../../src/server/services/shelfEntries.ts';
@@ -134,7 +134,7 @@ test('what the bench lets an author send, the server sends: both ask the same ch
   const lines = (text: string) => [{ id: 'x', kind: 'do' as const, text: `${text} {@boxes} {@lids} {@bowl}` }];
   // Comes out as it stands, though not at the far end of a dial: the bench lets it go, and so does the server.
   const sound = withCarts({ lines: lines('Share {=12/(boxes-2)} out.'), levels: {}, ahead: [], dials });
-  assert.deepEqual(findStops(sound, homes, { things, person: at.owner }), []);
+  assert.deepEqual(findStops(sound, await fitInSlices(sound, homes, { things }), { things, person: at.owner }), []);
   const { revision } = await keepSession(at.owner, kept.id, { revision: kept.revision, session: sound });
   const [home] = homes;
   const send = (at2: number) =>
@@ -147,7 +147,7 @@ test('what the bench lets an author send, the server sends: both ask the same ch
     ahead: [],
     dials,
   });
-  assert.equal(findStops(broken, homes, { things, person: at.owner }).length, 1);
+  assert.equal(findStops(broken, await fitInSlices(broken, homes, { things }), { things, person: at.owner }).length, 1);
   const later = await keepSession(at.owner, kept.id, { revision, session: broken });
   assert.equal((await readSendPage(at.owner, kept.id)).stops.length, 1);
   await refuses(send(later.revision), 'wrong-input');

@@ -236,7 +236,12 @@ export function fitHomes(
   settings: FitSettings,
 ): { fits: readonly HomeFit[]; readiness: Readiness } {
   const fits = homes.map((home) => fitHome(session, home, settings));
-  return { fits, readiness: summariseReadiness(fits.map(({ answer, parts }) => ({ answer, kit: kitOf(parts) }))) };
+  return { fits, readiness: readinessOfAll(fits) };
+}
+
+/** How many homes can do a session, from each one's fit. */
+export function readinessOfAll(fits: readonly HomeFit[]): Readiness {
+  return summariseReadiness(fits.map(({ answer, parts }) => ({ answer, kit: kitOf(parts) })));
 }
 
 /** A home's kit by thing, counted as fetch lists are. */

@@ -35,7 +35,7 @@ export interface TrayHome {
 }
 
 /** A tray of more pages is refused: nobody prints it, and laying it out would hold up others. */
-export const MOST_TRAY_PAGES = 800;
+export const MOST_TRAY_PAGES = 1200;
 
 export interface TrayInput {
   readonly session: Pick<Session, 'title' | 'segments'>;
@@ -72,12 +72,9 @@ function withEmptyBacks(pages: readonly Page[], settings: SheetSettings): Page[]
   return pages.flatMap((page, index) => (page.isBack || pages[index + 1]?.isBack ? [page] : [page, empty]));
 }
 
-/** About how many pages a tray will have, without laying it out for each home: never fewer than half. */
+/** How many pages a tray has for these homes: with one home, about what each of many will take. */
 export function estimateTrayPages(input: TrayInput): number {
-  if (input.for === 'author' || input.for === 'kit')
-    return layTray({ ...input, homes: input.homes.slice(0, 1) }).pages.length;
-  const [first] = input.homes;
-  return first ? layTray({ ...input, homes: [first] }).pages.length * input.homes.length : 1;
+  return layTray(input).pages.length;
 }
 
 export interface Tray {

@@ -1,10 +1,11 @@
 import { createHash } from 'node:crypto';
-import { gunzipSync, gzipSync } from 'node:zlib';
+import { gzipSync } from 'node:zlib';
 
 /** A guide's page as it is served again and again. */
 export interface StoredPage {
   /** The strong validator of its text. */
   readonly etag: string;
+  readonly plain: Buffer;
   readonly gzipped: Buffer;
   readonly headers: Readonly<Record<string, string>>;
 }
@@ -30,7 +31,9 @@ export interface GuideStore {
   resume(): void;
 }
 
-const MOST_BYTES = 96 * 1024 * 1024;
+const MOST_BYTES = 192 * 1024 * 1024;
+
+const sizeOf = ({ plain, gzipped }: StoredPage) => plain.length + gzipped.length;
 
 /** Rendered guides in the memory of this process, the ones asked for longest ago dropped first. */
 export class MemoryGuideStore implements GuideStore {
@@ -52,6 +55,7 @@ export class MemoryGuideStore implements GuideStore {
   keep(key: string, ticket: RenderTicket, { html, headers }: Parameters<GuideStore['keep']>[2]): StoredPage {
     const page: StoredPage = {
       etag: createHash('sha256').update(html).digest('base64url'),
+      plain: Buffer.from(html),
       gzipped: gzipSync(html, { level: 9 }),
       headers,
     };
@@ -65,7 +69,7 @@ export class MemoryGuideStore implements GuideStore {
     this.#rendering.delete(key);
     const page = this.#pages.get(key);
     if (!page) return;
-    this.#bytes -= page.gzipped.length;
+    this.#bytes -= sizeOf(page);
     this.#pages.delete(key);
   }
 
@@ -82,14 +86,14 @@ export class MemoryGuideStore implements GuideStore {
 
   #put(key: string, page: StoredPage): void {
     const before = this.#pages.get(key);
-    if (before) this.#bytes -= before.gzipped.length;
+    if (before) this.#bytes -= sizeOf(before);
     this.#pages.delete(key);
     this.#pages.set(key, page);
-    this.#bytes += page.gzipped.length;
-    for (const [oldest, { gzipped }] of this.#pages) {
+    this.#bytes += sizeOf(page);
+    for (const [oldest, dropped] of this.#pages) {
       if (this.#bytes <= MOST_BYTES) break;
       this.#pages.delete(oldest);
-      this.#bytes -= gzipped.length;
+      this.#bytes -= sizeOf(dropped);
     }
   }
 }
@@ -106,7 +110,7 @@ export function answerWith(page: StoredPage, asked: { ifNoneMatch?: string; acce
   const etag = `"${page.etag}${isCompressed ? '-gz' : ''}"`;
   const headers = { ...page.headers, etag, vary: 'accept-encoding' };
   if (asked.ifNoneMatch?.includes(page.etag)) return { status: 304, headers, body: null };
-  const body = isCompressed ? page.gzipped : gunzipSync(page.gzipped);
+  const body = isCompressed ? page.gzipped : page.plain;
   return {
     status: 200,
     headers: {

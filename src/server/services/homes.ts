@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Op, type Transaction } from 'sequelize';
-import { homeForm, type HomeForm } from '../../contracts/homeForm.ts';
+import { homeForm, MOST_HOMES, type HomeForm } from '../../contracts/homeForm.ts';
 import { checkForm } from '../../contracts/problems.ts';
 import { isRevision, NO_REVISION } from '../../contracts/revision.ts';
 import type { ThingsByKey } from '../../core/script/session.ts';
@@ -92,10 +92,20 @@ export async function keepHome(
       if (current.revision !== revision) throw new EdgeError('conflict', { current });
     }
     await refuseSameName(person, { id, nickname: home.nickname }, transaction);
+    if (isNew) await refuseTooMany(person.programmeId, 1, transaction);
     const homeId = isNew ? randomUUID() : id;
     await writeHome(person, { homeId, home, revision: isNew ? 1 : (revision as number) + 1 }, transaction);
     return homeId;
   });
+}
+
+/** A programme has so many homes at most; those that were taken out do not count. */
+export async function refuseTooMany(programmeId: string, more: number, transaction: Transaction): Promise<void> {
+  const count = await HomeRow.count({ where: { programmeId, takenOutAt: null }, transaction });
+  if (count + more > MOST_HOMES)
+    throw new EdgeError('wrong-input', {
+      problems: [{ path: 'homes', message: `can be at most ${MOST_HOMES} in one programme, and there are ${count}` }],
+    });
 }
 
 const sorted = (home: HomeForm) => ({

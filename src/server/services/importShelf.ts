@@ -20,6 +20,8 @@ import {
 } from '../db/repositories/shelf.ts';
 import { EdgeError } from '../http/errors.ts';
 import { HERE, type Beside, type KnownThing } from './checkFile.ts';
+import { hold } from '../db/hold.ts';
+import { refuseTooMany } from './homes.ts';
 import { inTurn } from './inTurn.ts';
 import { requireAuthor, type Person } from './person.ts';
 import { changeSettings } from './programme.ts';
@@ -102,6 +104,12 @@ async function writeHomes(programmeId: string, homes: readonly HomeEntry[], tran
     transaction,
   });
   const idOf = new Map(things.map(({ id, key }) => [key, id]));
+  await hold(`${programmeId}/homes`, transaction);
+  const there = await HomeRow.count({
+    where: { programmeId, takenOutAt: null, nickname: homes.map(({ nickname }) => nickname) },
+    transaction,
+  });
+  await refuseTooMany(programmeId, homes.length - there, transaction);
   await HomeRow.bulkCreate(
     homes.map(({ nickname, contact, language, allergens }) => ({
       id: randomUUID(),

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Op } from 'sequelize';
-import { fitHomes } from '../../core/homes/sessionReadiness.ts';
+import { fitHome } from '../../core/homes/sessionReadiness.ts';
 import { composeGuide } from '../../core/script/guide.ts';
 import {
   estimateTrayPages,
@@ -28,6 +28,7 @@ import { log } from '../log.ts';
 import { writePdf } from '../print/pdf.ts';
 import { printer } from '../print/printer.ts';
 import { enqueue } from '../queue/queue.ts';
+import { inSlices } from './inSlices.ts';
 import { requireAuthor, type Person } from './person.ts';
 
 export interface PrintJob {
@@ -54,7 +55,8 @@ export async function readTray(
   person: TrayReader,
   sessionId: string,
   choice: TrayChoice,
-): Promise<Tray & { title: string; homes: readonly { id: string; nickname: string }[] }> {
+  { mostHomes = Infinity } = {},
+): Promise<ReadTray> {
   const [kept, homes, things, { books }] = await Promise.all([
     readSession(person.programmeId, sessionId),
     readHomes(person.programmeId),
@@ -66,26 +68,29 @@ export async function readTray(
   if (choice.for === 'home' && chosen.length === 0)
     throw new EdgeError('wrong-input', { problems: [{ path: 'home', message: 'choose a home of this programme' }] });
   const policy = person.settings.cautions;
-  const { fits } = fitHomes(kept.session, chosen, { things, policy });
   const sheetFor = (home: KeptHome) =>
     guideSheet(
       composeGuide({ session: kept.session, home, things, programme: person.programme, policy, books }),
       guideWords(home.language),
     );
-  const trayHome = (home: KeptHome, index: number): TrayHome => ({
+  const trayHome = (home: KeptHome): TrayHome => ({
     nickname: home.nickname,
     children: home.children.map(({ nickname }) => nickname),
-    kit: fits[index]!.kit.map(({ item, qty }) => countThing(item, qty, things)),
+    kit: fitHome(kept.session, home, { things, policy }).kit.map(({ item, qty }) => countThing(item, qty, things)),
     guide: guideWords(home.language).direction === 'rtl' ? null : sheetFor(home),
   });
-  const input: TrayInput = {
+  const laidFor = choice.for === 'author' ? [] : chosen.slice(0, mostHomes);
+  const inputFor = (trayHomes: readonly TrayHome[]): TrayInput => ({
     session: kept.session,
     for: choice.for,
     version: choice.version,
-    homes: choice.for === 'author' ? [] : chosen.map(trayHome),
+    homes: trayHomes,
     paper: person.settings.paper,
-  };
-  const estimate = estimateTrayPages(input);
+  });
+  // One home tells how many pages all will take, before anything is laid out for them.
+  const forNone = estimateTrayPages(inputFor([]));
+  const forOne = estimateTrayPages(inputFor(laidFor.slice(0, 1).map(trayHome)));
+  const estimate = choice.for === 'author' ? forOne : forNone + (forOne - forNone) * chosen.length;
   if (estimate > MOST_TRAY_PAGES)
     throw new EdgeError('wrong-input', {
       problems: [
@@ -95,9 +100,24 @@ export async function readTray(
   return {
     title: kept.session.title,
     homes: homes.map(({ id, nickname }) => ({ id, nickname })),
-    ...layTray(input),
+    left: chosen.length - laidFor.length,
+    estimate,
+    ...layTray(inputFor(await inSlices(laidFor, trayHome))),
   };
 }
+
+/** Sheets of a tray, with the homes one may choose from. */
+export interface ReadTray extends Tray {
+  readonly title: string;
+  readonly homes: readonly { id: string; nickname: string }[];
+  /** Homes that are not laid out here. */
+  readonly left: number;
+  /** About how many pages there will be for all of them. */
+  readonly estimate: number;
+}
+
+/** A page shows the sheets of so many homes; the printer lays them out for all. */
+export const MOST_HOMES_SHOWN = 24;
 
 /** Puts a session's tray into the printer's queue; gives the job, which `readJob` follows. */
 export async function startPrinting(person: Person, sessionId: string, written: unknown): Promise<string> {
@@ -105,7 +125,7 @@ export async function startPrinting(person: Person, sessionId: string, written: 
   const checked = checkShape(trayForm, written);
   if (!checked.ok) throw new EdgeError('wrong-input', { problems: checked.problem });
   const choice = checked.value as TrayChoice;
-  const { pages, title } = await readTray(person, sessionId, choice);
+  const { estimate, title } = await readTray(person, sessionId, choice, { mostHomes: 1 });
   const id = randomUUID();
   await tables().transaction(async (transaction) => {
     await PrintJobRow.create(
@@ -121,7 +141,7 @@ export async function startPrinting(person: Person, sessionId: string, written: 
         createdBy: person.userId,
         choice,
         done: 0,
-        total: pages.length,
+        total: estimate,
         removedAt: null,
       },
       { transaction },

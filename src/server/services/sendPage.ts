@@ -1,14 +1,14 @@
 import { QueryTypes } from 'sequelize';
-import { fitHomes } from '../../core/homes/sessionReadiness.ts';
+import { fitHome, readinessOfAll } from '../../core/homes/sessionReadiness.ts';
 import { composeGuide, type Guide } from '../../core/script/guide.ts';
 import type { GuideLanguage } from '../../messages/guide.ts';
 import { composeSession } from '../../core/script/composition.ts';
 import { findAsides, type Aside } from '../../core/checks/asides.ts';
 import type { HomeFit } from '../../core/homes/sessionReadiness.ts';
 import type { Readiness } from '../../core/homes/readiness.ts';
-import type { Home } from '../../core/homes/home.ts';
 import type { Session, ThingsByKey } from '../../core/script/session.ts';
-import { readHomes } from '../db/repositories/homes.ts';
+import { readHomes, type KeptHome } from '../db/repositories/homes.ts';
+import { inSlices } from './inSlices.ts';
 import { isUuid, type KeptSession } from '../db/repositories/sessions.ts';
 import { SendingRow } from '../db/models.ts';
 import { isSameValue } from '../db/sameValue.ts';
@@ -41,19 +41,11 @@ export async function readSendPage(person: Person, id: string): Promise<SendPage
     readHomes(person.programmeId),
     readHad(person.programmeId, id),
   ]);
-  const { fits, readiness } = fitHomes(kept.session, homes, { things, policy: person.settings.cautions });
+  const fits = await fitInSlices(kept.session, homes, { things, policy: person.settings.cautions });
   const edition = latest?.edition ?? 0;
   const isChanged = latest !== null && !isSameValue(latest.session, kept.session);
-  return {
-    kept,
-    fits,
-    readiness,
-    things,
-    had,
-    edition,
-    isChanged,
-    stops: findStops(kept.session, homes, { things, person }),
-  };
+  const stops = findStops(kept.session, fits, { things, person });
+  return { kept, fits, readiness: readinessOfAll(fits), things, had, edition, isChanged, stops };
 }
 
 /** The newest copy that each home holds by a link that still opens. Two queries. */
@@ -73,14 +65,22 @@ async function readHad(
   return { had: new Map(rows.map(({ homeId, ...copy }) => [homeId, copy])), latest };
 }
 
+/** What each home makes of a session, with other requests let in between. */
+export function fitInSlices(
+  session: Session,
+  homes: readonly KeptHome[],
+  settings: Parameters<typeof fitHome>[2],
+): Promise<HomeFit[]> {
+  return inSlices(homes, (home) => fitHome(session, home, settings));
+}
+
 /** What keeps a session from being sent to homes: what stands in its margin as a stop. */
 export function findStops(
   session: Session,
-  homes: readonly Home[],
+  fits: readonly HomeFit[],
   { things, person: { settings } }: { things: ThingsByKey; person: Pick<Person, 'settings'> },
 ): Aside[] {
   const policy = settings.cautions;
-  const { fits } = fitHomes(session, homes, { things, policy });
   const composed = composeSession(session, things, {
     seatedMinutesPerYear: settings.seatedMinutesPerYear,
     youngestMonths: session.ages.fromMonths,

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Op, type Transaction } from 'sequelize';
+import type { HomeFit } from '../../core/homes/sessionReadiness.ts';
 import { composeGuide } from '../../core/script/guide.ts';
 import type { Session, ThingsByKey } from '../../core/script/session.ts';
 import { describeAside } from '../../messages/asides.ts';
@@ -14,7 +15,8 @@ import { EdgeError } from '../http/errors.ts';
 import { guideToken, hashToken } from '../http/secrets.ts';
 import { queueLetters, type GuideLetterFacts } from './letters.ts';
 import { requireAuthor, type Person } from './person.ts';
-import { findStops } from './sendPage.ts';
+import { findStops, fitInSlices } from './sendPage.ts';
+import { inSlices } from './inSlices.ts';
 
 export interface SendRequest {
   readonly sessionId: string;
@@ -58,7 +60,8 @@ export async function sendSession(person: Person, request: SendRequest): Promise
     const { latest, again } = await sentBefore(request, transaction);
     if (again) return again;
     if (kept.revision !== request.revision) throw new EdgeError('conflict', { current: { revision: kept.revision } });
-    refuseUnready(kept.session, chosen, { things, person });
+    const fits = await fitInSlices(kept.session, chosen, { things, policy: person.settings.cautions });
+    refuseUnready(kept.session, fits, { things, person });
     const guideFor = (home: KeptHome) =>
       composeGuide({
         session: kept.session,
@@ -99,12 +102,12 @@ async function sentBefore(
 /** A session is sent when the bench has nothing that stops it: both ask the same checks. */
 function refuseUnready(
   session: Session,
-  homes: readonly KeptHome[],
+  fits: readonly HomeFit[],
   { things, person }: { things: ThingsByKey; person: Person },
 ): void {
   if (session.segments.length === 0)
     throw new EdgeError('wrong-input', { problems: [{ path: 'The session', message: 'has nothing in it yet' }] });
-  const problems = findStops(session, homes, { things, person }).map((aside) => {
+  const problems = findStops(session, fits, { things, person }).map((aside) => {
     const { title, text } = describeAside(aside, things);
     const part = session.segments.find(({ id }) => id === aside.segment)?.title ?? '';
     return { path: `“${part}”`, message: `${title}: ${text}` };
@@ -163,12 +166,13 @@ async function fixCopies({ person, request, session, homes, edition, guideFor, t
       })),
     { transaction },
   );
+  const guides = await inSlices(links, ({ home }) => guideFor(home));
   await GuideCopyRow.bulkCreate(
-    links.map(({ home, linkId }) => ({
+    links.map(({ home, linkId }, index) => ({
       linkId,
       sendingId,
       edition,
-      guide: guideFor(home),
+      guide: guides[index]!,
       language: home.language,
       sentAt,
     })),
