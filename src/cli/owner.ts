@@ -2,7 +2,7 @@ import { createInterface } from 'node:readline/promises';
 import { beginForm } from '../contracts/peopleForms.ts';
 import { checkForm } from '../contracts/problems.ts';
 import { closeDatabase } from '../server/db/connection.ts';
-import { addOwner } from '../server/services/people.ts';
+import { addOwner } from '../server/services/firstOwner.ts';
 import { migrate } from '../server/db/migrations/migrate.ts';
 import { ownDatabase } from './ownDatabase.ts';
 

@@ -3,11 +3,11 @@ import { pathToFileURL } from 'node:url';
 import { Worker } from 'node:worker_threads';
 import { BesideThread } from '../server/front/beside.ts';
 import { createFront, type PageHandler } from '../server/front/front.ts';
-import { followGuideChanges } from '../server/front/guideChanges.ts';
+import { followGuideChanges } from '../server/db/guideChanges.ts';
 import { MemoryGuideStore } from '../server/front/guideStore.ts';
 import { closeDatabase } from '../server/db/connection.ts';
 import { firstOwnerCode } from '../server/http/secrets.ts';
-import { isWithoutOwner } from '../server/services/people.ts';
+import { isWithoutOwner } from '../server/services/firstOwner.ts';
 import { log } from '../server/log.ts';
 
 const ROOT = resolve(import.meta.dirname, '../..');

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
 import { startWorking } from '../../src/server/queue/handlers.ts';
-import type { QueueWorker } from '../../src/server/queue/queue.ts';
+import type { QueueWorker } from '../../src/server/db/queue.ts';
 import { countingQueries, database } from '../../src/server/db/connection.ts';
 import { readNextStep } from '../../src/server/services/ladder.ts';
 import { printMaker, putMadeIntoSession } from '../../src/server/services/makersPage.ts';

@@ -5,19 +5,14 @@ import { EdgeError } from '../../src/server/http/errors.ts';
 import { firstOwnerCode, personToken } from '../../src/server/http/secrets.ts';
 import { mail } from '../../src/server/post/mail.ts';
 import { postWaiting } from '../../src/server/services/letters.ts';
+import { addOwner, begin, isWithoutOwner } from '../../src/server/services/firstOwner.ts';
+import { askForReset, changePassword, isResetOpen, resetPassword } from '../../src/server/services/passwords.ts';
 import {
-  addOwner,
-  askForReset,
-  begin,
-  changePassword,
   changeRole,
   invite,
-  isResetOpen,
-  isWithoutOwner,
   join,
   listPeople,
   openInvitation,
-  resetPassword,
   withdrawInvitation,
 } from '../../src/server/services/people.ts';
 import type { Person } from '../../src/server/services/person.ts';

@@ -1,7 +1,6 @@
-import { runMaker, type Made } from '../makers/maker.ts';
-import { findMaker } from '../makers/makers.ts';
+import type { Made } from '../makers/maker.ts';
 import { makerPages } from '../makers/makerPages.ts';
-import { inColumn, inRow, scaled, type Drawing } from '../page/drawing.ts';
+import { inRow, scaled, type Drawing } from '../page/drawing.ts';
 import {
   cardPages,
   finishPage,
@@ -9,41 +8,16 @@ import {
   printableArea,
   writing,
   type Page,
-  type Paper,
   type SheetSettings,
   USUAL_MARGIN,
 } from '../page/paper.ts';
-import { guidePages, type GuideSheet } from './guidePages.ts';
+import { contentsPage } from './contentsPage.ts';
+import { madeOf, type TrayHome, type TrayInput, type TrayPart } from './trayInput.ts';
+
+export { madeOf, MOST_TRAY_PAGES, TRAY_FOR, TRAY_VERSIONS } from './trayInput.ts';
+export type { TrayFor, TrayHome, TrayInput, TrayVersion } from './trayInput.ts';
+import { guidePages } from './guidePages.ts';
 import { fittingSize } from '../page/text.ts';
-import type { Segment, Session } from '../script/session.ts';
-
-/** For whom a tray is printed. */
-export const TRAY_FOR = ['author', 'home', 'all', 'kit'] as const;
-export type TrayFor = (typeof TRAY_FOR)[number];
-
-/** How: as usual, with little ink, in large print, or drawn by hand where there is no printer. */
-export const TRAY_VERSIONS = ['usual', 'ink', 'large', 'by-hand'] as const;
-export type TrayVersion = (typeof TRAY_VERSIONS)[number];
-
-export interface TrayHome {
-  readonly nickname: string;
-  readonly children: readonly string[];
-  /** What goes into its kit, in words; empty when it needs none. */
-  readonly kit: readonly string[];
-  /** Its guide, where that can be laid out here; null where it is printed from its own page. */
-  readonly guide?: GuideSheet | null | undefined;
-}
-
-/** A tray of more pages is refused: nobody prints it, and laying it out would hold up others. */
-export const MOST_TRAY_PAGES = 1200;
-
-export interface TrayInput {
-  readonly session: Pick<Session, 'title' | 'segments'>;
-  readonly for: TrayFor;
-  readonly homes: readonly TrayHome[];
-  readonly version: TrayVersion;
-  readonly paper: Paper;
-}
 
 /** How much larger everything is in large print. */
 const LARGE = 1.4;
@@ -81,11 +55,6 @@ export interface Tray {
   /** In the order of printing; two to a sheet, front and back, when it is printed on both sides. */
   readonly pages: readonly Page[];
   readonly isTwoSided: boolean;
-}
-
-interface TrayPart {
-  readonly title: string;
-  readonly pages: readonly Page[];
 }
 
 function trayParts({ session, for: whom, homes, version }: TrayInput, settings: SheetSettings): TrayPart[] {
@@ -129,15 +98,6 @@ function trayParts({ session, for: whom, homes, version }: TrayInput, settings: 
   }
   addGuides();
   return parts;
-}
-
-/** What a part's maker made, for its dials as they stand; null for parts that no maker wrote. Play only: no sheets. */
-export function madeOf({ made }: Segment): Made | null {
-  const maker = made && findMaker(made.maker);
-  const answer = maker && runMaker(maker, made.values, made.settings);
-  if (!answer?.ok) return null;
-  const { printable } = answer.value;
-  return made!.settings.playOnly ? { ...answer.value, printable: { ...printable, sheets: [] } } : answer.value;
 }
 
 /** A set of one home carries its name, so that cut cards do not get mixed. */
@@ -242,72 +202,6 @@ function byHandPages(title: string, made: Made, settings: SheetSettings): Page[]
       : []),
   ];
   return flowPages(rows, { title: `${title}, by hand`, settings, gap: 5 });
-}
-
-function contentsPage(
-  { session, for: whom, homes, version }: TrayInput,
-  parts: readonly TrayPart[],
-  { settings, isTwoSided }: { settings: SheetSettings; isTwoSided: boolean },
-): Page {
-  const area = printableArea(settings);
-  let page = isTwoSided ? 3 : 2;
-  const lines = parts.map(({ title, pages }) => {
-    const line = `${page}   ${title}${pages.length > 1 ? ` (${pages.length} pages)` : ''}`;
-    page += pages.length;
-    return line;
-  });
-  const refused = session.segments.flatMap((segment) =>
-    segment.made && !madeOf(segment)
-      ? [`Not printed: “${segment.title}” does not come out as its dials stand. Turn one of them on the bench.`]
-      : [],
-  );
-  const elsewhere = homes.flatMap(({ nickname, guide }) =>
-    guide === null && (whom === 'all' || whom === 'home')
-      ? [`The guide for ${nickname} is read from the right: print it from its own page (Send, look at its guide).`]
-      : [],
-  );
-  const about = [
-    whom === 'all'
-      ? `for ${homes.length} homes`
-      : whom === 'kit'
-        ? 'for kits'
-        : whom === 'home'
-          ? `for ${homes[0]?.nickname ?? 'a home'}`
-          : 'for the author',
-    { usual: '', ink: 'with little ink', large: 'in large print', 'by-hand': 'to draw by hand' }[version],
-  ]
-    .filter(Boolean)
-    .join(', ');
-  const size = Math.min(4.6, area.height / Math.max(30, (lines.length + 6) * 1.5));
-  const column = inColumn(
-    [
-      writing([session.title], { width: area.width, size: 9 }),
-      writing(
-        [
-          about,
-          '',
-          'Print at 100 %, without fitting to the page: the line at the foot of each sheet is 50 mm long.',
-          ...(isTwoSided ? ['Print on both sides, turned over the long edge.'] : []),
-          '',
-        ],
-        { width: area.width, size: 4.6 },
-      ),
-      writing([...refused, ...elsewhere], { width: area.width, size: 4.6 }),
-      writing(
-        lines.length > 0
-          ? lines
-          : ['Nothing in this session is printed. Put something from Makers into it, or choose another version.'],
-        { width: area.width, size },
-      ),
-    ],
-    3,
-  );
-  return finishPage(
-    column.shapes.map((shape) =>
-      shape.kind === 'text' ? { ...shape, x: shape.x + area.x, y: shape.y + area.y } : shape,
-    ),
-    { title: 'Contents', settings, number: 1, of: 1 },
-  );
 }
 
 function chunks<Item>(list: readonly Item[], size: number): Item[][] {

@@ -1,7 +1,7 @@
 import { postLetter, recoverLetters } from '../services/letters.ts';
 import { printJob, recoverPrints, removeOldPrints } from '../services/printing.ts';
 import { removeExpired } from '../services/signIn.ts';
-import { startQueueWorker, type QueueWorker } from './queue.ts';
+import { startQueueWorker, type QueueWorker } from '../db/queue.ts';
 
 const MINUTE_MS = 60_000;
 const MINUTES_BETWEEN_UPKEEP = 60;

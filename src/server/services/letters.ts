@@ -9,7 +9,7 @@ import { EdgeError } from '../http/errors.ts';
 import { guideToken, personToken } from '../http/secrets.ts';
 import { log } from '../log.ts';
 import { mail, readFailure, type Letter } from '../post/mail.ts';
-import { enqueue } from '../queue/queue.ts';
+import { enqueue } from '../db/queue.ts';
 import { requireAuthor, type Person } from './person.ts';
 
 /** What a letter about a guide is written from; its link is made when it is posted, so that no secret is stored. */

@@ -1,20 +1,13 @@
 import { randomUUID } from 'node:crypto';
-import type { Transaction } from 'sequelize';
 import type { Role } from '../../contracts/peopleForms.ts';
-import { programmeSettings } from '../../contracts/programme.ts';
-import { personLetter } from '../../messages/personLetters.ts';
 import { MembershipRow, MessageRow, PersonLinkRow, ProgrammeRow, UserRow } from '../db/models.ts';
 import { tables } from '../db/tables.ts';
 import { isUuid } from '../db/repositories/sessions.ts';
 import { EdgeError } from '../http/errors.ts';
-import { hashToken, isFirstOwnerCode, personToken } from '../http/secrets.ts';
-import { queueLetters, type PersonLetterFacts } from './letters.ts';
 import type { Person } from './person.ts';
-import { checkPassword, hashPassword, isPassword, signOut, signOutEverywhere, startSignIn } from './signIn.ts';
-import { countTry } from './tries.ts';
+import { findLink, takeLink, writeLink } from './personLinks.ts';
+import { checkPassword, hashPassword, signOut, startSignIn } from './signIn.ts';
 
-const MS_PER_HOUR = 3_600_000;
-const HOURS_TO_RESET = 1;
 const HOURS_TO_JOIN = 7 * 24;
 
 export interface Member {
@@ -156,54 +149,6 @@ export async function join(
   return startSignIn(userId, link.programmeId!, from);
 }
 
-/** Sends a link to choose a new password, if somebody has the address; says never whether. */
-export async function askForReset(email: string, from: string, address: string): Promise<void> {
-  await countTry('letterPlace', from);
-  await countTry('letter', email.slice(0, 240));
-  tables();
-  const user = await UserRow.findOne({ where: { email } });
-  if (!user) return;
-  await tables().transaction((transaction) =>
-    writeLink(
-      { kind: 'reset', email, name: user.name, role: null, programmeId: null, createdBy: null, userId: user.id },
-      { programme: '', name: user.name, by: '', address },
-      { hours: HOURS_TO_RESET, transaction },
-    ),
-  );
-}
-
-/** Whether a link to choose a new password still works. */
-export async function isResetOpen(token: string): Promise<boolean> {
-  return (await findLink(token, 'reset')) !== null;
-}
-
-/** Takes a new password by a link; every sign-in and every other such link of that person ends. */
-export async function resetPassword(token: string, password: string): Promise<void> {
-  const link = await findLink(token, 'reset');
-  if (!link) throw new EdgeError('not-found');
-  const passwordHash = await hashPassword(password);
-  await tables().transaction(async (transaction) => {
-    await takeLink(link, transaction);
-    await UserRow.update({ passwordHash }, { where: { id: link.userId! }, transaction });
-    await PersonLinkRow.destroy({ where: { userId: link.userId!, kind: 'reset', usedAt: null }, transaction });
-  });
-  await signOutEverywhere(link.userId!);
-}
-
-/** Changes one's own password; all other sign-ins end. */
-export async function changePassword(
-  person: Person,
-  { current, password }: { current: string; password: string },
-  { token, from }: { token: string; from: string },
-): Promise<void> {
-  await countTry('pair', `${person.email}|${from}`.slice(0, 240));
-  tables();
-  const user = await UserRow.findByPk(person.userId);
-  if (!user || !(await isPassword(current, user.passwordHash))) throw wrong('current', 'is not your password');
-  await user.update({ passwordHash: await hashPassword(password) });
-  await signOutEverywhere(person.userId, token);
-}
-
 /** The programmes somebody works in, by name. */
 export async function listProgrammes(person: Person): Promise<{ id: string; name: string; role: Role }[]> {
   tables();
@@ -228,116 +173,4 @@ export async function workIn(
   if (!isMember) throw new EdgeError('not-found');
   await signOut(token);
   return startSignIn(person.userId, programmeId, from);
-}
-
-/** Whether the installation has nobody yet. */
-export async function isWithoutOwner(): Promise<boolean> {
-  tables();
-  return (await UserRow.count()) === 0;
-}
-
-export interface FirstOwner {
-  readonly programme: string;
-  readonly name: string;
-  readonly email: string;
-  readonly password: string;
-}
-
-/** Makes the first owner and a programme, for the code that the log shows; works while there is nobody, and once. */
-export async function begin(code: string, owner: FirstOwner, from: string): Promise<string> {
-  await countTry('begin', from);
-  if (!isFirstOwnerCode(code)) throw wrong('code', 'is not the one that stands in the log');
-  const { userId, programmeId } = await addOwner(owner, { onlyFirst: true });
-  return startSignIn(userId, programmeId, from);
-}
-
-/** Makes somebody the owner of a programme, new or there already, as `footstool owner` does. */
-export async function addOwner(
-  { programme: name, name: person, email, password }: FirstOwner,
-  { onlyFirst }: { onlyFirst: boolean },
-): Promise<{ userId: string; programmeId: string }> {
-  const passwordHash = await hashPassword(password);
-  return tables().transaction(async (transaction) => {
-    // Two first owners at once come one after the other, and the second is refused.
-    await tables().query('SELECT pg_advisory_xact_lock(4711)', { transaction });
-    if (onlyFirst && (await UserRow.count({ transaction })) > 0) throw new EdgeError('not-found');
-    const known = await UserRow.findOne({ where: { email }, transaction });
-    const user =
-      known ?? (await UserRow.create({ id: randomUUID(), email, name: person, passwordHash }, { transaction }));
-    if (known) await known.update({ passwordHash, name: person }, { transaction });
-    const programme =
-      (await ProgrammeRow.findOne({ where: { name }, transaction })) ??
-      (await ProgrammeRow.create(
-        { id: randomUUID(), slug: await freeSlug(name, transaction), name, settings: programmeSettings.getDefault() },
-        { transaction },
-      ));
-    await MembershipRow.upsert({ userId: user.id, programmeId: programme.id, role: 'owner' }, { transaction });
-    return { userId: user.id, programmeId: programme.id };
-  });
-}
-
-async function freeSlug(name: string, transaction: Transaction): Promise<string> {
-  const plain = name
-    .normalize('NFKD')
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .slice(0, 40)
-    .replace(/^-+|-+$/g, '');
-  const slug = plain || 'programme';
-  const isTaken = (await ProgrammeRow.count({ where: { slug }, transaction })) > 0;
-  return isTaken ? `${slug}-${randomUUID().slice(0, 8)}` : slug;
-}
-
-async function findLink(token: string, kind: PersonLinkRow['kind']): Promise<PersonLinkRow | null> {
-  if (!/^[A-Za-z0-9_-]{43}$/.test(token)) return null;
-  tables();
-  const link = await PersonLinkRow.findOne({ where: { tokenHash: hashToken(token), kind, usedAt: null } });
-  return link && link.expiresAt > new Date() ? link : null;
-}
-
-/** Uses a link up; a second one at the same moment is refused. */
-async function takeLink(link: PersonLinkRow, transaction: Transaction): Promise<void> {
-  const [taken] = await PersonLinkRow.update(
-    { usedAt: new Date() },
-    { where: { id: link.id, usedAt: null }, transaction },
-  );
-  if (taken === 0) throw new EdgeError('not-found');
-}
-
-async function writeLink(
-  link: Pick<PersonLinkRow, 'kind' | 'email' | 'name' | 'role' | 'programmeId' | 'createdBy'> & { userId?: string },
-  facts: Omit<PersonLetterFacts, 'kind'>,
-  { hours, transaction }: { hours: number; transaction: Transaction },
-): Promise<void> {
-  const id = randomUUID();
-  const at = new Date();
-  await PersonLinkRow.create(
-    {
-      userId: null,
-      ...link,
-      id,
-      tokenHash: hashToken(personToken(id)),
-      createdAt: at,
-      expiresAt: new Date(at.getTime() + hours * MS_PER_HOUR),
-      usedAt: null,
-    },
-    { transaction },
-  );
-  const messageId = randomUUID();
-  const whole: PersonLetterFacts = { kind: link.kind, ...facts };
-  await MessageRow.create(
-    {
-      id: messageId,
-      programmeId: link.programmeId,
-      personLinkId: id,
-      recipient: link.email,
-      subject: personLetter(whole, '').subject,
-      state: 'waiting',
-      facts: whole,
-      mailId: null,
-      sentAt: null,
-    },
-    { transaction },
-  );
-  await queueLetters([messageId], transaction);
 }

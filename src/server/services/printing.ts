@@ -27,7 +27,7 @@ import { EdgeError } from '../http/errors.ts';
 import { log } from '../log.ts';
 import { writePdf } from '../print/pdf.ts';
 import { printer } from '../print/printer.ts';
-import { enqueue } from '../queue/queue.ts';
+import { enqueue } from '../db/queue.ts';
 import { inSlices } from './inSlices.ts';
 import { requireAuthor, type Person } from './person.ts';
 

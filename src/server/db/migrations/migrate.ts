@@ -6,7 +6,7 @@ import * as printing from './0003-printing.ts';
 import * as rightAndSafe from './0004-right-and-safe.ts';
 import * as sturdyEdge from './0005-sturdy-edge.ts';
 import * as term from './0002-term.ts';
-import { prepareQueue } from '../../queue/queue.ts';
+import { prepareQueue } from '../queue.ts';
 
 /** Brings the database up to date; migrations are only ever added. Returns the names of those applied now. */
 export async function migrate(): Promise<string[]> {

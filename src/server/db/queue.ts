@@ -1,6 +1,6 @@
 import PgBoss from 'pg-boss';
 import type { Transaction } from 'sequelize';
-import { database } from '../db/connection.ts';
+import { database } from './connection.ts';
 
 /** The work that is done beside requests. Each job names a row that says what is to be done, never what is secret. */
 export type QueueName = 'letters' | 'prints';

@@ -1,6 +1,12 @@
 import pg from 'pg';
 import { log } from '../log.ts';
-import type { GuideStore } from './guideStore.ts';
+
+/** What is told of changes: a store of rendered guides. */
+interface Listener {
+  forget(key: string): void;
+  pause(): void;
+  resume(): void;
+}
 
 const HEARTBEAT_MS = 1000;
 const SILENCE_MS = 2500;
@@ -10,7 +16,7 @@ const AGAIN_MS = 1000;
  * Hears from the database which guides have changed, and drops them from the store. While it cannot hear, the store is
  * paused: a page that may have been revoked is not served. Gives what ends it.
  */
-export function followGuideChanges(databaseUrl: string, store: GuideStore): () => Promise<void> {
+export function followGuideChanges(databaseUrl: string, store: Listener): () => Promise<void> {
   let isEnded = false;
   let client: pg.Client | null = null;
   let again: NodeJS.Timeout | undefined;

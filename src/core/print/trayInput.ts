@@ -1,0 +1,48 @@
+import { runMaker, type Made } from '../makers/maker.ts';
+import { findMaker } from '../makers/makers.ts';
+import type { Page, Paper } from '../page/paper.ts';
+import type { Segment, Session } from '../script/session.ts';
+import type { GuideSheet } from './guidePages.ts';
+
+/** For whom a tray is printed. */
+export const TRAY_FOR = ['author', 'home', 'all', 'kit'] as const;
+export type TrayFor = (typeof TRAY_FOR)[number];
+
+/** How: as usual, with little ink, in large print, or drawn by hand where there is no printer. */
+export const TRAY_VERSIONS = ['usual', 'ink', 'large', 'by-hand'] as const;
+export type TrayVersion = (typeof TRAY_VERSIONS)[number];
+
+export interface TrayHome {
+  readonly nickname: string;
+  readonly children: readonly string[];
+  /** What goes into its kit, in words; empty when it needs none. */
+  readonly kit: readonly string[];
+  /** Its guide, where that can be laid out here; null where it is printed from its own page. */
+  readonly guide?: GuideSheet | null | undefined;
+}
+
+/** A tray of more pages is refused: nobody prints it, and laying it out would hold up others. */
+export const MOST_TRAY_PAGES = 1200;
+
+export interface TrayInput {
+  readonly session: Pick<Session, 'title' | 'segments'>;
+  readonly for: TrayFor;
+  readonly homes: readonly TrayHome[];
+  readonly version: TrayVersion;
+  readonly paper: Paper;
+}
+
+/** Pages of a tray that belong together. */
+export interface TrayPart {
+  readonly title: string;
+  readonly pages: readonly Page[];
+}
+
+/** What a part's maker made, for its dials as they stand; null for parts that no maker wrote. Play only: no sheets. */
+export function madeOf({ made }: Segment): Made | null {
+  const maker = made && findMaker(made.maker);
+  const answer = maker && runMaker(maker, made.values, made.settings);
+  if (!answer?.ok) return null;
+  const { printable } = answer.value;
+  return made!.settings.playOnly ? { ...answer.value, printable: { ...printable, sheets: [] } } : answer.value;
+}

@@ -1,0 +1,58 @@
+import { PersonLinkRow, UserRow } from '../db/models.ts';
+import { tables } from '../db/tables.ts';
+import { EdgeError } from '../http/errors.ts';
+import type { Person } from './person.ts';
+import { findLink, takeLink, writeLink } from './personLinks.ts';
+import { hashPassword, isPassword, signOutEverywhere } from './signIn.ts';
+import { countTry } from './tries.ts';
+
+const HOURS_TO_RESET = 1;
+
+/** Sends a link to choose a new password, if somebody has the address; says never whether. */
+export async function askForReset(email: string, from: string, address: string): Promise<void> {
+  await countTry('letterPlace', from);
+  await countTry('letter', email.slice(0, 240));
+  tables();
+  const user = await UserRow.findOne({ where: { email } });
+  if (!user) return;
+  await tables().transaction((transaction) =>
+    writeLink(
+      { kind: 'reset', email, name: user.name, role: null, programmeId: null, createdBy: null, userId: user.id },
+      { programme: '', name: user.name, by: '', address },
+      { hours: HOURS_TO_RESET, transaction },
+    ),
+  );
+}
+
+/** Whether a link to choose a new password still works. */
+export async function isResetOpen(token: string): Promise<boolean> {
+  return (await findLink(token, 'reset')) !== null;
+}
+
+/** Takes a new password by a link; every sign-in and every other such link of that person ends. */
+export async function resetPassword(token: string, password: string): Promise<void> {
+  const link = await findLink(token, 'reset');
+  if (!link) throw new EdgeError('not-found');
+  const passwordHash = await hashPassword(password);
+  await tables().transaction(async (transaction) => {
+    await takeLink(link, transaction);
+    await UserRow.update({ passwordHash }, { where: { id: link.userId! }, transaction });
+    await PersonLinkRow.destroy({ where: { userId: link.userId!, kind: 'reset', usedAt: null }, transaction });
+  });
+  await signOutEverywhere(link.userId!);
+}
+
+/** Changes one's own password; all other sign-ins end. */
+export async function changePassword(
+  person: Person,
+  { current, password }: { current: string; password: string },
+  { token, from }: { token: string; from: string },
+): Promise<void> {
+  await countTry('pair', `${person.email}|${from}`.slice(0, 240));
+  tables();
+  const user = await UserRow.findByPk(person.userId);
+  if (!user || !(await isPassword(current, user.passwordHash)))
+    throw new EdgeError('wrong-input', { problems: [{ path: 'current', message: 'is not your password' }] });
+  await user.update({ passwordHash: await hashPassword(password) });
+  await signOutEverywhere(person.userId, token);
+}
