@@ -66,3 +66,25 @@ test('when the database goes away the text stays, a banner says so, and it is ke
     rmSync(folder, { recursive: true, force: true });
   }
 });
+
+test('a lasting refusal is not taken for being away: it is said, and not sent again and again', async ({ page }) => {
+  await signIn(page);
+  const bench = await startSession(page, 'Refused for good', ['Owl steps']);
+  let puts = 0;
+  await page.route('**/api/sessions/*', (route) => {
+    if (route.request().method() !== 'PUT') return route.continue();
+    puts += 1;
+    const message = 'Something went wrong on our side, and it has been noted.';
+    return route.fulfill({ status: 500, json: { code: 'internal', message } });
+  });
+  await page.clock.install();
+  await page.goto(bench);
+  await benchIsReady(page);
+  await page.getByLabel('Aim').fill('Once.');
+  await page.getByLabel('Aim').press('Enter');
+  await page.clock.runFor(2000);
+  await expect(page.getByRole('alert')).toContainText('it has been noted');
+  await page.clock.runFor(120_000);
+  expect(puts).toBe(1);
+  await expect(page.getByLabel('Aim')).toHaveValue('Once.');
+});

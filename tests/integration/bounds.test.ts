@@ -197,6 +197,37 @@ test('a task of Today is ticked off and kept so, and asks anew when its day move
   assert.deepEqual((await readToday(at.owner)).done, []);
 });
 
+test('many imports at once neither starve other pages nor get lost', async () => {
+  const entry = (await findEntry(at.owner, 'thing', 'sock')).entry;
+  const file = (from: number) => ({
+    format: 'footstool',
+    version: 1,
+    things: Array.from({ length: 400 }, (_, index) => ({
+      ...entry,
+      key: `many-${from + index}`,
+      one: `many ${from + index}`,
+      many: `manies ${from + index}`,
+    })),
+  });
+  const imports = Promise.all(Array.from({ length: 12 }, (_, round) => importFile(at.owner, file(round * 300))));
+  let worst = 0;
+  let isDone = false;
+  void imports.finally(() => (isDone = true));
+  while (!isDone) {
+    const began = performance.now();
+    await listSessions(at.stranger);
+    worst = Math.max(worst, performance.now() - began);
+    await new Promise((next) => setImmediate(next));
+  }
+  const reports = await imports;
+  assert.equal(
+    reports.reduce((sum, { added }) => sum + added, 0),
+    11 * 300 + 400,
+    'what two files name is added once',
+  );
+  assert.ok(worst < 1500, `another programme waited ${Math.round(worst)} ms`);
+});
+
 const calc = (name: string, input: string, ...words: string[]) =>
   spawnSync(join(import.meta.dirname, '../../bin/footstool'), ['calc', name, ...words], { input, encoding: 'utf8' });
 

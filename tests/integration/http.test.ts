@@ -243,3 +243,16 @@ test('the shelf is saved as a file that names its format', async () => {
   assert.deepEqual([file.format, file.version, file.homes.length], ['footstool', 1, 0]);
   assert.ok(file.activities.length > 80);
 });
+
+test('tries to sign in are counted by the connection, whatever address a header claims', async () => {
+  const attempt = (from: string) =>
+    fetch(`${server.address}/sign-in`, {
+      method: 'POST',
+      redirect: 'manual',
+      headers: { origin: server.address, 'x-forwarded-for': from, forwarded: `for=${from}` },
+      body: new URLSearchParams({ email: 'tamsin@quillbrook.example', password: 'wrong' }),
+    });
+  const statuses: number[] = [];
+  for (let index = 0; index < 6; index++) statuses.push((await attempt(`203.0.113.${index}`)).status);
+  assert.deepEqual(statuses, [401, 401, 401, 401, 401, 429]);
+});

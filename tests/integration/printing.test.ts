@@ -11,9 +11,13 @@ import {
   readPrinted,
   readTray,
   recoverPrints,
+  removeOldPrints,
   startPrinting,
 } from '../../src/server/services/printing.ts';
 import { keepProgramme } from '../../src/server/services/programme.ts';
+import { EdgeError } from '../../src/server/http/errors.ts';
+import { listHomes } from '../../src/server/services/homes.ts';
+import { importFile } from '../../src/server/services/importShelf.ts';
 import { findSession } from '../../src/server/services/sessions.ts';
 import { helpersFor, startProgrammes, type TestProgrammes } from './programme.ts';
 
@@ -87,6 +91,35 @@ test('a job that a restart cut off is taken up again and comes out', async () =>
   assert.equal((await finished(job)).state, 'done');
 });
 
+test('what came out is kept for a month and then deleted; the list goes on saying that it came out', async () => {
+  const id = await putPots();
+  const job = await startPrinting(at.owner, id, { for: 'author', version: 'usual' });
+  await finished(job);
+  assert.equal(await removeOldPrints(), 0);
+  await database().query(`UPDATE print_jobs SET created_at = created_at - interval '31 days' WHERE id = '${job}'`);
+  assert.equal(await removeOldPrints(), 1);
+  await refuses(readPrinted(at.owner, job), 'not-found');
+  const kept = (await listJobs(at.owner)).find((entry) => entry.id === job)!;
+  assert.deepEqual([kept.state, kept.isRemoved], ['done', true]);
+  assert.equal(await removeOldPrints(), 0);
+});
+
+test('the tray of one home holds its guide, and a guide read from the right says where it is printed', async () => {
+  const { id } = await sessionNamed('A parcel for Nim');
+  const { homes } = await listHomes(at.owner);
+  const trayOf = async (language: string) => {
+    const home = homes.find((candidate) => candidate.language === language)!;
+    const { pages } = await readTray(at.owner, id, { for: 'home', home: home.id, version: 'usual' });
+    return { home, text: JSON.stringify(pages) };
+  };
+  const spanish = await trayOf('es');
+  assert.match(spanish.text, new RegExp(`A parcel for Nim, for ${spanish.home.nickname}`));
+  assert.match(spanish.text, /minutos/);
+  const arabic = await trayOf('ar');
+  assert.match(arabic.text, /is read from the right: print it from its own page/);
+  assert.doesNotMatch(arabic.text, new RegExp(`A parcel for Nim, for ${arabic.home.nickname}`));
+});
+
 test('the tray of one home names it, and the queries are fixed', async () => {
   const { id } = await sessionNamed('A parcel for Nim');
   const { homes } = await readTray(at.owner, id, { for: 'author', version: 'usual' });
@@ -142,4 +175,35 @@ test('the ladder proposes activities of the own shelf that were not used lately'
 test('the database refuses a job that is done without sheets', async () => {
   await assert.rejects(database().query(`UPDATE print_jobs SET pages = 0 WHERE state = 'done'`));
   await assert.rejects(database().query(`UPDATE print_jobs SET state = 'lost'`));
+});
+
+test('a tray of more pages than anybody prints is refused before it is laid out', async () => {
+  const id = await putPots();
+  for (const maker of ['pair-cards', 'strips'])
+    await putMadeIntoSession(at.owner, { id: maker, sessionId: id, written: {} });
+  const others = Array.from({ length: 280 }, (_, index) => ({
+    nickname: `Paper home ${index}`,
+    contact: '',
+    language: 'en',
+    allergens: [],
+    children: [],
+    things: [],
+  }));
+  await importFile(at.owner, { format: 'footstool', version: 1, homes: others });
+  const began = performance.now();
+  await assert.rejects(
+    startPrinting(at.owner, id, { for: 'all', version: 'usual' }),
+    (error: EdgeError) => error.code === 'wrong-input' && /about \d+ pages/.test(error.details.problems![0]!.message),
+  );
+  assert.ok(performance.now() - began < 1000);
+  const preview = await readTray(at.owner, id, { for: 'kit', version: 'usual' }, { mostHomes: 24 });
+  assert.equal(preview.left, 292 - 24);
+  await refuses(
+    importFile(at.owner, {
+      format: 'footstool',
+      version: 1,
+      homes: others.map((home) => ({ ...home, nickname: `More ${home.nickname}` })),
+    }),
+    'wrong-input',
+  );
 });

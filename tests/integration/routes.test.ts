@@ -141,7 +141,7 @@ const BODIES: readonly { name: string; headers: Record<string, string>; body: st
 ];
 
 const faults: string[] = [];
-const faultless = () => assert.deepEqual(faults.splice(0).slice(0, 400), []);
+const faultless = () => assert.deepEqual(faults.splice(0).slice(0, 40), []);
 
 async function ask(path: string, init: RequestInit & { who: keyof typeof cookies }, what: string): Promise<void> {
   const { who, ...rest } = init;
@@ -176,7 +176,8 @@ test('every route answers odd addresses and queries with a page, a refusal in wo
   assert.ok(routes().length > 50);
   for (const route of routes())
     for (const path of addressesOf(route))
-      for (const query of QUERIES) for (const who of WHO) await ask(path + query, { who, method: 'GET' }, 'GET');
+      for (const query of QUERIES)
+        await Promise.all(WHO.map((who) => ask(path + query, { who, method: 'GET' }, 'GET')));
   faultless();
 });
 
@@ -184,8 +185,12 @@ test('every route answers hostile bodies with a refusal in words, whoever sends 
   for (const route of routes().filter((path) => !LEFT_ALONE.includes(path))) {
     const [path] = addressesOf(route);
     for (const method of ['POST', 'PUT', 'DELETE'])
-      for (const { name, headers, body } of method === 'DELETE' ? BODIES.slice(0, 2) : BODIES)
-        for (const who of WHO) await ask(path!, { who, method, headers, body: body ?? null }, `${method} with ${name}`);
+      for (const { name, headers, body } of method === 'POST' || route.startsWith('/api/')
+        ? BODIES
+        : BODIES.slice(0, 2))
+        await Promise.all(
+          WHO.map((who) => ask(path!, { who, method, headers, body: body ?? null }, `${method} with ${name}`)),
+        );
   }
   faultless();
 });

@@ -113,3 +113,20 @@ for (const maker of MAKERS) {
           );
   });
 }
+
+test('a PDF is tagged, titled and in its language, so that it can be read out', async () => {
+  const shapes = [
+    { kind: 'text', x: 20, y: 30, size: 6, text: 'Dos calcetines' },
+    { kind: 'line', x1: 20, y1: 40, x2: 60, y2: 40, stroke: 'ink' },
+  ] as const;
+  const pdf = await writePdf([{ width: 210, height: 297, title: 'Para leer', shapes }], {
+    title: 'Calcetines',
+    language: 'es',
+  });
+  const info = poppler('pdfinfo', pdf, 'PDF');
+  assert.match(info, /Title:\s+Calcetines/);
+  assert.match(info, /Tagged:\s+yes/);
+  const read = poppler('pdfinfo', pdf, '-struct-text', 'PDF');
+  assert.match(read, /Document "Calcetines"[\s\S]*Sect "Para leer"[\s\S]*P[\s\S]*Dos calcetines/);
+  assert.match(pdf.toString('latin1'), /\/Lang \(es\)/);
+});
