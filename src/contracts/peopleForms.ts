@@ -41,7 +41,7 @@ export const beginForm = object({
   again: again('password'),
 });
 
-export const inviteForm = object({ email: emailAddress(), name: personName(), role: role() });
+export const inviteForm = object({ name: personName(), email: emailAddress(), role: role() });
 export const roleForm = object({ user: string().required().uuid(), role: role() });
 
 /** Joining by an invitation; who has an account already gives its password. */

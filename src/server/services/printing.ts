@@ -100,6 +100,7 @@ export async function readTray(
   return {
     title: kept.session.title,
     homes: homes.map(({ id, nickname }) => ({ id, nickname })),
+    language: choice.for === 'home' ? chosen[0]!.language : 'en',
     left: chosen.length - laidFor.length,
     estimate,
     ...layTray(inputFor(await inSlices(laidFor, trayHome))),
@@ -110,6 +111,8 @@ export async function readTray(
 export interface ReadTray extends Tray {
   readonly title: string;
   readonly homes: readonly { id: string; nickname: string }[];
+  /** The language of what a home reads; a tray for several is the author's. */
+  readonly language: KeptHome['language'];
   /** Homes that are not laid out here. */
   readonly left: number;
   /** About how many pages there will be for all of them. */
@@ -185,8 +188,8 @@ export async function printJob(id: string): Promise<void> {
   try {
     if (!row.sessionId || !row.choice) throw new EdgeError('not-found');
     const reader = { programmeId: programme.id, programme: programme.name, settings: readSettings(programme.settings) };
-    const { pages, title } = await readTray(reader, row.sessionId, row.choice);
-    const pdf = await writePdf(pages, { title, onPage: sayingHowFar(id) });
+    const { pages, title, language } = await readTray(reader, row.sessionId, row.choice);
+    const pdf = await writePdf(pages, { title, language, onPage: sayingHowFar(id) });
     await printer().print(id, pdf);
     await row.update({
       state: 'done',
