@@ -7,7 +7,8 @@ import autocannon from 'autocannon';
 import { closeDatabase, database } from '../../src/server/db/connection.ts';
 import { DEMO } from '../../src/server/demo.ts';
 import { guideToken, hashToken } from '../../src/server/http/secrets.ts';
-import { signIn, waiting } from './waiting.ts';
+import { signInByPost } from '../support/signIn.ts';
+import { waiting } from './waiting.ts';
 import { SECRET, startServer, startTestDatabase } from '../support/app.ts';
 
 type Report = (name: string, text: string) => void;
@@ -139,7 +140,7 @@ function keepReplying(address: string, tokens: readonly string[]) {
 
 /** What a browser takes in over the wire until a session can be written in. */
 async function weights(report: Report, address: string): Promise<void> {
-  const cookie = await signIn(address, DEMO.people[0]);
+  const cookie = await signInByPost(address, DEMO.people[0]);
   const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
     args: ['--no-sandbox', '--disable-gpu'],

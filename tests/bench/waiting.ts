@@ -2,29 +2,16 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { addProgramme } from '../../src/cli/seed.ts';
 import { DEMO } from '../../src/server/demo.ts';
+import { signInByPost } from '../support/signIn.ts';
 
 type Report = (name: string, text: string) => void;
-
-/** Signs somebody in; gives the cookie. */
-export async function signIn(
-  address: string,
-  { email, password }: { email: string; password: string },
-): Promise<string> {
-  const answer = await fetch(`${address}/sign-in`, {
-    method: 'POST',
-    redirect: 'manual',
-    headers: { origin: address },
-    body: new URLSearchParams({ email, password }),
-  });
-  return answer.headers.get('set-cookie')!.split(';')[0]!;
-}
 
 /** How long a page of another programme waits while one programme has the most to do that is permitted. */
 export async function waiting(report: Report, address: string, { homes }: { homes: number }): Promise<void> {
   const other = { name: 'Wren', email: 'wren@millrace.example', password: 'over-the-weir', role: 'owner' as const };
   await addProgramme({ slug: 'millrace', name: 'Millrace' }, [other]);
-  const theirs = await signIn(address, other);
-  const cookie = await signIn(address, DEMO.people[0]);
+  const theirs = await signInByPost(address, other);
+  const cookie = await signInByPost(address, DEMO.people[0]);
   const ask = (path: string, init: RequestInit = {}) =>
     fetch(address + path, {
       redirect: 'manual',

@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { after, before, test } from 'node:test';
 import { DEMO } from '../../src/server/demo.ts';
+import { signInByPost } from '../support/signIn.ts';
 import { startServer, startTestDatabase, type TestDatabase, type TestServer } from '../support/app.ts';
 
 let database: TestDatabase;
@@ -15,7 +16,7 @@ before(async () => {
   folder = mkdtempSync(join(tmpdir(), 'footstool-http-'));
   database = await startTestDatabase();
   server = await startServer(database.url, folder);
-  cookie = await signIn(DEMO.people[0]);
+  cookie = await signInByPost(server.address, DEMO.people[0]);
 });
 after(async () => {
   await server.stop();
@@ -33,17 +34,6 @@ const write = (path: string, body: unknown, headers: Record<string, string> = {}
     body: typeof body === 'string' ? body : JSON.stringify(body),
     headers: { origin: server.address, 'content-type': 'application/json', ...headers },
   });
-
-async function signIn({ email, password }: { email: string; password: string }): Promise<string> {
-  const answer = await fetch(`${server.address}/sign-in`, {
-    method: 'POST',
-    redirect: 'manual',
-    body: new URLSearchParams({ email, password }),
-    headers: { origin: server.address },
-  });
-  assert.equal(answer.status, 303);
-  return answer.headers.get('set-cookie')!.split(';')[0]!;
-}
 
 async function firstSession(): Promise<string> {
   const page = await (await ask('/bench')).text();
@@ -160,7 +150,10 @@ test('what cannot be read, does not fit or is too large has its status and a sen
 });
 
 test('a form that somebody may not send is answered with its status and a kind page, though its body was read', async () => {
-  const reader = await signIn(DEMO.people.find(({ role }) => role === 'reader')!);
+  const reader = await signInByPost(
+    server.address,
+    DEMO.people.find(({ role }) => role === 'reader')!,
+  );
   const id = await firstSession();
   const forms: Record<string, Record<string, string>> = {
     '/programme/cautions': { do: 'hide', rule: 'movement', by: 'me', why: 'no' },

@@ -112,6 +112,16 @@ test('a server that is away is asked again, a refusal is final, and trying again
   assert.equal((await one(id)).state, 'sent');
 });
 
+test('a letter whose link was taken back meanwhile does not go out', async () => {
+  const id = await anyLetter();
+  await setState(id, 'waiting');
+  await database().query(
+    `UPDATE guide_links SET revoked_at = now() WHERE id = (SELECT link_id FROM messages WHERE id = '${id}')`,
+  );
+  await postLetter(id);
+  assert.equal((await one(id)).state, 'failed');
+});
+
 test('no secret of a link stands in the outbox', async () => {
   const stored = JSON.stringify(await rows('SELECT * FROM messages'));
   assert.doesNotMatch(stored, /\/g\/[A-Za-z0-9_-]{43}/);

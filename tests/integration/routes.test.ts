@@ -6,7 +6,7 @@ import { after, before, test } from 'node:test';
 import { addProgramme } from '../../src/cli/seed.ts';
 import { closeDatabase, database } from '../../src/server/db/connection.ts';
 import { DEMO } from '../../src/server/demo.ts';
-import { SIGN_IN_COOKIE } from '../../src/server/http/signInCookie.ts';
+import { signInByPost } from '../support/signIn.ts';
 import { startServer, startTestDatabase, type TestDatabase, type TestServer } from '../support/app.ts';
 
 const PAGES = join(import.meta.dirname, '../../src/pages');
@@ -30,14 +30,12 @@ before(async () => {
   folder = mkdtempSync(join(tmpdir(), 'footstool-routes-'));
   process.env.DATABASE_URL = records.url;
   server = await startServer(records.url, folder);
-  await addProgramme({ slug: 'millrace', name: 'Millrace' }, [
-    { name: 'Wren', email: 'wren@millrace.example', password: 'over-the-weir', role: 'owner' },
-  ]);
-  const [owner, author, reader] = DEMO.people;
-  void owner;
-  cookies.author = await signIn(author.email, author.password);
-  cookies.reader = await signIn(reader.email, reader.password);
-  cookies.other = await signIn('wren@millrace.example', 'over-the-weir');
+  const other = { name: 'Wren', email: 'wren@millrace.example', password: 'over-the-weir', role: 'owner' as const };
+  await addProgramme({ slug: 'millrace', name: 'Millrace' }, [other]);
+  const [, author, reader] = DEMO.people;
+  cookies.author = await signInByPost(server.address, author);
+  cookies.reader = await signInByPost(server.address, reader);
+  cookies.other = await signInByPost(server.address, other);
   const ids = async (table: string) =>
     ((await database().query(`SELECT id FROM ${table} LIMIT 2`))[0] as { id: string }[]).map(({ id }) => id);
   Object.assign(known, {
@@ -59,16 +57,6 @@ after(async () => {
   records.remove();
   rmSync(folder, { recursive: true, force: true });
 });
-
-async function signIn(email: string, password: string): Promise<string> {
-  const answer = await fetch(`${server.address}/sign-in`, {
-    method: 'POST',
-    redirect: 'manual',
-    headers: { origin: server.address },
-    body: new URLSearchParams({ email, password }),
-  });
-  return `${SIGN_IN_COOKIE}=${new RegExp(`${SIGN_IN_COOKIE}=([^;]+)`).exec(answer.headers.get('set-cookie') ?? '')![1]!}`;
-}
 
 /** Every route there is, from the files of the pages, so that a new one cannot be forgotten. */
 function routes(): string[] {

@@ -7,6 +7,7 @@ import { test } from 'node:test';
 import { freePort } from '../../src/cli/postgres.ts';
 import { closeDatabase, database } from '../../src/server/db/connection.ts';
 import { DEMO } from '../../src/server/demo.ts';
+import { signInByPost } from '../support/signIn.ts';
 import { startServer, startTestDatabase, testEnvironment } from '../support/app.ts';
 
 const ROOT = resolve(import.meta.dirname, '../..');
@@ -35,7 +36,7 @@ test('a hundred presses at once, and a kill in the middle ten times: one letter 
     new Promise((gone) => child.once('exit', gone) && child.kill('SIGKILL'));
   try {
     let child = await serve();
-    const cookie = await signIn(address);
+    const cookie = await signInByPost(address, DEMO.people[0]);
     const ask = (path: string, body?: URLSearchParams) =>
       fetch(address + path, {
         redirect: 'manual',
@@ -83,14 +84,3 @@ test('a hundred presses at once, and a kill in the middle ten times: one letter 
     rmSync(folder, { recursive: true, force: true });
   }
 });
-
-async function signIn(address: string): Promise<string> {
-  const { email, password } = DEMO.people[0];
-  const answer = await fetch(`${address}/sign-in`, {
-    method: 'POST',
-    redirect: 'manual',
-    headers: { origin: address },
-    body: new URLSearchParams({ email, password }),
-  });
-  return answer.headers.get('set-cookie')!.split(';')[0]!;
-}

@@ -7,6 +7,7 @@ import { after, before, test } from 'node:test';
 import { closeDatabase, database } from '../../src/server/db/connection.ts';
 import { DEMO } from '../../src/server/demo.ts';
 import { guideToken } from '../../src/server/http/secrets.ts';
+import { signInByPost } from '../support/signIn.ts';
 import { SECRET, startServer, startTestDatabase, type TestDatabase, type TestServer } from '../support/app.ts';
 
 let records: TestDatabase;
@@ -83,14 +84,7 @@ test('a revoked guide is gone in every process within a second', async () => {
 test('a frozen database is given up after seconds, with a page that says so, to homes in the language of their guide', async () => {
   const spanish = guideToken(links.find(({ language }) => language === 'es')!.id);
   await visit(0, spanish);
-  const { email, password } = DEMO.people[0];
-  const signedIn = await fetch(`${servers[0]!.address}/sign-in`, {
-    method: 'POST',
-    redirect: 'manual',
-    headers: { origin: servers[0]!.address },
-    body: new URLSearchParams({ email, password }),
-  });
-  const cookie = signedIn.headers.get('set-cookie')!.split(';')[0]!;
+  const cookie = await signInByPost(servers[0]!.address, DEMO.people[0]);
   const processes = postgresProcesses(records.port);
   assert.ok(processes.length > 3);
   for (const id of processes) process.kill(id, 'SIGSTOP');
@@ -136,14 +130,7 @@ function postgresProcesses(port: number): number[] {
 }
 
 test('a session’s page and its scripts weigh what they may, as they come over the wire', async () => {
-  const { email, password } = DEMO.people[0];
-  const signedIn = await fetch(`${servers[1]!.address}/sign-in`, {
-    method: 'POST',
-    redirect: 'manual',
-    headers: { origin: servers[1]!.address },
-    body: new URLSearchParams({ email, password }),
-  });
-  const cookie = signedIn.headers.get('set-cookie')!.split(';')[0]!;
+  const cookie = await signInByPost(servers[1]!.address, DEMO.people[0]);
   const head = await fetch(`${servers[1]!.address}/bench`, { headers: { cookie, 'accept-encoding': 'gzip' } });
   assert.equal(head.headers.get('content-encoding'), 'gzip');
   const file = /\/_astro\/[^"]+\.js/.exec(

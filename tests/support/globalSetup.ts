@@ -4,6 +4,7 @@ import { join, resolve } from 'node:path';
 import type { FullConfig } from '@playwright/test';
 import { DEMO } from '../../src/server/demo.ts';
 import { SIGN_IN_COOKIE } from '../../src/server/http/signInCookie.ts';
+import { signInByPost } from './signIn.ts';
 import { startServer, startTestDatabase } from './app.ts';
 
 const ROOT = resolve(import.meta.dirname, '../..');
@@ -38,14 +39,5 @@ async function startOne() {
 
 /** The value of the cookie that the sign-in form gives the demo's owner. */
 async function signInOwner(address: string): Promise<string> {
-  const { email, password } = DEMO.people[0];
-  const answer = await fetch(`${address}/sign-in`, {
-    method: 'POST',
-    redirect: 'manual',
-    headers: { origin: address },
-    body: new URLSearchParams({ email, password }),
-  });
-  const cookie = new RegExp(`${SIGN_IN_COOKIE}=([^;]+)`).exec(answer.headers.get('set-cookie') ?? '')?.[1];
-  if (!cookie) throw new Error(`the demo's owner could not sign in: ${answer.status}`);
-  return cookie;
+  return (await signInByPost(address, DEMO.people[0])).slice(SIGN_IN_COOKIE.length + 1);
 }

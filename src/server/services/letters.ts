@@ -3,7 +3,7 @@ import { Op, QueryTypes, Sequelize, type Transaction } from 'sequelize';
 import { personLetter } from '../../messages/personLetters.ts';
 import { guideWords, type GuideLanguage } from '../../messages/guide.ts';
 import { now } from '../clock.ts';
-import { MessageRow } from '../db/models.ts';
+import { GuideLinkRow, MessageRow } from '../db/models.ts';
 import { tables } from '../db/tables.ts';
 import { EdgeError } from '../http/errors.ts';
 import { guideToken, personToken } from '../http/secrets.ts';
@@ -56,7 +56,7 @@ export async function postLetter(id: string): Promise<void> {
   const row = (await MessageRow.findByPk(id))!;
   try {
     const letter = writeLetter(row);
-    if (!letter.to) return await settle(id, 'failed');
+    if (!letter.to || (await isWorthless(row))) return await settle(id, 'failed');
     await settle(id, 'sent', await service.send(letter, id));
   } catch (error) {
     const failure = readFailure(error);
@@ -79,6 +79,11 @@ async function claim(id: string, takesKeyOnce: boolean): Promise<boolean> {
   if (!takesKeyOnce)
     await MessageRow.update({ state: 'unclear', changedAt: now() }, { where: { id, state: 'posting' } });
   return false;
+}
+
+/** Whether a letter would carry a link that opens nothing any more. */
+async function isWorthless({ linkId }: MessageRow): Promise<boolean> {
+  return linkId !== null && (await GuideLinkRow.count({ where: { id: linkId, revokedAt: null } })) === 0;
 }
 
 async function settle(id: string, state: 'sent' | 'failed' | 'waiting' | 'unclear', mailId?: string): Promise<void> {
