@@ -92,6 +92,9 @@ export async function waiting(report: Report, address: string, { homes }: { home
   ];
   for (const [name, work] of tries) say(name, await longest(work()));
   say('while a tray is printed for all', await longest(printed(ask, bench)));
+  // A plan is worked out in the browser of whoever asks for it; what the server has of it is to keep the fullest term.
+  const kept = (await (await ask(`/api/terms/${term}`)).json()) as { revision: number; term: FullTerm };
+  say('while the fullest term is kept', await longest(ask(`/api/terms/${term}`, json(fullest(kept)))));
   say('while the term’s room is read', await longest(ask(`/term/${term}`)));
   say(`while a session is read, ${homes} homes`, await longest(ask(`/bench/${bench}`)));
   say('while its page of sending is read', await longest(ask(`/bench/${bench}/send`)));
@@ -126,4 +129,23 @@ async function sent(ask: (path: string, init?: RequestInit) => Promise<Response>
   const form = new URLSearchParams(['revision', 'key', 'seen'].map((name) => [name, field(name)]));
   for (const [, home] of page.matchAll(/name="homes" value="([^"]+)"/g)) form.append('homes', home!);
   return ask(`/bench/${session}/send`, { method: 'POST', body: form });
+}
+
+interface FullTerm {
+  readonly weeks: readonly { readonly sessions: readonly Record<string, unknown>[] }[];
+}
+
+/** A term with a session on every day of every week, as full of activities as it may be. */
+function fullest({ revision, term }: { revision: number; term: FullTerm }): string {
+  const weeks = term.weeks.map((week, index) => ({
+    ...week,
+    sessions: Array.from({ length: 7 }, (_, day) => ({
+      ...(week.sessions[0] ?? { time: '10:00', minutes: 60, book: null, song: null }),
+      id: `full-${index}-${day}`,
+      weekday: day + 1,
+      benchId: null,
+      activities: Array.from({ length: 12 }, (__, place) => ({ key: `activity-${day}-${place}`, isPinned: false })),
+    })),
+  }));
+  return JSON.stringify({ revision, term: { ...term, weeks } });
 }
