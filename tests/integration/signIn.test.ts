@@ -108,6 +108,20 @@ test('an invitation works once, is stored only as a hash, and can be taken back'
   assert.deepEqual((await listPeople(at.owner)).invitations, []);
 });
 
+test('an old invitation takes nothing from somebody who became an owner meanwhile', async () => {
+  const email = 'cleo@test.example';
+  await invite(at.owner, { email, name: 'Cleo', role: 'reader' }, ADDRESS);
+  const token = await newest('invite');
+  await addOwner(
+    { programme: at.owner.programme, name: 'Cleo', email, password: 'owner-by-now-too' },
+    { onlyFirst: false },
+  );
+  await join(token, { name: 'Cleo', password: 'owner-by-now-too' }, '192.0.2.79');
+  const cleo = (await listPeople(at.owner)).members.find((member) => member.email === email)!;
+  assert.equal(cleo.role, 'owner');
+  await changeRole(at.owner, cleo.userId, null);
+});
+
 test('a programme keeps an owner; who is taken out is signed out; a stranger changes nobody', async () => {
   const member = async () => (await listPeople(at.owner)).members.find(({ email }) => email === 'ada@test.example');
   const ada = (await member())!;

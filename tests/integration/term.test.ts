@@ -6,7 +6,8 @@ import { readBookPage } from '../../src/server/services/bookPage.ts';
 import { openFeed, readFeedPath, renewFeed, revokeFeed, writeCalendar } from '../../src/server/services/calendar.ts';
 import { readDue } from '../../src/server/services/preparations.ts';
 import { cancelReservation, findCopies, reserveBook } from '../../src/server/services/reservations.ts';
-import { findSession } from '../../src/server/services/sessions.ts';
+import { deleteSession, findSession } from '../../src/server/services/sessions.ts';
+import { readToday } from '../../src/server/services/today.ts';
 import { frameNewTerm, keepTerm, listTerms, putPlannedOnBench, readTermPage } from '../../src/server/services/terms.ts';
 import { applyTermEdit, type TermEdit } from '../../src/core/terms/termEdit.ts';
 import type { Term } from '../../src/core/terms/term.ts';
@@ -89,6 +90,25 @@ test('a planned session goes onto the bench once, and moves there when the term 
     due.map(({ what, by }) => `${what.kind} ${by}`),
     ['reserve 2027-03-22', 'send 2027-03-30', 'collect 2027-03-31', 'hold 2027-04-01'],
   );
+});
+
+test('a session that was deleted is asked for anew in its week, and is there again when it is brought back', async () => {
+  const onBench = async () =>
+    (await listTerms(at.owner))[0]!.term.weeks.flatMap(({ sessions }) =>
+      sessions.flatMap(({ benchId }) => benchId ?? []),
+    );
+  const tasks = async (id: string) =>
+    (await readToday(at.owner)).due.filter(({ sessionId }) => sessionId === id).map(({ what }) => what.kind);
+  const [benchId] = await onBench();
+  const slot = (await listTerms(at.owner))[0]!.term.weeks
+    .flatMap(({ sessions }) => sessions)
+    .find((session) => session.benchId === benchId)!;
+  await deleteSession(at.owner, benchId!, true);
+  assert.ok(!(await onBench()).includes(benchId!));
+  assert.deepEqual(await tasks(benchId!), []);
+  assert.ok((await tasks(slot.id)).includes('write'));
+  await deleteSession(at.owner, benchId!, false);
+  assert.ok((await onBench()).includes(benchId!));
 });
 
 test('a term that somebody else kept meanwhile is not overwritten', async () => {

@@ -143,7 +143,9 @@ export async function join(
     await takeLink(link, transaction);
     const id = known?.id ?? randomUUID();
     if (!known) await UserRow.create({ id, email: link.email, name, passwordHash }, { transaction });
-    await MembershipRow.upsert({ userId: id, programmeId: link.programmeId!, role: link.role! }, { transaction });
+    // Who has come in another way meanwhile keeps the part they have: an old invitation takes nothing from an owner.
+    const where = { userId: id, programmeId: link.programmeId! };
+    await MembershipRow.findOrCreate({ where, defaults: { ...where, role: link.role! }, transaction });
     return id;
   });
   return startSignIn(userId, link.programmeId!, from);

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { Op, type Transaction } from 'sequelize';
+import { Op, Sequelize, type Transaction } from 'sequelize';
 import type { Term } from '../../../core/terms/term.ts';
 import { now } from '../../clock.ts';
 import { TermRow } from '../models.ts';
@@ -14,10 +14,23 @@ export interface KeptTerm {
   readonly term: Term;
 }
 
+/** A term as it stands, and the sessions of its programme that were deleted, in the same query. */
+const WITH_DELETED: { include: [ReturnType<typeof Sequelize.literal>, string][] } = {
+  include: [
+    [
+      Sequelize.literal(
+        '(SELECT coalesce(array_agg(sessions.id::text), ARRAY[]::text[]) FROM sessions WHERE sessions.programme_id = "terms"."programme_id" AND sessions.deleted_at IS NOT NULL)',
+      ),
+      'deletedSessions',
+    ],
+  ],
+};
+
 /** A programme's terms, the latest first; those that end on or after a day when one is given. */
 export async function readTerms(programmeId: string, endingFrom?: string): Promise<KeptTerm[]> {
   tables();
   const rows = await TermRow.findAll({
+    attributes: WITH_DELETED,
     where: { programmeId, ...(endingFrom && { endsOn: { [Op.gte]: endingFrom } }) },
     order: [['startsOn', 'DESC']],
   });
@@ -29,6 +42,7 @@ export async function readTerm(programmeId: string, id: string, lock?: Transacti
   tables();
   if (!isUuid(id)) return null;
   const row = await TermRow.findOne({
+    attributes: WITH_DELETED,
     where: { id, programmeId },
     ...(lock && { transaction: lock, lock: lock.LOCK.UPDATE }),
   });
@@ -63,6 +77,15 @@ function toColumns({ title, startsOn, endsOn, ...body }: Term) {
   return { title, startsOn, endsOn, body };
 }
 
-function toKeptTerm({ id, revision, keptAt, title, startsOn, endsOn, body }: TermRow): KeptTerm {
-  return { id, revision, keptAt: keptAt.toISOString(), term: { title, startsOn, endsOn, ...body } };
+/** A session that was deleted is not on the bench any more, so its week asks for it anew; brought back, it is there again. */
+function toKeptTerm(row: TermRow): KeptTerm {
+  const { id, revision, keptAt, title, startsOn, endsOn, body } = row;
+  const deleted = new Set((row.get('deletedSessions') as readonly string[] | undefined) ?? []);
+  const weeks = body.weeks.map((week) => ({
+    ...week,
+    sessions: week.sessions.map((session) =>
+      session.benchId && deleted.has(session.benchId) ? { ...session, benchId: null } : session,
+    ),
+  }));
+  return { id, revision, keptAt: keptAt.toISOString(), term: { title, startsOn, endsOn, ...body, weeks } };
 }
