@@ -1,32 +1,76 @@
-/** The boundaries of docs/decisions/0002: pages → services → repositories and core; islands → contracts and core; core → nothing. */
-const forbid = (name, from, to) => ({ name, severity: 'error', from: { path: from }, to: { path: to } });
+/**
+ * The boundaries of docs/architecture.md: pages → services → repositories and core; islands → contracts and core; core → nothing.
+ * Inside the core each folder imports only from those above it in LAYERS. Type imports count as any other.
+ * Every rule has a file in tests/tools/violating that breaks it; the check fails when one of them is not caught.
+ */
+const LAYERS = [
+  'outcome.ts',
+  'ordering.ts',
+  'chance.ts',
+  'numbers/',
+  'calendar/',
+  'sounds/',
+  'words/',
+  'songs/',
+  'page/',
+  'cautions/',
+  'expressions/',
+  'materials/',
+  'session/',
+  'time/',
+  'homes/',
+  'makers/',
+  'shelf/',
+  'ladders/',
+  'guide/',
+  'checks/',
+  'print/',
+  'terms/',
+];
+const TESTS = '\\.(test|fixture)\\.ts$';
+const escaped = (text) => text.replace('.', '\\.');
+
+const forbid = (name, from, to, fromNot = TESTS) => ({
+  name,
+  severity: 'error',
+  from: { path: from, pathNot: fromNot },
+  to: { path: to },
+});
+
+const layerRules = LAYERS.slice(0, -1).map((layer, index) =>
+  forbid(
+    `core-layer-${layer.replace(/\W.*/, '')}`,
+    `src/core/${escaped(layer)}`,
+    `src/core/(${LAYERS.slice(index + 1)
+      .map(escaped)
+      .join('|')})`,
+  ),
+);
 
 module.exports = {
   forbidden: [
-    {
-      name: 'no-circles',
-      severity: 'error',
-      from: {},
-      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
-    },
+    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
     {
       name: 'core-alone',
       severity: 'error',
       from: { path: 'src/core', pathNot: '\\.test\\.ts$' },
-      to: { path: '.', pathNot: ['src/core', 'node_modules/jsep'] },
+      to: { path: '.', pathNot: ['src/core', 'node_modules/(jsep|date-fns|@date-fns|pure-rand)/'] },
     },
+    {
+      name: 'core-folders-have-a-layer',
+      severity: 'error',
+      from: {},
+      to: { path: 'src/core/', pathNot: LAYERS.map((layer) => `src/core/${escaped(layer)}`) },
+    },
+    ...layerRules,
     forbid('contracts-know-core-only', 'src/contracts', 'src/(server|islands|pages|cli|components|layouts|workers)'),
     forbid('messages-know-core-only', 'src/messages', 'src/(server|islands|pages|cli|components|layouts|workers)'),
     forbid('islands-stay-in-the-browser', 'src/islands', 'src/(server|pages|cli)'),
-    {
-      name: 'sequelize-in-db-only',
-      severity: 'error',
-      from: { path: 'src', pathNot: ['src/server/db', 'src/server/services', '\\.test\\.ts$'] },
-      to: { path: 'node_modules/(sequelize|umzug|pg)/' },
-    },
+    forbid('sequelize-in-db-only', 'src', 'node_modules/(sequelize|umzug|pg)/', ['src/server/(db|services)/', TESTS]),
+    forbid('models-in-db-only', 'src', 'src/server/db/(models|tables|migrations)', ['src/server/(db|services)/', TESTS]),
     forbid('repositories-know-no-services', 'src/server/db', 'src/server/(services|http|post)'),
-    forbid('pages-ask-services', 'src/pages', 'src/server/db/(models|tables|migrations)'),
-    forbid('services-know-no-pages', 'src/server', 'src/(pages|islands/[^/]+/[A-Z]|components|layouts|cli)'),
+    forbid('pages-ask-services', 'src/(pages|components|layouts)', 'src/server/db'),
+    forbid('services-know-no-pages', 'src/server', 'src/(pages|islands|components|layouts|cli)/'),
   ],
   options: {
     tsPreCompilationDeps: true,

@@ -8,6 +8,8 @@ declare namespace App {
     styleNonce: string;
     /** Where rendered guides are kept between visits; absent while developing. */
     guides?: import('./server/front/guideStore.ts').GuideStore;
+    /** The guides opened last; absent while developing. */
+    recalled?: import('./server/services/recalledGuides.ts').RecalledGuides;
     /** Long calculations beside the request; absent while developing. */
     beside?: import('./server/services/checkFile.ts').Beside;
     /** What the page of problems is to say. */

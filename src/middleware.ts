@@ -1,11 +1,11 @@
+import type { GuideLanguage } from './messages/guideWords.ts';
 import { defineMiddleware } from 'astro:middleware';
 import { describeError } from './messages/errors.ts';
 import { countingQueries } from './server/db/connection.ts';
 import { comesFromOurPages } from './server/http/address.ts';
 import { jsonAnswer, toEdgeError } from './server/http/answers.ts';
 import { EdgeError } from './server/http/errors.ts';
-import { askedLanguage, guideWords, type GuideLanguage } from './messages/guide.ts';
-import { recallGuide } from './server/services/recalledGuides.ts';
+import { askedLanguage, guideWords } from './messages/guide.ts';
 import { secureHeaders } from './server/http/headers.ts';
 import { hashToken, newToken } from './server/http/secrets.ts';
 import { SIGN_IN_COOKIE } from './server/http/signInCookie.ts';
@@ -95,9 +95,13 @@ function isForHome({ url }: Context): boolean {
 }
 
 /** The same for a home, in the language of its guide as far as that is known, otherwise in one its browser asks for. */
-function problemForHome({ url, request }: Context, error: EdgeError): { message: string; language: GuideLanguage } {
+function problemForHome(
+  { url, request, locals }: Context,
+  error: EdgeError,
+): { message: string; language: GuideLanguage } {
   const token = url.pathname.split('/')[2] ?? '';
-  const language = recallGuide(token)?.language ?? askedLanguage(request.headers.get('accept-language') ?? '');
+  const language =
+    locals.recalled?.recall(token)?.language ?? askedLanguage(request.headers.get('accept-language') ?? '');
   const words = guideWords(language);
   const isAway = error.status === 503 || error.code === 'internal';
   if (error.code === 'not-found') return { language, message: words.goneText };

@@ -1,4 +1,4 @@
-import type { FieldProblem } from './problems.ts';
+import type { FieldProblem } from './fieldProblem.ts';
 
 /** What anything that is handed in may hold, before any field of it is looked at. */
 export interface Bounds {

@@ -5,7 +5,7 @@ import { test } from 'node:test';
 import addFormatsModule from 'ajv-formats';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import { CAUTION_RULES, TRAITS } from '../core/cautions/rules.ts';
-import { checkScript } from '../core/script/checkScript.ts';
+import { checkScript } from '../core/session/checkScript.ts';
 import { RULE_NAMES } from '../messages/cautions.ts';
 import { SKILL_WORDS } from '../messages/skills.ts';
 import { CALCULATIONS } from './calc/calculations.ts';

@@ -1,4 +1,4 @@
-import type { FieldProblem } from './problems.ts';
+import type { FieldProblem } from './fieldProblem.ts';
 
 /** Every way a request may fail. */
 export type ErrorCode =

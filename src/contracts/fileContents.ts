@@ -1,8 +1,9 @@
-import { checkScript, placesOf, type PlacesByItem } from '../core/script/checkScript.ts';
-import type { Segment, Thing, ThingsByKey } from '../core/script/session.ts';
-import type { ShelfActivity, ShelfBook, ShelfSong } from '../core/script/fromShelf.ts';
+import type { FieldProblem } from './fieldProblem.ts';
+import type { ShelfActivity, ShelfBook, ShelfSong } from '../core/shelf/shelfEntries.ts';
+import type { Thing, ThingsByKey } from '../core/materials/thing.ts';
+import { checkScript, placesOf, type PlacesByItem } from '../core/session/checkScript.ts';
+import type { Segment } from '../core/session/session.ts';
 import { describeScriptFault } from '../messages/edits.ts';
-import type { FieldProblem } from './problems.ts';
 import type { BookEntry, HomeEntry, SessionEntry, SongEntry, ThingEntry } from './shelfFile.ts';
 
 /** An activity as the open format has it. */

@@ -1,5 +1,5 @@
+import { CURRENCIES, type CurrencyName } from '../core/numbers/currencies.ts';
 import { boolean, string } from 'yup';
-import { CURRENCIES, type CurrencyName } from '../core/makers/maker.ts';
 
 /** How a programme works with numbers, field by field. */
 export const numberSettings = () => ({

@@ -1,12 +1,7 @@
+import type { FieldProblem } from './fieldProblem.ts';
 import { ValidationError, type AnyObject, type Lazy, type Schema } from 'yup';
 import { bad, good, type Outcome } from '../core/outcome.ts';
 import { findOutOfBounds } from './bounds.ts';
-
-/** Something wrong with what was handed in: where, and what. */
-export interface FieldProblem {
-  readonly path: string;
-  readonly message: string;
-}
 
 export const MOST_PROBLEMS = 50;
 

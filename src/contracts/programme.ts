@@ -1,6 +1,6 @@
+import { USUAL_SETTINGS } from '../core/session/makerSource.ts';
 import { array, number, object, string, type InferType } from 'yup';
 import { calendarDay } from './calendarDay.ts';
-import { USUAL_SETTINGS } from '../core/makers/maker.ts';
 import { cautionPolicy } from './cautions.ts';
 import type { CautionPolicy } from '../core/cautions/rules.ts';
 import { numberSettings } from './numberSettings.ts';

@@ -1,4 +1,4 @@
-import type { FieldProblem } from './problems.ts';
+import type { FieldProblem } from './fieldProblem.ts';
 
 /** The largest number that the database keeps for a revision. */
 const LARGEST = 2_147_483_647;

@@ -1,7 +1,10 @@
+import { LEVELS } from '../core/session/levelName.ts';
+import { LINE_KINDS } from '../core/session/line.ts';
+import type { Quantity } from '../core/expressions/quantity.ts';
 import { array, boolean, lazy, mixed, number, object, string, type ObjectShape, type Schema } from 'yup';
 import { numberSettings } from './numberSettings.ts';
 import { actionName } from './cautions.ts';
-import { LEVELS, LINE_KINDS, POSTURES, SEGMENT_KINDS, type Quantity, type Segment } from '../core/script/session.ts';
+import { POSTURES, SEGMENT_KINDS, type Segment } from '../core/session/session.ts';
 import { isTimeOfDay } from '../core/calendar/dates.ts';
 import { calendarDay } from './calendarDay.ts';
 

@@ -1,5 +1,6 @@
+import { LEVELS, type LevelName } from '../core/session/levelName.ts';
 import { array, boolean, lazy, number, string, type InferType, type Schema } from 'yup';
-import { LEVELS, type LevelName, type Segment } from '../core/script/session.ts';
+import type { Segment } from '../core/session/session.ts';
 import { SEASONS } from '../core/shelf/filterActivities.ts';
 import { allergenName, cautionPolicy, traitName } from './cautions.ts';
 import { programmeSettings } from './programme.ts';

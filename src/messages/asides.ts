@@ -1,6 +1,5 @@
+import { type ThingsByKey, namesOf } from '../core/materials/thing.ts';
 import type { Aside } from '../core/checks/asides.ts';
-import { namesOf } from '../core/script/composition.ts';
-import type { ThingsByKey } from '../core/script/session.ts';
 import { describeScriptFault } from './edits.ts';
 import { en } from './guide.en.ts';
 import { cautionText } from './guide.ts';

@@ -1,6 +1,6 @@
 import { describeMakerProblem } from './makers.ts';
-import type { EditProblem } from '../core/script/edit.ts';
-import type { ScriptFault } from '../core/script/checkScript.ts';
+import type { EditProblem } from '../core/session/edit.ts';
+import type { ScriptFault } from '../core/session/checkScript.ts';
 import { describeExpressionProblem, describeTemplateProblem } from './expressions.ts';
 
 /** Why an edit was refused, as a sentence. */

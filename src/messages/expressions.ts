@@ -1,5 +1,5 @@
-import type { ExpressionProblem } from '../core/script/expression.ts';
-import type { TemplateProblem } from '../core/script/template.ts';
+import type { ExpressionProblem } from '../core/expressions/expression.ts';
+import type { TemplateProblem } from '../core/expressions/template.ts';
 
 /** Why an expression has no value, as part of a sentence that names the place. */
 export function describeExpressionProblem(problem: ExpressionProblem): string {

@@ -1,8 +1,8 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { fitHome, outcomeOf } from '../core/homes/sessionReadiness.ts';
-import { agesFromYears, agesInYears } from '../core/script/ages.ts';
-import { CARTS, homeWith, SESSION, THINGS } from '../core/script/session.fixture.ts';
+import { agesFromYears, agesInYears } from '../core/session/ages.ts';
+import { CARTS, homeWith, SESSION, THINGS } from '../core/guide/session.fixture.ts';
 import { countOutcomes, countThing, describeFit } from './fits.ts';
 
 const reasonsFor = (home: ReturnType<typeof homeWith>, session = SESSION) =>

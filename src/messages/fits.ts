@@ -1,7 +1,6 @@
+import { type ThingsByKey, namesOf } from '../core/materials/thing.ts';
 import type { HomeFit, HomeOutcome } from '../core/homes/sessionReadiness.ts';
-import { namesOf } from '../core/script/composition.ts';
-import { roundUp } from '../core/script/expression.ts';
-import type { ThingsByKey } from '../core/script/session.ts';
+import { roundUp } from '../core/expressions/expression.ts';
 
 /** How a home can do a session. */
 export const OUTCOME_WORDS: Readonly<Record<HomeOutcome, string>> = {

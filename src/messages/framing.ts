@@ -1,5 +1,5 @@
-import type { FramingWords } from '../core/script/fromShelf.ts';
-import type { Line } from '../core/script/session.ts';
+import type { Line } from '../core/session/line.ts';
+import type { FramingWords } from '../core/shelf/fromShelf.ts';
 
 /** Sentences that frame a book or song when it is put into a session. */
 export const FRAMING: FramingWords = {

@@ -1,5 +1,5 @@
+import type { GuideWords } from './guideWords.ts';
 import { dayInWords } from './dates.ts';
-import type { GuideWords } from './guide.ts';
 
 export const es: GuideWords = {
   language: 'es',

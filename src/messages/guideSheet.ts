@@ -1,7 +1,8 @@
+import type { GuideWords } from './guideWords.ts';
 import { KNOWN_BEFOREHAND } from '../core/cautions/rules.ts';
-import type { Guide, GuideSegment } from '../core/script/guide.ts';
+import type { Guide, GuideSegment } from '../core/guide/guide.ts';
 import type { GuideSheet, SheetLine } from '../core/print/guidePages.ts';
-import { cautionText, type GuideWords } from './guide.ts';
+import { cautionText } from './guide.ts';
 
 /** A home's guide as it is printed: everything at the level that was sent, from the top down. */
 export function guideSheet(guide: Guide, words: GuideWords): GuideSheet {

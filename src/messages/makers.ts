@@ -1,4 +1,4 @@
-import type { MakerProblem } from '../core/makers/maker.ts';
+import type { MakerProblem } from '../core/session/makerProblem.ts';
 
 /** Why a maker's values are refused, with the range; what stood before still stands. */
 export function describeMakerProblem(problem: MakerProblem): string {

@@ -1,8 +1,9 @@
+import type { GuideLanguage } from './guideWords.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { CAUTION_LEVELS, CAUTION_RULES } from '../core/cautions/rules.ts';
 import { describeCaution } from './cautions.ts';
-import { cautionText, guideWords, type GuideLanguage } from './guide.ts';
+import { cautionText, guideWords } from './guide.ts';
 import { dayInWords } from './dates.ts';
 
 const LANGUAGES: readonly GuideLanguage[] = ['en', 'es', 'ar'];

@@ -1,8 +1,8 @@
+import type { DueWhat } from '../core/calendar/preparation.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import type { DueWhat } from '../core/calendar/preparation.ts';
 import type { SwapReason } from '../core/materials/swapFinder.ts';
-import type { EditProblem } from '../core/script/edit.ts';
+import type { EditProblem } from '../core/session/edit.ts';
 import type { PlanReason } from '../core/terms/proposal.ts';
 import type { WeekNote } from '../core/terms/weekRows.ts';
 import { leadWords } from './dates.ts';

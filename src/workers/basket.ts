@@ -1,5 +1,5 @@
-import { bestBasket } from '../core/materials/basket.ts';
-import type { HaveActivity } from '../core/materials/whatWeHave.ts';
+import { bestBasket } from '../core/homes/basket.ts';
+import type { HaveActivity } from '../core/homes/feasibleActivities.ts';
 
 interface BasketQuestion {
   readonly activities: readonly HaveActivity[];

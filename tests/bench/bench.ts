@@ -1,5 +1,6 @@
-import { composeSession } from '../../src/core/script/composition.ts';
-import { applyEdit } from '../../src/core/script/edit.ts';
+import { regenerateSegment } from '../../src/core/makers/madeSegment.ts';
+import { composeSession } from '../../src/core/guide/composition.ts';
+import { applyEdit } from '../../src/core/session/edit.ts';
 import { findAsides } from '../../src/core/checks/asides.ts';
 import { fitHomes } from '../../src/core/homes/sessionReadiness.ts';
 import { chooseSwaps, type SwapsInput } from '../../src/core/materials/swaps.ts';
@@ -53,7 +54,11 @@ function benchRecomputation(): void {
   const { session, things, homes } = readBenchFixture(12);
   const dial = session.segments.find(({ dials }) => dials.length > 0)!;
   const turn = (value: number) => {
-    const edited = applyEdit(session, { do: 'turn-dial', segment: dial.id, dial: dial.dials[0]!.name, value });
+    const edited = applyEdit(
+      session,
+      { do: 'turn-dial', segment: dial.id, dial: dial.dials[0]!.name, value },
+      regenerateSegment,
+    );
     if (!edited.ok) throw new Error('the dial was refused');
     const composed = composeSession(edited.value, things, { seatedMinutesPerYear: 3, youngestMonths: 36 });
     const { fits } = fitHomes(edited.value, homes, { things });

@@ -1,20 +1,18 @@
+import { LEVELS, type LevelName } from '../../src/core/session/levelName.ts';
+import { isNumberDial, type Dial } from '../../src/core/session/dial.ts';
+import type { ShelfActivity } from '../../src/core/shelf/shelfEntries.ts';
+import { USUAL_SETTINGS, type MakerValues } from '../../src/core/session/makerSource.ts';
+import type { Swap } from '../../src/core/materials/need.ts';
+import type { Thing } from '../../src/core/materials/thing.ts';
 import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { test } from 'node:test';
-import { composeGuide, type Guide, type GuideSegment } from '../../src/core/script/guide.ts';
-import { segmentFromActivity, type ShelfActivity } from '../../src/core/script/fromShelf.ts';
-import {
-  isNumberDial,
-  LEVELS,
-  type Dial,
-  type LevelName,
-  type Segment,
-  type Swap,
-  type Thing,
-} from '../../src/core/script/session.ts';
+import { composeGuide, type Guide, type GuideSegment } from '../../src/core/guide/guide.ts';
+import { segmentFromActivity } from '../../src/core/shelf/fromShelf.ts';
+import type { Segment } from '../../src/core/session/session.ts';
 import { MAKERS } from '../../src/core/makers/makers.ts';
-import { firstValues, runMaker, USUAL_SETTINGS, type Maker, type MakerValues } from '../../src/core/makers/maker.ts';
+import { firstValues, runMaker, type Maker } from '../../src/core/makers/maker.ts';
 import { FIXED_NUMBERS, NAMED_ONLY } from './reasons.ts';
 import { naiveAmount, naiveText, type Values } from './naive.ts';
 import { countFaults, thingsNamedIn, unfilledFaults } from './proofreading.ts';

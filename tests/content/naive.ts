@@ -1,5 +1,5 @@
-import type { ShelfActivity } from '../../src/core/script/fromShelf.ts';
-import type { Thing } from '../../src/core/script/session.ts';
+import type { ShelfActivity } from '../../src/core/shelf/shelfEntries.ts';
+import type { Thing } from '../../src/core/materials/thing.ts';
 
 /** Templates and quantities worked out anew, without the core's code, to compare with. */
 

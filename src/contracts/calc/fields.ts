@@ -1,7 +1,7 @@
+import type { Triple } from '../../core/numbers/triple.ts';
 import { array, boolean, mixed, number, object, string, type AnySchema } from 'yup';
 import { isCalendarDate, isTimeOfDay } from '../../core/calendar/dates.ts';
 import type { Coins } from '../../core/numbers/coins.ts';
-import type { Triple } from '../../core/script/session.ts';
 
 /** A whole number within a range, both ends included. */
 export const whole = (least: number, most: number) =>

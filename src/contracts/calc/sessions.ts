@@ -1,8 +1,8 @@
+import type { ReadingPace } from '../../core/time/readAloud.ts';
 import type { CautionPolicy } from '../../core/cautions/rules.ts';
 import type { Home } from '../../core/homes/home.ts';
-import { composeGuide, type Guide, type GuideLevel, type GuideSegment } from '../../core/script/guide.ts';
-import type { ReadingPace } from '../../core/script/fromShelf.ts';
-import type { Segment, Session } from '../../core/script/session.ts';
+import { composeGuide, type Guide, type GuideLevel, type GuideSegment } from '../../core/guide/guide.ts';
+import type { Segment, Session } from '../../core/session/session.ts';
 import { frameSegments, segmentFor, type NamedPart } from '../../core/shelf/segmentFor.ts';
 import { CLOSING_LINES, FRAMING, OPENING_LINES } from '../../messages/framing.ts';
 import { describeMakerProblem } from '../../messages/makers.ts';

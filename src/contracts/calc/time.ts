@@ -2,7 +2,7 @@ import { backPlan, type PlannedTask } from '../../core/calendar/backPlan.ts';
 import { calibrate } from '../../core/time/calibrate.ts';
 import { readAloudMinutes } from '../../core/time/readAloud.ts';
 import { runSheet, type TimedSegment } from '../../core/time/runSheet.ts';
-import { POSTURES } from '../../core/script/session.ts';
+import { POSTURES } from '../../core/session/session.ts';
 import {
   ageMonths,
   amount,

@@ -1,15 +1,15 @@
+import { plainSegment } from '../session/plainSegment.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { plainSegment } from '../script/fromShelf.ts';
-import type { Session } from '../script/session.ts';
+import type { Session } from '../session/session.ts';
 import { skillCoverage } from '../terms/coverage.ts';
 import { wordSets } from '../words/wordSets.ts';
 import { letterTiles } from '../words/tiles.ts';
 import { backPlan } from './backPlan.ts';
 import { addDays, ageInMonths, daysBetween, isCalendarDate, weekdayOf } from './dates.ts';
 import { dueItems } from './dueItems.ts';
-import { benchPreparations } from './preparation.ts';
+import { benchPreparations } from '../session/sessionPreparations.ts';
 
 const days = fc.integer({ min: 0, max: 4000 }).map((days) => addDays('2024-01-01', days));
 

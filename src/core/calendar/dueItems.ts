@@ -1,7 +1,7 @@
+import type { DueWhat, PreparedSession } from './preparation.ts';
 import { byCodeUnit } from '../ordering.ts';
 import { backPlan } from './backPlan.ts';
 import { daysBetween, type CalendarDate } from './dates.ts';
-import type { DueWhat, PreparedSession } from './preparation.ts';
 
 /** Something due on a day, for one session. */
 export interface DueItem {

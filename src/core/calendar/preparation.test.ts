@@ -1,7 +1,8 @@
+import { bookPreparations, keepPreparations } from './preparation.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { dueItems } from './dueItems.ts';
-import { bookPreparations, keepPreparations, plannedPreparations } from './preparation.ts';
+import { plannedPreparations } from '../session/sessionPreparations.ts';
 
 const planned = (on: string) => ({ id: 's1', title: 'Wheels', on, at: '10:00', mayMove: false });
 

@@ -1,6 +1,12 @@
-import type { Ahead, Segment, Session } from '../script/session.ts';
-import type { PlannedTask } from './backPlan.ts';
 import type { CalendarDate } from './dates.ts';
+import type { PlannedTask } from './backPlan.ts';
+
+/** How long before a session something is due: so many days, open days or hours (one of them; none: on the day). */
+export interface Lead {
+  readonly days?: number | undefined;
+  readonly workingDays?: number | undefined;
+  readonly hours?: number | undefined;
+}
 
 export type DueWhat =
   | { readonly kind: 'hold' }
@@ -30,32 +36,18 @@ export interface PreparedSession {
 }
 
 /** The lead of something to do ahead, as the back-plan takes it. */
-export function leadOf(id: string, { days, workingDays, hours }: Ahead): PlannedTask {
+export function leadOf(id: string, { days, workingDays, hours }: Lead): PlannedTask {
   if (hours !== undefined) return { id, hours };
   if (workingDays !== undefined) return { id, workingDays };
   return { id, days: days ?? 0 };
 }
 
-const WORKING_DAYS_A_WEEK = 5;
+export const WORKING_DAYS_A_WEEK = 5;
 
 /** A lead in calendar days, for words such as "three days before": hours and open days rounded up. */
-export function daysAhead({ days, workingDays, hours }: Ahead): number {
+export function daysAhead({ days, workingDays, hours }: Lead): number {
   if (hours !== undefined) return Math.ceil(hours / 24);
   return workingDays !== undefined ? Math.ceil((workingDays * 7) / WORKING_DAYS_A_WEEK) : (days ?? 0);
-}
-
-/** What the parts of a session ask of the author and of homes beforehand. */
-export function partPreparations(parts: readonly Pick<Segment, 'id' | 'title' | 'ahead'>[]): Preparation[] {
-  return parts.flatMap(({ id, title, ahead }) =>
-    ahead.map((entry, index) => ({
-      task: leadOf(`${id}/${index}`, entry),
-      what: {
-        kind: entry.who === 'author' ? ('prepare' as const) : ('homes-prepare' as const),
-        text: entry.text,
-        activity: title,
-      },
-    })),
-  );
 }
 
 /** A borrowed book is reserved its lead time (in open days) ahead and collected the open day before. */
@@ -93,49 +85,4 @@ export function keepPreparations(parts: readonly KeepingPart[], earlier: readonl
       ];
     }),
   );
-}
-
-/** A session on the bench with what its parts ask for, and its sending if it has not gone out as it is now. */
-export function benchPreparations(
-  { id, session, sentAt, keptAt }: { id: string; session: Session; sentAt: string | null; keptAt: string },
-  { sendWorkingDays }: { sendWorkingDays: number },
-): PreparedSession {
-  const isChanged = sentAt !== null && keptAt > sentAt;
-  const sending: Preparation[] =
-    sentAt === null || isChanged
-      ? [{ task: { id: 'send', workingDays: sendWorkingDays }, what: { kind: 'send', isChanged } }]
-      : [];
-  return {
-    id,
-    title: session.title,
-    on: session.on,
-    at: session.at,
-    stage: 'bench',
-    mayMove: false,
-    preparations: [
-      { task: { id: 'hold', days: 0 }, what: { kind: 'hold' } },
-      ...sending,
-      ...partPreparations(session.segments),
-    ],
-  };
-}
-
-/** Open days before its sending by which a planned session is to be on the bench. */
-const WORKING_DAYS_TO_WRITE = 3;
-
-/** A session of the term that is not on the bench yet: to be written, with what its activities ask for. */
-export function plannedPreparations(
-  planned: Pick<PreparedSession, 'id' | 'title' | 'on' | 'at' | 'mayMove'>,
-  parts: readonly Pick<Segment, 'id' | 'title' | 'ahead'>[],
-  { sendWorkingDays }: { sendWorkingDays: number },
-): PreparedSession {
-  return {
-    ...planned,
-    stage: 'term',
-    preparations: [
-      { task: { id: 'hold', days: 0 }, what: { kind: 'hold' } },
-      { task: { id: 'write', workingDays: sendWorkingDays + WORKING_DAYS_TO_WRITE }, what: { kind: 'write' } },
-      ...partPreparations(parts),
-    ],
-  };
 }

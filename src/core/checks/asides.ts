@@ -1,3 +1,6 @@
+import { dialValues } from '../session/dial.ts';
+import type { Need } from '../materials/need.ts';
+import type { ThingsByKey } from '../materials/thing.ts';
 import { findCautions } from '../cautions/cautions.ts';
 import { USUAL_POLICY, type CautionLevel, type CautionPolicy } from '../cautions/rules.ts';
 import { asUsed, isPermitted, type Household } from '../homes/household.ts';
@@ -9,13 +12,13 @@ import {
   type PlacesByItem,
   type ScriptFault,
   type ScriptProblem,
-} from '../script/checkScript.ts';
-import type { ComposedSession } from '../script/composition.ts';
-import type { Edit } from '../script/edit.ts';
-import type { ExpressionProblem } from '../script/expression.ts';
-import { isWholeLevel, linesAt, quantityAt } from '../script/levels.ts';
-import { dialValues, type Need, type Segment, type Session, type ThingsByKey } from '../script/session.ts';
-import type { TemplateProblem } from '../script/template.ts';
+} from '../session/checkScript.ts';
+import type { ComposedSession } from '../guide/composition.ts';
+import type { Edit } from '../session/edit.ts';
+import type { ExpressionProblem } from '../expressions/expression.ts';
+import { isWholeLevel, linesAt, quantityAt } from '../session/levels.ts';
+import type { Segment, Session } from '../session/session.ts';
+import type { TemplateProblem } from '../expressions/template.ts';
 import { spreadOf } from '../time/minutes.ts';
 import type { SeatedFlag } from '../time/runSheet.ts';
 import { findBreakInSit } from './seatedRemedy.ts';

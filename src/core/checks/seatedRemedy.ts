@@ -1,5 +1,5 @@
-import { timedParts, type ComposedSession } from '../script/composition.ts';
-import type { Edit } from '../script/edit.ts';
+import { timedParts, type ComposedSession } from '../guide/composition.ts';
+import type { Edit } from '../session/edit.ts';
 import { seatedRuns, type SeatedFlag } from '../time/runSheet.ts';
 
 type MoveSegment = Extract<Edit, { do: 'move-segment' }>;

@@ -1,7 +1,8 @@
+import type { Need } from '../materials/need.ts';
+import type { Thing, ThingsByKey } from '../materials/thing.ts';
 import type { CalendarDate } from '../calendar/dates.ts';
 import { mayUse, type Permission } from '../cautions/cautions.ts';
 import { USUAL_POLICY, type CautionPolicy } from '../cautions/rules.ts';
-import type { Need, Thing, ThingsByKey } from '../script/session.ts';
 import { youngestMonthsOn, type Home } from './home.ts';
 
 /** Who is at a home on a day, as permission and quantities look at it. */

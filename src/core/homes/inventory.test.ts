@@ -1,10 +1,11 @@
+import type { ShelfActivity } from '../shelf/shelfEntries.ts';
+import type { Thing } from '../materials/thing.ts';
 import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { test } from 'node:test';
-import { doableNow } from '../materials/whatWeHave.ts';
-import { segmentFromActivity, type ShelfActivity } from '../script/fromShelf.ts';
-import type { Thing } from '../script/session.ts';
+import { doableNow } from './feasibleActivities.ts';
+import { segmentFromActivity } from '../shelf/fromShelf.ts';
 import type { Home } from './home.ts';
 import { householdOn } from './household.ts';
 import { activitiesFor } from './inventory.ts';

@@ -1,6 +1,7 @@
+import type { ThingsByKey } from '../materials/thing.ts';
 import { stoppedActions } from '../cautions/cautions.ts';
-import type { HaveActivity } from '../materials/whatWeHave.ts';
-import type { Segment, ThingsByKey } from '../script/session.ts';
+import type { HaveActivity } from './feasibleActivities.ts';
+import type { Segment } from '../session/session.ts';
 import type { Household } from './household.ts';
 import { preparePart } from './bestPicks.ts';
 import { lacksPermission, partFor } from './sessionReadiness.ts';

@@ -1,5 +1,6 @@
-import { evaluateQuantity, type Scope } from '../script/expression.ts';
-import { MOST_WAYS, type Quantity } from '../script/session.ts';
+import { MOST_WAYS } from '../materials/need.ts';
+import type { Quantity } from '../expressions/quantity.ts';
+import { evaluateQuantity, type Scope } from '../expressions/expression.ts';
 
 /** A thing that may serve a need at a home. */
 export interface ServingOption {

@@ -1,10 +1,13 @@
+import type { LevelName } from '../session/levelName.ts';
+import type { Need, Swap } from '../materials/need.ts';
+import type { ThingsByKey } from '../materials/thing.ts';
 import { stoppedActions } from '../cautions/cautions.ts';
 import { USUAL_POLICY, type CautionPolicy } from '../cautions/rules.ts';
 import { tallyThings } from '../materials/materials.ts';
 import type { StockItem } from '../materials/swaps.ts';
-import type { Scope } from '../script/expression.ts';
-import { quantityAt, valuesAt } from '../script/levels.ts';
-import type { LevelName, Need, Segment, Session, Swap, ThingsByKey } from '../script/session.ts';
+import type { Scope } from '../expressions/expression.ts';
+import { quantityAt, valuesAt } from '../session/levels.ts';
+import type { Segment, Session } from '../session/session.ts';
 import { bestPicks, preparePart, type PartPicks, type PreparedPart } from './bestPicks.ts';
 import type { Home } from './home.ts';
 import { householdOn, isPermitted, type Household } from './household.ts';

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { ALL_SKILLS, LANGUAGE_SKILLS, NUMBER_SKILLS } from '../terms/skills.ts';
+import { ALL_SKILLS, LANGUAGE_SKILLS, NUMBER_SKILLS } from './skills.ts';
 import { proposeNext } from './proposeNext.ts';
 import { LADDERS } from './rungs.ts';
 

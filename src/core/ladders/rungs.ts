@@ -1,4 +1,4 @@
-import { LANGUAGE_SKILLS, NUMBER_SKILLS } from '../terms/skills.ts';
+import { LANGUAGE_SKILLS, NUMBER_SKILLS } from './skills.ts';
 
 /** A rung: what an adult sees when it is there, what is seen before, and what helps then. */
 export interface Rung {

@@ -1,9 +1,10 @@
+import { USUAL_SETTINGS, type MakerValues } from '../session/makerSource.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { runInNewContext } from 'node:vm';
 import { giveChange, sortPrices } from '../numbers/change.ts';
 import { payingWays } from '../numbers/coins.ts';
-import { firstValues, runMaker, USUAL_SETTINGS, type MakerValues } from './maker.ts';
+import { firstValues, runMaker } from './maker.ts';
 import { findMaker } from './makers.ts';
 
 const refusal = (id: string, values: MakerValues): string => {

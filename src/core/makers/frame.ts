@@ -3,7 +3,7 @@ import { inRow, type Drawing } from '../page/drawing.ts';
 import { tenFrame } from '../page/pieces.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
 import { count } from './words.ts';
-import { COUNTERS } from './swaps.ts';
+import { COUNTERS } from './counterSwaps.ts';
 
 /** Frames of five or ten, one or two of them, or a tray with other places. */
 export const frameMaker: Maker = {

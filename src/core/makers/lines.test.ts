@@ -1,9 +1,11 @@
+import type { Made } from './makerOutput.ts';
+import { USUAL_SETTINGS, type MakerSettings, type MakerValues } from '../session/makerSource.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { PAPERS, USUAL_MARGIN, type Paper } from '../page/paper.ts';
 import { makerPages } from './makerPages.ts';
-import { firstValues, runMaker, USUAL_SETTINGS, type Made, type MakerSettings, type MakerValues } from './maker.ts';
+import { firstValues, runMaker } from './maker.ts';
 import { findMaker } from './makers.ts';
 
 /** What the lines ask a home to have, to lay and to answer, against the things that are listed and printed. */

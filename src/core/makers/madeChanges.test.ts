@@ -1,11 +1,13 @@
+import type { LevelName } from '../session/levelName.ts';
+import { USUAL_SETTINGS } from '../session/makerSource.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { applyEdit, type Edit } from '../script/edit.ts';
-import { linesAt } from '../script/levels.ts';
-import type { LevelName, Segment, Session } from '../script/session.ts';
-import { SESSION } from '../script/session.fixture.ts';
-import { segmentFromMaker } from './madeSegment.ts';
-import { firstValues, USUAL_SETTINGS } from './maker.ts';
+import { applyEdit, type Edit } from '../session/edit.ts';
+import { linesAt } from '../session/levels.ts';
+import type { Segment, Session } from '../session/session.ts';
+import { SESSION } from '../guide/session.fixture.ts';
+import { regenerateSegment, segmentFromMaker } from './madeSegment.ts';
+import { firstValues } from './maker.ts';
 import { findMaker, MAKERS } from './makers.ts';
 
 const partOf = (id: string): Segment => {
@@ -18,7 +20,7 @@ const partOf = (id: string): Segment => {
 const edited = (segment: Segment, ...edits: Edit[]): Segment =>
   edits.reduce<Session>(
     (session, edit) => {
-      const next = applyEdit(session, edit);
+      const next = applyEdit(session, edit, regenerateSegment);
       assert.ok(next.ok, JSON.stringify(next));
       return next.value;
     },

@@ -1,7 +1,10 @@
-import { linesAt } from '../script/levels.ts';
-import { LEVELS, type LevelName, type Line, type Need, type Segment } from '../script/session.ts';
-import type { GeneratedParts } from './madeSegment.ts';
-import type { LevelChanges, MadeChanges } from './maker.ts';
+import { LEVELS, type LevelName } from '../session/levelName.ts';
+import type { GeneratedParts } from './generatedParts.ts';
+import type { Line } from '../session/line.ts';
+import type { LevelChanges, MadeChanges } from '../session/makerSource.ts';
+import type { Need } from '../materials/need.ts';
+import { linesAt } from '../session/levels.ts';
+import type { Segment } from '../session/session.ts';
 
 /**
  * What an author changed in a part since its maker wrote it: lines rewritten, taken out, added and moved at each level,

@@ -1,28 +1,13 @@
-import { bad, good, type Outcome } from '../outcome.ts';
-import { plainSegment } from '../script/fromShelf.ts';
-import { dialValues, type Dial, type LevelName, type Line, type Need, type Segment } from '../script/session.ts';
+import { type GeneratedParts, generatedParts } from './generatedParts.ts';
+import { dialValues, type Dial } from '../session/dial.ts';
+import { plainSegment } from '../session/plainSegment.ts';
+import type { MakerProblem } from '../session/makerProblem.ts';
+import type { MadeFrom, MakerSettings, MakerValues } from '../session/makerSource.ts';
+import { good, type Outcome } from '../outcome.ts';
+import type { Segment } from '../session/session.ts';
 import { changesOf, withChanges } from './madeChanges.ts';
-import {
-  runMaker,
-  type Made,
-  type MadeFrom,
-  type MadeLine,
-  type Maker,
-  type MakerProblem,
-  type MakerSettings,
-  type MakerValues,
-} from './maker.ts';
-import { findMaker } from './makers.ts';
-
-const MADE = 'made-';
+import type { Maker } from './maker.ts';
 const USUAL_MINUTES = { setup: [1, 2, 4], together: [4, 7, 12], alone: [0, 3, 8], tidy: [0, 1, 2] } as const;
-
-/** What a maker writes for a part, before the author's changes: lines at each level, needs and actions. */
-export interface GeneratedParts {
-  readonly lines: Readonly<Record<LevelName, readonly Line[]>>;
-  readonly needs: readonly Need[];
-  readonly actions: readonly string[];
-}
 
 /** A part of a session that a maker writes; its number and choice dials can be turned on the bench. */
 export function segmentFromMaker(
@@ -54,14 +39,6 @@ export function segmentFromMaker(
   return good(withGenerated(segment, generated.value));
 }
 
-/** What the maker of a part writes for its values. */
-export function generatedParts({ maker: id, values, settings }: MadeFrom): Outcome<GeneratedParts, MakerProblem> {
-  const maker = findMaker(id);
-  if (!maker) return bad({ code: 'breaks-level', reason: `there is no maker “${id}” any more` });
-  const answer = runMaker(maker, values, settings);
-  return answer.ok ? good(partsOf(answer.value)) : answer;
-}
-
 /**
  * The part as its maker writes it for the dials as they stand. What the author rewrote, took out, added or moved since,
  * and a swap that was taken over, is done again on what is written now, and remembered where it does not apply.
@@ -91,33 +68,4 @@ function withGenerated(segment: Segment, { lines, needs, actions }: GeneratedPar
       harder: { text: '', dials: {}, lines: lines.harder },
     },
   };
-}
-
-function partsOf(made: Made): GeneratedParts {
-  return {
-    lines: {
-      easier: withKeys(made.lines.easier),
-      right: withKeys(made.lines.right),
-      harder: withKeys(made.lines.harder),
-    },
-    needs: made.materials
-      .filter(({ qty }) => qty > 0)
-      .map(({ item, qty, use, swaps }): Need => ({ id: `${MADE}${item}`, item, qty, per: 'home', use, swaps })),
-    actions: made.actions,
-  };
-}
-
-/** Lines under the keys of their maker; one that is written several times is numbered from the second on. */
-function withKeys(lines: readonly MadeLine[]): Line[] {
-  const seen = new Map<string, number>();
-  return lines.map(({ key, kind, text, answer }): Line => {
-    const times = (seen.get(key) ?? 0) + 1;
-    seen.set(key, times);
-    const id = `${MADE}${key}${times > 1 ? `-${times}` : ''}`;
-    return { id, kind, text: escapeBraces(text), answer: answer && escapeBraces(answer) };
-  });
-}
-
-function escapeBraces(text: string): string {
-  return text.replaceAll('{', '{{');
 }

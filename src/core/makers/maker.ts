@@ -1,37 +1,7 @@
-import type { Drawing } from '../page/drawing.ts';
-import { bad, good, type Outcome } from '../outcome.ts';
-import type { LevelName, Line, LineKind } from '../script/session.ts';
-
-/** How a programme works with numbers; each has a default. */
-export interface MakerSettings {
-  /** Zero from the start, as the empty place; late: only once there are other numbers. */
-  readonly zeroEarly: boolean;
-  /** How far from things to signs the lines go. */
-  readonly stage: 'objects' | 'pictures' | 'signs';
-  /** Counting goes on past ten. */
-  readonly pastTen: boolean;
-  /** Play only: no sheets to fill in. */
-  readonly playOnly: boolean;
-  readonly isLeftHanded: boolean;
-  readonly currency: CurrencyName;
-}
-
-export const CURRENCIES = {
-  pence: { minor: 'p', major: '£', perMajor: 100, coins: [1, 2, 5, 10, 20, 50] },
-  cents: { minor: 'c', major: '€', perMajor: 100, coins: [1, 2, 5, 10, 20, 50] },
-  dollars: { minor: '¢', major: '$', perMajor: 100, coins: [1, 5, 10, 25] },
-  tokens: { minor: ' tokens', major: '', perMajor: 0, coins: [1, 2, 5, 10] },
-} as const;
-export type CurrencyName = keyof typeof CURRENCIES;
-
-export const USUAL_SETTINGS: MakerSettings = {
-  zeroEarly: true,
-  stage: 'objects',
-  pastTen: true,
-  playOnly: false,
-  isLeftHanded: false,
-  currency: 'pence',
-};
+import type { Made } from './makerOutput.ts';
+import type { MakerProblem } from '../session/makerProblem.ts';
+import type { MakerSettings, MakerValues } from '../session/makerSource.ts';
+import { bad, type Outcome } from '../outcome.ts';
 
 /** A dial of a maker: a number with a range, a choice, or a short list that is typed. */
 export type MakerDial =
@@ -57,69 +27,6 @@ export type MakerDial =
       readonly hint: string;
       readonly value: string;
     };
-
-export type MakerValues = Readonly<Record<string, number | string>>;
-
-export interface MadeLine {
-  /** The name of the line in its maker: the same at every setting of the dials. */
-  readonly key: string;
-  readonly kind: LineKind;
-  readonly text: string;
-  readonly answer?: string | undefined;
-}
-
-export interface MadeMaterial {
-  readonly item: string;
-  readonly qty: number;
-  readonly use: 'lasting' | 'used-up';
-  /** What else will do, with how well. */
-  readonly swaps: readonly {
-    readonly item: string;
-    readonly fit: number;
-    readonly why: string;
-    /** How many of it serve the whole need: an expression over `need` and `places`. */
-    readonly qty?: string | undefined;
-  }[];
-}
-
-/** What is cut or written on: equal cards for sheets, or drawings one below the other. */
-export interface Printable {
-  readonly title: string;
-  readonly cards: readonly Drawing[];
-  readonly backs?: readonly Drawing[] | undefined;
-  readonly sheets: readonly Drawing[];
-}
-
-export interface Made {
-  /** Sums and facts for the author, a sentence each. */
-  readonly facts: readonly string[];
-  readonly picture: Drawing;
-  readonly lines: Readonly<Record<LevelName, readonly MadeLine[]>>;
-  readonly materials: readonly MadeMaterial[];
-  /** Caution rules that its doing calls for. */
-  readonly actions: readonly string[];
-  readonly printable: Printable;
-  /** The answer key, a line each. */
-  readonly key: readonly string[];
-}
-
-/** Why values are refused: a dial out of its range, or values that would break a level, with the reason as a sentence. */
-export type MakerProblem =
-  | {
-      readonly code: 'out-of-range';
-      readonly dial: string;
-      readonly min: number;
-      readonly max: number;
-      readonly value: unknown;
-    }
-  | {
-      readonly code: 'no-such-choice';
-      readonly dial: string;
-      readonly choices: readonly string[];
-      readonly value: unknown;
-    }
-  | { readonly code: 'list'; readonly dial: string; readonly reason: string }
-  | { readonly code: 'breaks-level'; readonly reason: string };
 
 export interface Maker {
   readonly id: string;
@@ -163,56 +70,7 @@ export function refuse(reason: string): { ok: false; problem: MakerProblem } {
   return bad({ code: 'breaks-level', reason });
 }
 
-/** Reads whole numbers from a list dial: blanks or commas between, each within a range; a sentence when one is not. */
-export function readNumbers(
-  text: string,
-  { dial, least, most, count }: { dial: string; least: number; most: number; count: number },
-): Outcome<number[], MakerProblem> {
-  const written = text.split(/[\s,;]+/).filter(Boolean);
-  if (written.length > count)
-    return bad({ code: 'list', dial, reason: `takes at most ${count} numbers, not ${written.length}` });
-  const numbers: number[] = [];
-  for (const word of written) {
-    const number = Number(word);
-    if (!/^\d+$/.test(word) || number < least || number > most)
-      return bad({
-        code: 'list',
-        dial,
-        reason: `takes whole numbers from ${least} to ${most}, so “${word.slice(0, 20)}” was not taken`,
-      });
-    numbers.push(number);
-  }
-  return good(numbers);
-}
-
 /** A number from a dial that was checked. */
 export function numberOf(values: MakerValues, name: string): number {
   return values[name] as number;
-}
-
-/** What a part of a session was made from. */
-export interface MadeFrom {
-  readonly maker: string;
-  readonly values: MakerValues;
-  readonly settings: MakerSettings;
-  /** What the author changed since; made again at each turn of a dial. */
-  readonly changes?: MadeChanges | undefined;
-}
-
-/** An author's changes to the lines of a level, by the ids of the maker's lines. */
-export interface LevelChanges {
-  readonly level: LevelName;
-  readonly rewritten: Readonly<Record<string, Line>>;
-  readonly removed: readonly string[];
-  /** Lines of the author's own, each behind another (null: in front). */
-  readonly added: readonly { readonly after: string | null; readonly line: Line }[];
-  /** The maker's lines in another order than it writes them. */
-  readonly order?: readonly string[] | undefined;
-}
-
-/** An author's changes to a part that a maker writes. */
-export interface MadeChanges {
-  readonly lines?: readonly LevelChanges[] | undefined;
-  /** Swaps taken over: what stands in the place of what the maker says. */
-  readonly needs?: readonly { readonly need: string; readonly item: string }[] | undefined;
 }

@@ -1,16 +1,8 @@
-import {
-  cardPages,
-  flowPages,
-  PAPERS,
-  printableArea,
-  USUAL_MARGIN,
-  writing,
-  type Page,
-  type Paper,
-  type SheetSettings,
-} from '../page/paper.ts';
+import { flowPages, writing } from '../page/flow.ts';
+import { cardPages } from '../page/cards.ts';
+import type { Made, Printable } from './makerOutput.ts';
+import { PAPERS, printableArea, USUAL_MARGIN, type Page, type Paper, type SheetSettings } from '../page/paper.ts';
 import { scaled, type Drawing } from '../page/drawing.ts';
-import type { Made, Printable } from './maker.ts';
 
 /** What a maker made, on sheets: cards to cut, drawings, then the answer key on a sheet of its own. */
 export function makerPages(title: string, made: Made, settings: SheetSettings, { withKey = true } = {}): Page[] {

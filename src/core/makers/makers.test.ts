@@ -1,3 +1,5 @@
+import type { Made } from './makerOutput.ts';
+import { USUAL_SETTINGS, type MakerSettings, type MakerValues } from '../session/makerSource.ts';
 import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -7,7 +9,7 @@ import { CAUTION_RULES } from '../cautions/rules.ts';
 import type { Drawing, Shape } from '../page/drawing.ts';
 import { textWidth } from '../page/text.ts';
 import { cutPositions, STRIP_MM } from './lengthPairs.ts';
-import { firstValues, runMaker, USUAL_SETTINGS, type Made, type MakerSettings, type MakerValues } from './maker.ts';
+import { firstValues, runMaker } from './maker.ts';
 import { findMaker, MAKERS } from './makers.ts';
 
 const make = (id: string, values: MakerValues = {}, settings: Partial<MakerSettings> = {}) => {

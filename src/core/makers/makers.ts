@@ -1,3 +1,5 @@
+import { hundredMaker } from './hundred.ts';
+import { beadRowMaker } from './beadRow.ts';
 import { balanceMaker } from './balance.ts';
 import { clockMaker } from './clock.ts';
 import { diceMovesMaker } from './diceMoves.ts';
@@ -13,7 +15,6 @@ import { patternRowMaker } from './patternRowMaker.ts';
 import { placeSettingsMaker } from './placeSettings.ts';
 import { stripsMaker } from './strips.ts';
 import { tallyMaker } from './tally.ts';
-import { beadRowMaker, hundredMaker } from './tens.ts';
 import { volumesMaker } from './volumes.ts';
 
 /** Every number maker, in the order of the ladder. */

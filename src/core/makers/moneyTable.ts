@@ -1,18 +1,14 @@
+import { readNumbers } from './readNumbers.ts';
+import type { MadeLine } from './makerOutput.ts';
+import type { MakerProblem } from '../session/makerProblem.ts';
+import { CURRENCIES, type CurrencyName, moneyWriter } from '../numbers/currencies.ts';
 import { giveChange, leastTender, sortPrices } from '../numbers/change.ts';
 import { payingWays, type Coins } from '../numbers/coins.ts';
 import { bad, good, type Outcome } from '../outcome.ts';
 import { inColumn, inRow, type Drawing } from '../page/drawing.ts';
 import { fittingSize } from '../page/text.ts';
-import {
-  CURRENCIES,
-  readNumbers,
-  refuse,
-  type CurrencyName,
-  type MadeLine,
-  type Maker,
-  type MakerProblem,
-} from './maker.ts';
-import { listWords, moneyWriter, numberName } from './words.ts';
+import { refuse, type Maker } from './maker.ts';
+import { listWords, numberName } from './words.ts';
 
 const MOST_COINS = 60;
 const MOST_PRICES = 12;

@@ -1,6 +1,6 @@
+import { USUAL_SETTINGS } from '../session/makerSource.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { USUAL_SETTINGS } from './maker.ts';
 import { numberPotsMaker } from './numberPots.ts';
 
 type Point = readonly [number, number];

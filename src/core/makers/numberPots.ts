@@ -1,10 +1,12 @@
+import type { MadeMaterial } from './makerOutput.ts';
+import type { MakerSettings } from '../session/makerSource.ts';
 import { numberPots } from '../numbers/pots.ts';
 import { good } from '../outcome.ts';
 import { inGrid, moved, type Drawing, type Shape } from '../page/drawing.ts';
 import { counters, wordCard } from '../page/pieces.ts';
-import { numberOf, refuse, type MadeMaterial, type Maker, type MakerSettings } from './maker.ts';
+import { numberOf, refuse, type Maker } from './maker.ts';
 import { count, listWords, numberName } from './words.ts';
-import { COUNTERS } from './swaps.ts';
+import { COUNTERS } from './counterSwaps.ts';
 
 const runOf = (from: number, to: number) => Array.from({ length: to - from + 1 }, (_, index) => from + index);
 

@@ -1,10 +1,11 @@
+import type { MadeLine } from './makerOutput.ts';
 import { pairCards } from '../numbers/pairs.ts';
 import { good } from '../outcome.ts';
 import { inGrid, moved, type Drawing, type Ink, type Shape } from '../page/drawing.ts';
 import { dotFace, wordCard } from '../page/pieces.ts';
 import { CAP_HEIGHT } from '../page/text.ts';
 import { sheetsNeeded } from './makerPages.ts';
-import { numberOf, refuse, type MadeLine, type Maker } from './maker.ts';
+import { numberOf, refuse, type Maker } from './maker.ts';
 import { count, listWords } from './words.ts';
 
 type Pair = readonly [number, number];

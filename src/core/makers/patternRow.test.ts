@@ -1,7 +1,9 @@
+import type { Made } from './makerOutput.ts';
+import { USUAL_SETTINGS, type MakerValues } from '../session/makerSource.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { firstValues, runMaker, USUAL_SETTINGS, type Made, type MakerValues } from './maker.ts';
+import { firstValues, runMaker } from './maker.ts';
 import { patternRowMaker } from './patternRowMaker.ts';
 
 const TASKS = ['what comes next', 'one is hidden', 'one is wrong', 'copy it'] as const;

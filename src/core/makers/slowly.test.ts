@@ -1,7 +1,9 @@
+import type { Made } from './makerOutput.ts';
+import { USUAL_SETTINGS, type MakerValues } from '../session/makerSource.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import type { Shape } from '../page/drawing.ts';
-import { firstValues, runMaker, USUAL_SETTINGS, type Made, type MakerValues } from './maker.ts';
+import { firstValues, runMaker } from './maker.ts';
 import { findMaker } from './makers.ts';
 
 /** What a maker says, against counting it out one by one, over every value of its dials that matters. */

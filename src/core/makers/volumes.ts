@@ -1,7 +1,8 @@
+import { readNumbers } from './readNumbers.ts';
 import { shareVolumes } from '../numbers/measures.ts';
 import { bad, good } from '../outcome.ts';
 import { type Ink, type Shape } from '../page/drawing.ts';
-import { numberOf, readNumbers, refuse, type Maker } from './maker.ts';
+import { numberOf, refuse, type Maker } from './maker.ts';
 import { count, listWords, ordinalName } from './words.ts';
 
 /** More than that nobody counts out. */

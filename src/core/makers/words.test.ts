@@ -1,6 +1,7 @@
+import { moneyWriter } from '../numbers/currencies.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { count, listWords, moneyWriter, numberName, ordinalName } from './words.ts';
+import { count, listWords, numberName, ordinalName } from './words.ts';
 
 test('amounts are all written in the small unit, or all in the large one', () => {
   assert.equal(moneyWriter([35, 99], 'pence')(35), '35p');

@@ -1,5 +1,3 @@
-import { CURRENCIES, type CurrencyName } from './maker.ts';
-
 const ONES = [
   'zero',
   'one',
@@ -58,14 +56,4 @@ export function count(number: number, one: string, many = `${one}s`): string {
 /** A list in a sentence: "2, 3 and 5"; an empty one gives nothing. */
 export function listWords(items: readonly (string | number)[]): string {
   return items.length < 2 ? items.join('') : `${items.slice(0, -1).join(', ')} and ${items.at(-1)}`;
-}
-
-/**
- * Amounts of money, all written one way: in the small unit while each is below one large unit, else all in the large
- * one with two decimals, so that 35p and £0.35 never stand side by side.
- */
-export function moneyWriter(amounts: readonly number[], currency: CurrencyName): (amount: number) => string {
-  const { minor, major, perMajor } = CURRENCIES[currency];
-  const isLarge = perMajor > 0 && amounts.some((amount) => amount >= perMajor);
-  return (amount) => (isLarge ? `${major}${(amount / perMajor).toFixed(2)}` : `${amount}${minor}`);
 }

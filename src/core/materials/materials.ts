@@ -1,7 +1,8 @@
+import type { Need } from './need.ts';
+import type { Quantity } from '../expressions/quantity.ts';
 import { byCodeUnit } from '../ordering.ts';
 import { bad, good, type Outcome } from '../outcome.ts';
-import { evaluateQuantity, roundUp, type ExpressionProblem, type Scope } from '../script/expression.ts';
-import type { Need, Quantity } from '../script/session.ts';
+import { evaluateQuantity, roundUp, type ExpressionProblem, type Scope } from '../expressions/expression.ts';
 
 export type CountedNeed = Pick<Need, 'item' | 'per' | 'use'> & { readonly qty: Quantity };
 

@@ -1,7 +1,7 @@
+import { roundTo } from '../numbers/rounding.ts';
 import { mayUse } from '../cautions/cautions.ts';
 import type { CautionPolicy } from '../cautions/rules.ts';
 import { byCodeUnit } from '../ordering.ts';
-import { roundTo } from '../time/minutes.ts';
 
 /** A thing with all that decides what it can stand in for. */
 export interface FindableThing {

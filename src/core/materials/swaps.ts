@@ -1,4 +1,4 @@
-import { roundTo } from '../time/minutes.ts';
+import { roundTo } from '../numbers/rounding.ts';
 import { searchAssignment, type AssignmentNeed } from './assignment.ts';
 
 export interface SwapOption {

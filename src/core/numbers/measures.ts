@@ -1,4 +1,4 @@
-import { roundTo } from '../time/minutes.ts';
+import { roundTo } from './rounding.ts';
 
 export interface MeasuresInput {
   /** Millilitres. */

@@ -1,18 +1,10 @@
+import { flowPages, writing } from './flow.ts';
+import { cardPages, sheetCards } from './cards.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { moved, scaled, type Drawing, type Shape } from './drawing.ts';
-import {
-  cardPages,
-  flowPages,
-  PAPERS,
-  printableArea,
-  RULER_MM,
-  sheetCards,
-  writing,
-  type Paper,
-  type SheetSettings,
-} from './paper.ts';
+import { PAPERS, printableArea, RULER_MM, type Paper, type SheetSettings } from './paper.ts';
 import { dotFace, LEAST_DOT_MM, tenFrame } from './pieces.ts';
 import { breakLines, fittingSize, textWidth } from './text.ts';
 

@@ -1,5 +1,6 @@
+import { writing } from '../page/flow.ts';
 import { inColumn } from '../page/drawing.ts';
-import { finishPage, printableArea, writing, type Page, type SheetSettings } from '../page/paper.ts';
+import { finishPage, printableArea, type Page, type SheetSettings } from '../page/paper.ts';
 import { madeOf, type TrayInput, type TrayPart } from './trayInput.ts';
 
 /** What is in a tray and on which page, what could not be printed, and how to print the rest. */

@@ -1,5 +1,6 @@
+import { flowPages, writing } from '../page/flow.ts';
 import type { Drawing } from '../page/drawing.ts';
-import { flowPages, printableArea, writing, type Page, type SheetSettings } from '../page/paper.ts';
+import { printableArea, type Page, type SheetSettings } from '../page/paper.ts';
 
 export interface SheetLine {
   readonly style: 'title' | 'heading' | 'line' | 'item' | 'strong' | 'soft';

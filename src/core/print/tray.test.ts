@@ -1,12 +1,13 @@
+import { plainSegment } from '../session/plainSegment.ts';
+import { USUAL_SETTINGS } from '../session/makerSource.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { firstValues, USUAL_SETTINGS } from '../makers/maker.ts';
-import { segmentFromMaker } from '../makers/madeSegment.ts';
+import { firstValues } from '../makers/maker.ts';
+import { regenerateSegment, segmentFromMaker } from '../makers/madeSegment.ts';
 import { findMaker, MAKERS } from '../makers/makers.ts';
-import { linesAt } from '../script/levels.ts';
-import { applyEdit } from '../script/edit.ts';
-import { plainSegment } from '../script/fromShelf.ts';
-import type { Segment, Session } from '../script/session.ts';
+import { linesAt } from '../session/levels.ts';
+import { applyEdit } from '../session/edit.ts';
+import type { Segment, Session } from '../session/session.ts';
 import { layTray, madeOf, type TrayHome, type TrayInput } from './tray.ts';
 
 const part = (id: string, values: Record<string, number | string> = {}): Segment => {
@@ -98,7 +99,11 @@ test('a part made before a dial was there is still printed and turned', () => {
     made: { ...made.made!, values },
   };
   assert.equal(madeOf(older)!.printable.cards.length, 6);
-  const turned = applyEdit(session(older), { do: 'turn-dial', segment: 'pair-cards', dial: 'total', value: 7 });
+  const turned = applyEdit(
+    session(older),
+    { do: 'turn-dial', segment: 'pair-cards', dial: 'total', value: 7 },
+    regenerateSegment,
+  );
   assert.ok(turned.ok && turned.value.segments[0]!.lines[0]!.text.startsWith('Lay 8 cards out'));
 });
 
@@ -132,21 +137,29 @@ test('on the bench a dial of a made part writes its lines and needs anew, a leve
   const made = part('number-pots');
   const own = { id: 'own', kind: 'say' as const, text: 'Mine.' };
   const start = session({ ...made, lines: [...made.lines, own] });
-  const turned = applyEdit(start, { do: 'turn-dial', segment: 'number-pots', dial: 'to', value: 6 });
+  const turned = applyEdit(start, { do: 'turn-dial', segment: 'number-pots', dial: 'to', value: 6 }, regenerateSegment);
   assert.ok(turned.ok);
   const [segment] = turned.value.segments;
   assert.match(segment!.lines[0]!.text, /^Stand 7 pots in a row, 0 to 6, and lay 21 counters/);
   assert.equal(segment!.needs[0]!.qty, 21);
   assert.deepEqual(segment!.lines.at(-1), own);
   assert.equal(madeOf(segment!)!.printable.cards.length, 7);
-  const easier = applyEdit(turned.value, { do: 'choose-level', segment: 'number-pots', level: 'easier' });
+  const easier = applyEdit(
+    turned.value,
+    { do: 'choose-level', segment: 'number-pots', level: 'easier' },
+    regenerateSegment,
+  );
   assert.ok(
     easier.ok &&
       linesAt(easier.value.segments[0]!, 'easier')[0]!.text.startsWith(
         'Use pots for 0, 1, 2 and 3 only, with 6 counters',
       ),
   );
-  const refused = applyEdit(turned.value, { do: 'turn-dial', segment: 'number-pots', dial: 'from', value: 9 });
+  const refused = applyEdit(
+    turned.value,
+    { do: 'turn-dial', segment: 'number-pots', dial: 'from', value: 9 },
+    regenerateSegment,
+  );
   assert.ok(!refused.ok && refused.problem.code === 'maker-refuses');
 });
 

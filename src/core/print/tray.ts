@@ -1,16 +1,9 @@
-import type { Made } from '../makers/maker.ts';
+import { flowPages, writing } from '../page/flow.ts';
+import { cardPages } from '../page/cards.ts';
+import type { Made } from '../makers/makerOutput.ts';
 import { makerPages } from '../makers/makerPages.ts';
 import { inRow, scaled, type Drawing } from '../page/drawing.ts';
-import {
-  cardPages,
-  finishPage,
-  flowPages,
-  printableArea,
-  writing,
-  type Page,
-  type SheetSettings,
-  USUAL_MARGIN,
-} from '../page/paper.ts';
+import { finishPage, printableArea, type Page, type SheetSettings, USUAL_MARGIN } from '../page/paper.ts';
 import { contentsPage } from './contentsPage.ts';
 import { madeOf, type TrayHome, type TrayInput, type TrayPart } from './trayInput.ts';
 

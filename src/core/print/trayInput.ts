@@ -1,7 +1,8 @@
-import { runMaker, type Made } from '../makers/maker.ts';
+import type { Made } from '../makers/makerOutput.ts';
+import { runMaker } from '../makers/maker.ts';
 import { findMaker } from '../makers/makers.ts';
 import type { Page, Paper } from '../page/paper.ts';
-import type { Segment, Session } from '../script/session.ts';
+import type { Segment, Session } from '../session/session.ts';
 import type { GuideSheet } from './guidePages.ts';
 
 /** For whom a tray is printed. */

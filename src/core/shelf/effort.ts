@@ -1,5 +1,5 @@
-import { evaluateMinutes } from '../script/composition.ts';
-import type { ActivityBody } from '../script/session.ts';
+import { evaluateMinutes } from '../time/segmentMinutes.ts';
+import type { ActivityBody } from '../session/session.ts';
 import { reportSpread, spreadOf } from '../time/minutes.ts';
 
 const MUCH_SETUP_MINUTES = 4;

@@ -1,20 +1,15 @@
+import type { LevelName } from '../session/levelName.ts';
+import type { Line } from '../session/line.ts';
+import type { ReadingPace } from '../time/readAloud.ts';
+import type { ShelfActivity, ShelfBook, ShelfSong } from './shelfEntries.ts';
+import { plainSegment } from '../session/plainSegment.ts';
+import type { MakerProblem } from '../session/makerProblem.ts';
+import type { MakerSettings, MakerValues } from '../session/makerSource.ts';
 import { segmentFromMaker } from '../makers/madeSegment.ts';
-import type { MakerSettings, MakerValues } from '../makers/maker.ts';
 import { findMaker } from '../makers/makers.ts';
 import { bad, good, type Outcome } from '../outcome.ts';
-import type { MakerProblem } from '../makers/maker.ts';
-import {
-  plainSegment,
-  segmentFromActivity,
-  segmentFromBook,
-  segmentFromSong,
-  type FramingWords,
-  type ReadingPace,
-  type ShelfActivity,
-  type ShelfBook,
-  type ShelfSong,
-} from '../script/fromShelf.ts';
-import type { LevelName, Line, Segment } from '../script/session.ts';
+import { segmentFromActivity, segmentFromBook, segmentFromSong, type FramingWords } from './fromShelf.ts';
+import type { Segment } from '../session/session.ts';
 
 /** Where parts of a session come from. */
 export interface PartSources {

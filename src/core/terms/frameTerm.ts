@@ -1,7 +1,7 @@
 import type { CalendarDate } from '../calendar/dates.ts';
 import { bad, good, type Outcome } from '../outcome.ts';
 import { stepsOf, type School } from './schools.ts';
-import { LANGUAGE_SKILLS, NUMBER_SKILLS } from './skills.ts';
+import { LANGUAGE_SKILLS, NUMBER_SKILLS } from '../ladders/skills.ts';
 import { checkTerm, mondaysOf, type Term, type TermProblem, type TermSession } from './term.ts';
 
 export interface TermFrame {

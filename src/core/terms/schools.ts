@@ -1,4 +1,4 @@
-import { NUMBER_SKILLS } from './skills.ts';
+import { NUMBER_SKILLS } from '../ladders/skills.ts';
 
 /** Schools of practice for the sequence that runs beside the themes. */
 export const SCHOOLS = ['sounds-first', 'letter-a-week', 'whole-words', 'own-name', 'number-rungs'] as const;

@@ -143,7 +143,7 @@ export function planTermBy(
  * the ones before. Null where nothing fits, or time ran out.
  */
 function relaxAndSearch(input: TermPlanInput, solver: LinearSolver, searches: readonly SearchHints[]) {
-  const fillings = buildTermModel(input, 'fillings');
+  const fillings = buildTermModel(input, 'cutting-patterns');
   const relaxed = solver.relax(fillings.model);
   if (!relaxed) return null;
   const { bound, losses } = relaxed;

@@ -1,5 +1,6 @@
-import type { Quantity, TripleOfQuantities } from '../script/session.ts';
-import { roundTo } from './minutes.ts';
+import { roundTo } from '../numbers/rounding.ts';
+import type { Quantity } from '../expressions/quantity.ts';
+import type { TripleOfQuantities } from '../session/session.ts';
 
 export interface Calibration {
   /** What planned minutes are multiplied by, three decimals. */

@@ -1,4 +1,5 @@
-import type { Triple } from '../script/session.ts';
+import { roundTo } from '../numbers/rounding.ts';
+import type { Triple } from '../numbers/triple.ts';
 
 /** A spread of minutes: mean and standard deviation. */
 export interface Spread {
@@ -41,12 +42,4 @@ export function reportSpread({ mean, variance }: Spread): ReportedSpread {
     low: roundTo(Math.max(0, mean - EIGHT_IN_TEN * sd), 1),
     high: roundTo(mean + EIGHT_IN_TEN * sd, 1),
   };
-}
-
-/** Rounds to so many decimals, halves up, forgiving the last bits of binary fractions (1.005 to two is 1.01). */
-export function roundTo(value: number, decimals: number): number {
-  const scale = 10 ** decimals;
-  const scaled = value * scale;
-  const rounded = Math.floor(scaled + 0.5 + 1e-9 * Math.max(1, Math.abs(scaled) * 1e-3)) / scale;
-  return rounded === 0 ? 0 : rounded;
 }

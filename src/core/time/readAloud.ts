@@ -1,5 +1,5 @@
-import type { Triple } from '../script/session.ts';
-import { roundTo } from './minutes.ts';
+import { roundTo } from '../numbers/rounding.ts';
+import type { Triple } from '../numbers/triple.ts';
 
 export interface ReadAloudInput {
   readonly words: number;
@@ -21,4 +21,11 @@ export function readAloudMinutes(input: ReadAloudInput): Triple {
       1,
     );
   return [minutesAt(0), minutesAt(1), minutesAt(2)];
+}
+
+/** How a programme reads aloud: the paces of its readers, page turns and pauses, as least, likely and most time. */
+export interface ReadingPace {
+  readonly wordsPerMinute: Triple;
+  readonly pageSeconds: Triple;
+  readonly pauseSeconds: Triple;
 }

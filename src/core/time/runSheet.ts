@@ -1,5 +1,7 @@
-import type { Posture, Triple } from '../script/session.ts';
-import { addSpreads, reportSpread, roundTo, spreadOf, type ReportedSpread } from './minutes.ts';
+import { roundTo } from '../numbers/rounding.ts';
+import type { Triple } from '../numbers/triple.ts';
+import type { Posture } from '../session/session.ts';
+import { addSpreads, reportSpread, spreadOf, type ReportedSpread } from './minutes.ts';
 
 export interface TimedSegment {
   readonly id: string;

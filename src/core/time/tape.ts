@@ -1,4 +1,5 @@
-import type { Posture, Triple } from '../script/session.ts';
+import type { Triple } from '../numbers/triple.ts';
+import type { Posture } from '../session/session.ts';
 import { addSpreads, EIGHT_IN_TEN, reportSpread, spreadOf, type ReportedSpread } from './minutes.ts';
 
 export interface TapeSegment {

@@ -1,10 +1,10 @@
+import { roundTo } from '../numbers/rounding.ts';
+import type { Triple } from '../numbers/triple.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import type { Triple } from '../script/session.ts';
 import { calibrate, scaleQuantities } from './calibrate.ts';
 import { readAloudMinutes } from './readAloud.ts';
-import { roundTo } from './minutes.ts';
 import { runSheet, type TimedSegment } from './runSheet.ts';
 import { layOutTape } from './tape.ts';
 

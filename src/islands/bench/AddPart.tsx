@@ -1,10 +1,10 @@
+import { plainSegment } from '../../core/session/plainSegment.ts';
 import MiniSearch from 'minisearch';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { ErrorAnswer } from '../../contracts/errors.ts';
-import type { Edit } from '../../core/script/edit.ts';
-import { plainSegment } from '../../core/script/fromShelf.ts';
-import type { Session } from '../../core/script/session.ts';
-import type { Addable } from './benchTypes.ts';
+import type { Edit } from '../../core/session/edit.ts';
+import type { Session } from '../../core/session/session.ts';
+import type { Addable } from '../../contracts/bench.ts';
 import { newId } from '../keeping/newId.ts';
 
 interface AddPartProps {

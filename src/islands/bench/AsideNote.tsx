@@ -1,6 +1,6 @@
+import type { ThingsByKey } from '../../core/materials/thing.ts';
 import type { Aside } from '../../core/checks/asides.ts';
-import type { Edit } from '../../core/script/edit.ts';
-import type { ThingsByKey } from '../../core/script/session.ts';
+import type { Edit } from '../../core/session/edit.ts';
 import { describeAside } from '../../messages/asides.ts';
 
 interface AsideNoteProps {

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { AddPart } from './AddPart.tsx';
-import type { BenchProps } from './benchTypes.ts';
+import type { BenchProps } from '../../contracts/bench.ts';
 import { HomesFoot } from './HomesFoot.tsx';
 import { KeepingBanner } from '../keeping/KeepingBanner.tsx';
 import { KeysHelp } from '../keys/KeysHelp.tsx';

@@ -1,5 +1,5 @@
+import { isNumberDial, type ChoiceDial, type Dial, type NumberDial } from '../../core/session/dial.ts';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { isNumberDial, type ChoiceDial, type Dial, type NumberDial } from '../../core/script/session.ts';
 
 interface DialChipProps {
   readonly dial: Dial;

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { ErrorAnswer } from '../../contracts/errors.ts';
-import type { Edit } from '../../core/script/edit.ts';
-import type { Segment } from '../../core/script/session.ts';
+import type { Edit } from '../../core/session/edit.ts';
+import type { Segment } from '../../core/session/session.ts';
 
 interface FromShelfProps {
   readonly segment: Segment;

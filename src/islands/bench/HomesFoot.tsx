@@ -1,9 +1,10 @@
 import { daysAhead } from '../../core/calendar/preparation.ts';
+import type { ThingsByKey } from '../../core/materials/thing.ts';
 import { useState } from 'react';
 import { outcomeOf, type HomeFit } from '../../core/homes/sessionReadiness.ts';
 import type { Readiness, HomeState } from '../../core/homes/readiness.ts';
-import { materialsOrNone, type ComposedSession } from '../../core/script/composition.ts';
-import type { Session, ThingsByKey } from '../../core/script/session.ts';
+import { materialsOrNone, type ComposedSession } from '../../core/guide/composition.ts';
+import type { Session } from '../../core/session/session.ts';
 import { leadWords } from '../../messages/dates.ts';
 import { countOutcomes, countThing, describeFit, OUTCOME_WORDS } from '../../messages/fits.ts';
 

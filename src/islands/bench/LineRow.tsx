@@ -1,10 +1,11 @@
+import { LINE_KINDS, type LineKind } from '../../core/session/line.ts';
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { useState, type KeyboardEvent } from 'react';
-import type { ComposedLine } from '../../core/script/composition.ts';
-import type { Edit } from '../../core/script/edit.ts';
-import { LINE_KINDS, type LineKind, type Segment } from '../../core/script/session.ts';
-import type { Piece } from '../../core/script/template.ts';
+import type { ComposedLine } from '../../core/guide/composition.ts';
+import type { Edit } from '../../core/session/edit.ts';
+import type { Segment } from '../../core/session/session.ts';
+import type { Piece } from '../../core/expressions/template.ts';
 import { DialChip } from './DialChip.tsx';
 import { newId } from '../keeping/newId.ts';
 

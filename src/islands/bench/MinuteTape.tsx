@@ -3,7 +3,7 @@ import { SortableContext, horizontalListSortingStrategy, useSortable } from '@dn
 import { CSS } from '@dnd-kit/utilities';
 import { movingWords } from '../moving/movingWords.ts';
 import { useMoveSensors } from '../moving/useMoveSensors.ts';
-import type { Segment } from '../../core/script/session.ts';
+import type { Segment } from '../../core/session/session.ts';
 import type { Tape, TapeSegment } from '../../core/time/tape.ts';
 
 interface MinuteTapeProps {

@@ -1,7 +1,9 @@
+import { dialValues } from '../../core/session/dial.ts';
+import type { Quantity } from '../../core/expressions/quantity.ts';
 import { useState } from 'react';
-import { evaluateQuantity } from '../../core/script/expression.ts';
-import type { Edit } from '../../core/script/edit.ts';
-import { dialValues, type Quantity, type Segment } from '../../core/script/session.ts';
+import { evaluateQuantity } from '../../core/expressions/expression.ts';
+import type { Edit } from '../../core/session/edit.ts';
+import type { Segment } from '../../core/session/session.ts';
 import { describeExpressionProblem } from '../../messages/expressions.ts';
 
 const PARTS = [

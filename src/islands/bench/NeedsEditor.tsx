@@ -1,7 +1,11 @@
+import { dialValues } from '../../core/session/dial.ts';
+import type { Need } from '../../core/materials/need.ts';
+import type { Quantity } from '../../core/expressions/quantity.ts';
+import type { ThingsByKey } from '../../core/materials/thing.ts';
 import { useId, useState } from 'react';
-import type { Edit } from '../../core/script/edit.ts';
-import { evaluateQuantity } from '../../core/script/expression.ts';
-import { dialValues, type Need, type Quantity, type Segment, type ThingsByKey } from '../../core/script/session.ts';
+import type { Edit } from '../../core/session/edit.ts';
+import { evaluateQuantity } from '../../core/expressions/expression.ts';
+import type { Segment } from '../../core/session/session.ts';
 import { describeExpressionProblem } from '../../messages/expressions.ts';
 
 interface NeedsEditorProps {

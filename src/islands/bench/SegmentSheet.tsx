@@ -1,10 +1,11 @@
+import { LEVELS, type LevelName } from '../../core/session/levelName.ts';
+import type { ThingsByKey } from '../../core/materials/thing.ts';
 import { DndContext, closestCenter, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { useState } from 'react';
 import type { Aside } from '../../core/checks/asides.ts';
-import type { ComposedSegment } from '../../core/script/composition.ts';
-import type { Edit } from '../../core/script/edit.ts';
-import { LEVELS, type LevelName, type ThingsByKey } from '../../core/script/session.ts';
+import type { ComposedSegment } from '../../core/guide/composition.ts';
+import type { Edit } from '../../core/session/edit.ts';
 import { reportSpread, spreadOf } from '../../core/time/minutes.ts';
 import { DialChip } from './DialChip.tsx';
 import { AsideNote } from './AsideNote.tsx';

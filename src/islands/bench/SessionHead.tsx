@@ -1,6 +1,6 @@
-import { agesFromYears, agesInYears } from '../../core/script/ages.ts';
-import type { Edit } from '../../core/script/edit.ts';
-import type { Session } from '../../core/script/session.ts';
+import { agesFromYears, agesInYears } from '../../core/session/ages.ts';
+import type { Edit } from '../../core/session/edit.ts';
+import type { Session } from '../../core/session/session.ts';
 import type { Tape } from '../../core/time/tape.ts';
 import { dayInWords } from '../../messages/dates.ts';
 import { KeptWord } from '../keeping/KeptWord.tsx';

@@ -1,15 +1,19 @@
 import { useMemo } from 'react';
 import { findAsides } from '../../core/checks/asides.ts';
 import { fitHomes } from '../../core/homes/sessionReadiness.ts';
-import { composeSession } from '../../core/script/composition.ts';
-import { applyEdit } from '../../core/script/edit.ts';
+import { composeSession } from '../../core/guide/composition.ts';
+import { applyEdit, type Edit } from '../../core/session/edit.ts';
+import type { Session } from '../../core/session/session.ts';
+import { regenerateSegment } from '../../core/makers/madeSegment.ts';
 import { describeEditProblem } from '../../messages/edits.ts';
 import { useHistory } from '../keeping/useHistory.ts';
-import type { BenchProps } from './benchTypes.ts';
+import type { BenchProps } from '../../contracts/bench.ts';
+
+const editSession = (session: Session, edit: Edit) => applyEdit(session, edit, regenerateSegment);
 
 /** The session on the bench, what follows from it, and what can be done to it; every edit can be undone. */
 export function useBench({ session: initial, things, homes, policy, seatedMinutesPerYear }: BenchProps) {
-  const { value: session, ...history } = useHistory(initial, applyEdit, describeEditProblem);
+  const { value: session, ...history } = useHistory(initial, editSession, describeEditProblem);
   const composed = useMemo(
     () => composeSession(session, things, { seatedMinutesPerYear, youngestMonths: session.ages.fromMonths }),
     [session, things, seatedMinutesPerYear],

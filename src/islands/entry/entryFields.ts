@@ -1,7 +1,8 @@
+import { LINE_KINDS } from '../../core/session/line.ts';
 import { CAUTION_RULES, PLAIN_TRAITS } from '../../core/cautions/rules.ts';
-import { LINE_KINDS, POSTURES } from '../../core/script/session.ts';
+import { POSTURES } from '../../core/session/session.ts';
 import { SEASONS } from '../../core/shelf/filterActivities.ts';
-import { ALL_SKILLS } from '../../core/terms/skills.ts';
+import { ALL_SKILLS } from '../../core/ladders/skills.ts';
 import type { EntryKind } from '../../contracts/shelfEntries.ts';
 import { ALLERGENS } from '../../contracts/cautions.ts';
 import { BOOK_FEATURES, BOOK_PACES } from '../../contracts/shelfFile.ts';

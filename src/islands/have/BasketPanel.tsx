@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
-import type { Basket } from '../../core/materials/basket.ts';
+import type { Basket } from '../../core/homes/basket.ts';
 import { skillWords } from '../../messages/skills.ts';
-import type { HaveActivity } from '../../core/materials/whatWeHave.ts';
+import type { HaveActivity } from '../../core/homes/feasibleActivities.ts';
 import type { HaveProps, HaveThing } from './haveTypes.ts';
 
 interface BasketPanelProps extends Pick<HaveProps, 'things'> {

@@ -1,4 +1,4 @@
-import type { Doable, HaveActivity } from '../../core/materials/whatWeHave.ts';
+import type { Doable, HaveActivity } from '../../core/homes/feasibleActivities.ts';
 import { skillWords } from '../../messages/skills.ts';
 import type { HaveThing } from './haveTypes.ts';
 

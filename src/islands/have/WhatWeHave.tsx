@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { ALLERGENS } from '../../contracts/cautions.ts';
 import { householdOn } from '../../core/homes/household.ts';
 import { activitiesFor } from '../../core/homes/inventory.ts';
-import { countHomes, doableNow } from '../../core/materials/whatWeHave.ts';
+import { countHomes, doableNow } from '../../core/homes/feasibleActivities.ts';
 import type { StockItem } from '../../core/materials/swaps.ts';
 import { FoundActivities } from './FoundActivities.tsx';
 import { BasketPanel } from './BasketPanel.tsx';

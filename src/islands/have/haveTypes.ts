@@ -1,7 +1,7 @@
+import type { ThingsByKey } from '../../core/materials/thing.ts';
 import type { CautionPolicy } from '../../core/cautions/rules.ts';
 import type { Home } from '../../core/homes/home.ts';
 import type { ShelfChoice } from '../../core/homes/inventory.ts';
-import type { ThingsByKey } from '../../core/script/session.ts';
 
 export interface HaveThing {
   readonly key: string;

@@ -1,5 +1,6 @@
+import type { MakerValues } from '../../core/session/makerSource.ts';
 import { useEffect, useState } from 'react';
-import type { Maker, MakerDial, MakerValues } from '../../core/makers/maker.ts';
+import type { Maker, MakerDial } from '../../core/makers/maker.ts';
 
 interface MakerDialsProps {
   readonly maker: Maker;

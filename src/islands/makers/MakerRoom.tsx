@@ -1,9 +1,11 @@
+import { LEVELS, type LevelName } from '../../core/session/levelName.ts';
+import type { Made } from '../../core/makers/makerOutput.ts';
+import type { MakerSettings, MakerValues } from '../../core/session/makerSource.ts';
 import { useState } from 'react';
 import { cautionsOverAges } from '../../core/cautions/cautions.ts';
 import type { CautionPolicy } from '../../core/cautions/rules.ts';
-import { firstValues, runMaker, type Made, type MakerSettings, type MakerValues } from '../../core/makers/maker.ts';
+import { firstValues, runMaker } from '../../core/makers/maker.ts';
 import { findMaker } from '../../core/makers/makers.ts';
-import { LEVELS, type LevelName } from '../../core/script/session.ts';
 import { ADULT_DECIDES, describeCaution } from '../../messages/cautions.ts';
 import { describeMakerProblem } from '../../messages/makers.ts';
 import { DrawingView } from '../drawing/DrawingView.tsx';

@@ -1,6 +1,7 @@
+import type { MakerSettings, MakerValues } from '../../core/session/makerSource.ts';
 import { useState } from 'react';
 import type { ErrorAnswer } from '../../contracts/errors.ts';
-import type { Maker, MakerSettings, MakerValues } from '../../core/makers/maker.ts';
+import type { Maker } from '../../core/makers/maker.ts';
 
 interface ToSessionProps {
   readonly maker: Maker;

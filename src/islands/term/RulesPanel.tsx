@@ -1,4 +1,4 @@
-import { LANGUAGE_SKILLS, NUMBER_SKILLS, OTHER_SKILLS } from '../../core/terms/skills.ts';
+import { LANGUAGE_SKILLS, NUMBER_SKILLS, OTHER_SKILLS } from '../../core/ladders/skills.ts';
 import type { TermEdit } from '../../core/terms/termEdit.ts';
 import type { Term } from '../../core/terms/term.ts';
 import { skillWords } from '../../messages/skills.ts';

@@ -1,7 +1,7 @@
+import type { FieldProblem } from '../../contracts/fieldProblem.ts';
 import { useState } from 'react';
 import type { FieldValues, UseFormReturn } from 'react-hook-form';
 import type { ErrorAnswer } from '../../contracts/errors.ts';
-import type { FieldProblem } from '../../contracts/problems.ts';
 
 interface ServerFormInput<Values extends FieldValues> {
   readonly form: UseFormReturn<Values>;

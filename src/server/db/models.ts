@@ -1,6 +1,6 @@
 import { Model } from 'sequelize';
-import type { Guide } from '../../core/script/guide.ts';
-import type { Segment, Session } from '../../core/script/session.ts';
+import type { Guide } from '../../core/guide/guide.ts';
+import type { Segment, Session } from '../../core/session/session.ts';
 import type { Term } from '../../core/terms/term.ts';
 import type { TrayChoice } from '../../contracts/tray.ts';
 import type { ProgrammeSettings } from '../../contracts/programme.ts';

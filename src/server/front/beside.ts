@@ -1,5 +1,5 @@
+import type { FieldProblem } from '../../contracts/fieldProblem.ts';
 import { Worker } from 'node:worker_threads';
-import type { FieldProblem } from '../../contracts/problems.ts';
 import { EdgeError } from '../http/errors.ts';
 import type { Beside } from '../services/checkFile.ts';
 

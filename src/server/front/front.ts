@@ -1,3 +1,4 @@
+import { RecalledGuides } from '../services/recalledGuides.ts';
 import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http';
 import compression from 'compression';
 import sirv from 'sirv';
@@ -37,6 +38,7 @@ const MS_FOR_REQUEST = 60_000;
 /** The server before the pages: guides from the store, static files, compression, and requests that nothing could answer. */
 export function createFront({ pages, guides, beside, clientFolder, proxy }: FrontParts): Server {
   const compress = compression({ threshold: 512 });
+  const recalled = new RecalledGuides();
   const files = sirv(clientFolder, {
     etag: true,
     gzip: true,
@@ -50,7 +52,7 @@ export function createFront({ pages, guides, beside, clientFolder, proxy }: Fron
     },
   });
   const render = (request: IncomingMessage, response: ServerResponse, problem?: EdgeError) => {
-    const locals = { guides, beside, ...(problem && { problem: asProblem(problem) }) };
+    const locals = { guides, recalled, beside, ...(problem && { problem: asProblem(problem) }) };
     compress(request as never, response as never, () => {
       void pages(request, response, () => refuse(request, response, new EdgeError('not-found')), locals);
     });

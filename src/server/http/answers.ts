@@ -28,6 +28,9 @@ export async function answering(work: () => Promise<Response>): Promise<Response
   }
 }
 
+/** Whether the database is not there at the moment, as against a fault of ours. */
+export const isAway = (thrown: unknown): boolean => isDatabaseAway(thrown);
+
 /** Any thrown thing as an edge error; what we did not expect is logged. */
 export function toEdgeError(thrown: unknown): EdgeError {
   if (thrown instanceof EdgeError) return thrown;

@@ -1,4 +1,4 @@
-import type { FieldProblem } from '../../contracts/problems.ts';
+import type { FieldProblem } from '../../contracts/fieldProblem.ts';
 import { describeError } from '../../messages/errors.ts';
 import { toEdgeError } from './answers.ts';
 

@@ -1,13 +1,15 @@
+import { flowPages } from '../../core/page/flow.ts';
+import { USUAL_SETTINGS } from '../../core/session/makerSource.ts';
 import assert from 'node:assert/strict';
 import { spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { after, test } from 'node:test';
-import { firstValues, runMaker, USUAL_SETTINGS } from '../../core/makers/maker.ts';
+import { firstValues, runMaker } from '../../core/makers/maker.ts';
 import { makerPages } from '../../core/makers/makerPages.ts';
 import { MAKERS } from '../../core/makers/makers.ts';
-import { flowPages, type Page } from '../../core/page/paper.ts';
+import type { Page } from '../../core/page/paper.ts';
 import { writePdf } from './pdf.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'footstool-pdf-'));

@@ -1,8 +1,8 @@
-import type { Addable, BenchProps } from '../../islands/bench/benchTypes.ts';
+import type { Addable, BenchProps } from '../../contracts/bench.ts';
 import { readHomes } from '../db/repositories/homes.ts';
 import { countWithoutBook } from '../db/repositories/sessions.ts';
 import { readShelf, readThings } from '../db/repositories/shelf.ts';
-import type { Segment } from '../../core/script/session.ts';
+import type { Segment } from '../../core/session/session.ts';
 import { EdgeError } from '../http/errors.ts';
 import type { Person } from './person.ts';
 import { findSession, segmentFor } from './sessions.ts';

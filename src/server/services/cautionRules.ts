@@ -1,5 +1,6 @@
+import type { FieldProblem } from '../../contracts/fieldProblem.ts';
 import { hiddenRuleForm, isAlwaysStop, ownRuleForm, stricterRuleForm } from '../../contracts/cautionForms.ts';
-import { checkForm, type FieldProblem } from '../../contracts/problems.ts';
+import { checkForm } from '../../contracts/problems.ts';
 import type { CautionLevel, CautionPolicy } from '../../core/cautions/rules.ts';
 import type { Schema } from 'yup';
 import { today } from '../clock.ts';

@@ -1,5 +1,6 @@
+import type { FieldProblem } from '../../contracts/fieldProblem.ts';
 import { checkContents, withSections, type FileSections } from '../../contracts/fileContents.ts';
-import { checkShape, MOST_PROBLEMS, type FieldProblem } from '../../contracts/problems.ts';
+import { checkShape, MOST_PROBLEMS } from '../../contracts/problems.ts';
 import { shelfFile, type ThingEntry } from '../../contracts/shelfFile.ts';
 
 export type KnownThing = Pick<ThingEntry, 'key' | 'places'>;

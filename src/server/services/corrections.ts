@@ -1,7 +1,8 @@
+import { evaluateMinutes } from '../../core/time/segmentMinutes.ts';
+import { roundTo } from '../../core/numbers/rounding.ts';
 import { Op, QueryTypes, type Transaction } from 'sequelize';
-import { evaluateMinutes } from '../../core/script/composition.ts';
 import { correctionFactor, scaleQuantities } from '../../core/time/calibrate.ts';
-import { roundTo, spreadOf } from '../../core/time/minutes.ts';
+import { spreadOf } from '../../core/time/minutes.ts';
 import { now } from '../clock.ts';
 import { ShelfItemRow } from '../db/models.ts';
 import type { ActivityEntry } from '../db/repositories/shelf.ts';

@@ -1,42 +1,15 @@
+import type { OpenedGuide, KeptReply } from './openedGuide.ts';
 import { QueryTypes } from 'sequelize';
 import { randomUUID } from 'node:crypto';
 import type { ReplyForm } from '../../contracts/reply.ts';
-import type { Guide } from '../../core/script/guide.ts';
-import { readGuideCopy } from '../../core/script/guideCopy.ts';
-import type { LevelName } from '../../core/script/session.ts';
+import type { Guide } from '../../core/guide/guide.ts';
+import { readGuideCopy } from '../../core/guide/guideCopy.ts';
 import { now } from '../clock.ts';
 import { GuideLinkRow, ReplyPartRow, ReplyRow } from '../db/models.ts';
 import { tables } from '../db/tables.ts';
 import { EdgeError } from '../http/errors.ts';
 import { hashToken } from '../http/secrets.ts';
-import { rememberGuide } from './recalledGuides.ts';
-
-/** What a home sees by its link. */
-export interface OpenedGuide {
-  readonly linkId: string;
-  readonly edition: number;
-  readonly guide: Guide;
-  readonly language: 'en' | 'es' | 'ar';
-  readonly sentAt: Date;
-  /** Whether this home has had an earlier copy that said something else. */
-  readonly hasChanged: boolean;
-  /** Whether the home said that the book is not at hand. */
-  readonly isWithoutBook: boolean;
-  readonly reply: KeptReply | null;
-}
-
-/** What a home answered, as it stands. */
-export interface KeptReply {
-  readonly outcome: ReplyForm['outcome'];
-  readonly note: string;
-  readonly repliedAt: Date;
-  readonly parts: readonly {
-    readonly segment: string;
-    readonly minutes: number | null;
-    readonly ease: string | null;
-    readonly level: LevelName | null;
-  }[];
-}
+import type { RecalledGuides } from './recalledGuides.ts';
 
 interface OpenedRow {
   linkId: string;
@@ -50,7 +23,7 @@ interface OpenedRow {
 }
 
 /** The newest copy behind a link, in one query; null when the link was revoked or never was. */
-export async function openGuide(token: string): Promise<OpenedGuide | null> {
+export async function openGuide(token: string, recalled?: RecalledGuides): Promise<OpenedGuide | null> {
   if (!/^[A-Za-z0-9_-]{43}$/.test(token)) return null;
   const rows = await tables().query<OpenedRow>(
     `SELECT guide_links.id AS "linkId", copy.edition, copy.guide, copy.language, copy.sent_at AS "sentAt",
@@ -74,7 +47,7 @@ export async function openGuide(token: string): Promise<OpenedGuide | null> {
     hasChanged: opened.edition > firstEdition,
     reply: reply && { ...reply, repliedAt: new Date(reply.repliedAt) },
   };
-  rememberGuide(token, guide);
+  recalled?.remember(token, guide);
   return guide;
 }
 

@@ -1,8 +1,8 @@
+import type { ThingsByKey } from '../../core/materials/thing.ts';
 import type { CautionPolicy } from '../../core/cautions/rules.ts';
 import type { Home } from '../../core/homes/home.ts';
 import type { ShelfChoice } from '../../core/homes/inventory.ts';
-import { segmentFromActivity } from '../../core/script/fromShelf.ts';
-import type { ThingsByKey } from '../../core/script/session.ts';
+import { segmentFromActivity } from '../../core/shelf/fromShelf.ts';
 import { likelyMinutes } from '../../core/shelf/effort.ts';
 import { today } from '../clock.ts';
 import { readHomes } from '../db/repositories/homes.ts';

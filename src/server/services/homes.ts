@@ -1,9 +1,9 @@
+import type { ThingsByKey } from '../../core/materials/thing.ts';
 import { randomUUID } from 'node:crypto';
 import { Op, type Transaction } from 'sequelize';
 import { homeForm, MOST_HOMES, type HomeForm } from '../../contracts/homeForm.ts';
 import { checkForm } from '../../contracts/problems.ts';
 import { isRevision, NO_REVISION } from '../../contracts/revision.ts';
-import type { ThingsByKey } from '../../core/script/session.ts';
 import { now } from '../clock.ts';
 import { hold } from '../db/hold.ts';
 import { ChildRow, HomeRow, HomeThingRow, ShelfItemRow } from '../db/models.ts';

@@ -4,7 +4,7 @@ import { withSections, type FileSections } from '../../contracts/fileContents.ts
 import type { ProgrammeSettings } from '../../contracts/programme.ts';
 import type { HomeEntry, SessionEntry } from '../../contracts/shelfFile.ts';
 import type { CautionPolicy } from '../../core/cautions/rules.ts';
-import type { Segment } from '../../core/script/session.ts';
+import type { Segment } from '../../core/session/session.ts';
 import { describeMakerProblem } from '../../messages/makers.ts';
 import { isSameValue } from '../db/sameValue.ts';
 import { ChildRow, HomeRow, HomeThingRow, ProgrammeRow, ShelfItemRow } from '../db/models.ts';

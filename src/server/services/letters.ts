@@ -1,7 +1,8 @@
+import type { GuideLanguage } from '../../messages/guideWords.ts';
 import { randomUUID } from 'node:crypto';
 import { Op, QueryTypes, Sequelize, type Transaction } from 'sequelize';
 import { personLetter } from '../../messages/personLetters.ts';
-import { guideWords, type GuideLanguage } from '../../messages/guide.ts';
+import { guideWords } from '../../messages/guide.ts';
 import { now } from '../clock.ts';
 import { GuideLinkRow, MessageRow } from '../db/models.ts';
 import { tables } from '../db/tables.ts';

@@ -1,10 +1,11 @@
+import type { MakerValues } from '../../core/session/makerSource.ts';
+import type { ThingsByKey } from '../../core/materials/thing.ts';
 import { randomUUID } from 'node:crypto';
-import { firstValues, runMaker, type MakerValues } from '../../core/makers/maker.ts';
+import { firstValues, runMaker } from '../../core/makers/maker.ts';
 import { segmentFromMaker } from '../../core/makers/madeSegment.ts';
 import { findMaker } from '../../core/makers/makers.ts';
 import { makerPages } from '../../core/makers/makerPages.ts';
 import { USUAL_MARGIN } from '../../core/page/paper.ts';
-import type { ThingsByKey } from '../../core/script/session.ts';
 import { describeMakerProblem } from '../../messages/makers.ts';
 import { today } from '../clock.ts';
 import { readSession, readSessions, replaceSession } from '../db/repositories/sessions.ts';

@@ -1,6 +1,6 @@
+import { roundTo } from '../../core/numbers/rounding.ts';
 import { QueryTypes } from 'sequelize';
 import { calibrate } from '../../core/time/calibrate.ts';
-import { roundTo } from '../../core/time/minutes.ts';
 import { ChildRow, GuideCopyRow, GuideLinkRow, HomeRow, MessageRow, ReplyPartRow, ReplyRow } from '../db/models.ts';
 import { readSession, type KeptSession } from '../db/repositories/sessions.ts';
 import { tables } from '../db/tables.ts';

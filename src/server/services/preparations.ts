@@ -1,13 +1,8 @@
+import { bookPreparations, keepPreparations, type PreparedSession } from '../../core/calendar/preparation.ts';
 import { QueryTypes } from 'sequelize';
 import { daysBetween } from '../../core/calendar/dates.ts';
 import { dueItems, type DueItem } from '../../core/calendar/dueItems.ts';
-import {
-  benchPreparations,
-  bookPreparations,
-  keepPreparations,
-  plannedPreparations,
-  type PreparedSession,
-} from '../../core/calendar/preparation.ts';
+import { benchPreparations, plannedPreparations } from '../../core/session/sessionPreparations.ts';
 import { closedDaysOf, type Term } from '../../core/terms/term.ts';
 import { heldSessions, weekRows } from '../../core/terms/weekRows.ts';
 import { today } from '../clock.ts';

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { Op } from 'sequelize';
 import { fitHome } from '../../core/homes/sessionReadiness.ts';
-import { composeGuide } from '../../core/script/guide.ts';
+import { composeGuide } from '../../core/guide/guide.ts';
 import {
   estimateTrayPages,
   layTray,

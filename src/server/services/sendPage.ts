@@ -1,12 +1,13 @@
+import type { GuideLanguage } from '../../messages/guideWords.ts';
+import type { ThingsByKey } from '../../core/materials/thing.ts';
 import { QueryTypes } from 'sequelize';
 import { fitHome, readinessOfAll } from '../../core/homes/sessionReadiness.ts';
-import { composeGuide, type Guide } from '../../core/script/guide.ts';
-import type { GuideLanguage } from '../../messages/guide.ts';
-import { composeSession } from '../../core/script/composition.ts';
+import { composeGuide, type Guide } from '../../core/guide/guide.ts';
+import { composeSession } from '../../core/guide/composition.ts';
 import { findAsides, type Aside } from '../../core/checks/asides.ts';
 import type { HomeFit } from '../../core/homes/sessionReadiness.ts';
 import type { Readiness } from '../../core/homes/readiness.ts';
-import type { Session, ThingsByKey } from '../../core/script/session.ts';
+import type { Session } from '../../core/session/session.ts';
 import { readHomes, type KeptHome } from '../db/repositories/homes.ts';
 import { inSlices } from './inSlices.ts';
 import { isUuid, type KeptSession } from '../db/repositories/sessions.ts';

@@ -1,8 +1,9 @@
+import type { ThingsByKey } from '../../core/materials/thing.ts';
 import { randomUUID } from 'node:crypto';
 import { Op, type Transaction } from 'sequelize';
 import type { HomeFit } from '../../core/homes/sessionReadiness.ts';
-import { composeGuide } from '../../core/script/guide.ts';
-import type { Session, ThingsByKey } from '../../core/script/session.ts';
+import { composeGuide } from '../../core/guide/guide.ts';
+import type { Session } from '../../core/session/session.ts';
 import { describeAside } from '../../messages/asides.ts';
 import { guideWords } from '../../messages/guide.ts';
 import { now } from '../clock.ts';

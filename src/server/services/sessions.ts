@@ -1,12 +1,12 @@
+import type { ReadingPace } from '../../core/time/readAloud.ts';
 import { randomUUID } from 'node:crypto';
 import type { CopyForm, StartForm } from '../../contracts/forms.ts';
 import { isRevision, NO_REVISION } from '../../contracts/revision.ts';
 import { checkShape } from '../../contracts/problems.ts';
 import { keptSession } from '../../contracts/script.ts';
-import { agesFromYears } from '../../core/script/ages.ts';
-import { checkDial } from '../../core/script/edit.ts';
-import type { ReadingPace } from '../../core/script/fromShelf.ts';
-import type { Segment, Session } from '../../core/script/session.ts';
+import { agesFromYears } from '../../core/session/ages.ts';
+import { checkDial } from '../../core/session/edit.ts';
+import type { Segment, Session } from '../../core/session/session.ts';
 import {
   frameSegments as frameWith,
   segmentFor as makeSegment,

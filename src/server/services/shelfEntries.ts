@@ -1,8 +1,9 @@
+import type { FieldProblem } from '../../contracts/fieldProblem.ts';
 import { col, fn, literal, Op, where, type Transaction } from 'sequelize';
-import { checkShape, type FieldProblem } from '../../contracts/problems.ts';
+import { checkShape } from '../../contracts/problems.ts';
 import { isRevision, NO_REVISION } from '../../contracts/revision.ts';
 import { ENTRY_SCHEMAS, titleOf, type ShelfEntry } from '../../contracts/shelfEntries.ts';
-import { checkScript, placesOf } from '../../core/script/checkScript.ts';
+import { checkScript, placesOf } from '../../core/session/checkScript.ts';
 import { describeScriptFault } from '../../messages/edits.ts';
 import { now } from '../clock.ts';
 import { ShelfItemRow } from '../db/models.ts';

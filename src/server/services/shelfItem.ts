@@ -1,5 +1,6 @@
-import { composeSegment, templateScope, type ComposedSegment } from '../../core/script/composition.ts';
-import type { Segment, ThingsByKey } from '../../core/script/session.ts';
+import type { ThingsByKey } from '../../core/materials/thing.ts';
+import { composeSegment, templateScope, type ComposedSegment } from '../../core/guide/composition.ts';
+import type { Segment } from '../../core/session/session.ts';
 import { today } from '../clock.ts';
 import { readSession, readSessions, replaceSession, type KeptSession } from '../db/repositories/sessions.ts';
 import { readShelf, thingsByKey, type Shelf } from '../db/repositories/shelf.ts';

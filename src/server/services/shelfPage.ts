@@ -1,5 +1,5 @@
 import MiniSearch from 'minisearch';
-import { agesInYears } from '../../core/script/ages.ts';
+import { agesInYears } from '../../core/session/ages.ts';
 import { skillWords } from '../../messages/skills.ts';
 import { likelyMinutes } from '../../core/shelf/effort.ts';
 import { matchesFilter, type ActivityFilter } from '../../core/shelf/filterActivities.ts';

@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
 import { dueItems, type DueItem } from '../../core/calendar/dueItems.ts';
-import { agesFromYears } from '../../core/script/ages.ts';
-import type { Segment } from '../../core/script/session.ts';
+import { agesFromYears } from '../../core/session/ages.ts';
+import type { Segment } from '../../core/session/session.ts';
 import { effortOf, likelyMinutes } from '../../core/shelf/effort.ts';
 import type { TouchedSession } from '../../core/terms/coverageView.ts';
 import { frameTerm } from '../../core/terms/frameTerm.ts';

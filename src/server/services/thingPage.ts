@@ -1,6 +1,6 @@
+import type { ThingsByKey } from '../../core/materials/thing.ts';
 import { findSwaps, type SwapProposal, type SwapRuling } from '../../core/materials/swapFinder.ts';
-import { usesOf } from '../../core/materials/whatWeHave.ts';
-import type { ThingsByKey } from '../../core/script/session.ts';
+import { usesOf } from '../../core/homes/feasibleActivities.ts';
 import { checkForm } from '../../contracts/problems.ts';
 import { rulingForm } from '../../contracts/forms.ts';
 import type { ThingEntry } from '../../contracts/shelfFile.ts';

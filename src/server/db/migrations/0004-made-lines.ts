@@ -1,5 +1,6 @@
-import { generatedParts } from '../../../core/makers/madeSegment.ts';
-import type { Line, Segment } from '../../../core/script/session.ts';
+import { generatedParts } from '../../../core/makers/generatedParts.ts';
+import type { Line } from '../../../core/session/line.ts';
+import type { Segment } from '../../../core/session/session.ts';
 
 /** How the lines of makers were named before they had keys: by their position. */
 const FORMER = /^made-(\d+)$/;

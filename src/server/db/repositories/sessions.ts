@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Op, type Transaction } from 'sequelize';
-import type { Session } from '../../../core/script/session.ts';
+import type { Session } from '../../../core/session/session.ts';
 import { now } from '../../clock.ts';
 import { GuideLinkRow, SessionRow, UserRow } from '../models.ts';
 import { tables } from '../tables.ts';

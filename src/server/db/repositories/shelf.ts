@@ -1,7 +1,8 @@
+import type { Thing, ThingsByKey } from '../../../core/materials/thing.ts';
 import { randomUUID } from 'node:crypto';
 import { Op, type Transaction } from 'sequelize';
 import type { BookEntry, SongEntry, ThingEntry } from '../../../contracts/shelfFile.ts';
-import type { ActivityBody, Segment, Thing, ThingsByKey } from '../../../core/script/session.ts';
+import type { ActivityBody, Segment } from '../../../core/session/session.ts';
 import { now } from '../../clock.ts';
 import { ShelfItemRow } from '../models.ts';
 import { tables } from '../tables.ts';

@@ -1,0 +1,27 @@
+import type { ThingsByKey } from '../core/materials/thing.ts';
+import type { CautionPolicy } from '../core/cautions/rules.ts';
+import type { Home } from '../core/homes/home.ts';
+import type { Segment, Session } from '../core/session/session.ts';
+
+/** Something on the shelf that can be put into a session, ready as a segment but for its id. */
+export interface Addable {
+  readonly kind: 'book' | 'song' | 'activity';
+  readonly title: string;
+  readonly about: string;
+  readonly segment: Segment;
+}
+
+export interface BenchProps {
+  readonly id: string;
+  readonly revision: number;
+  readonly keptAt: string;
+  readonly session: Session;
+  readonly things: ThingsByKey;
+  readonly homes: readonly Home[];
+  /** What the programme decided about cautions. */
+  readonly policy: CautionPolicy;
+  /** How many homes said that they have no book at hand. */
+  readonly withoutBook: number;
+  readonly seatedMinutesPerYear: number;
+  readonly mayWrite: boolean;
+}

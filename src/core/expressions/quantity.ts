@@ -1,0 +1,2 @@
+/** A number, or an expression over the dials of the segment. */
+export type Quantity = number | string;

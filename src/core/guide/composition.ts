@@ -1,0 +1,125 @@
+import type { LevelName } from '../session/levelName.ts';
+import { dialValues } from '../session/dial.ts';
+import type { Line } from '../session/line.ts';
+import { evaluateMinutes, type TimesOfSegment } from '../time/segmentMinutes.ts';
+import { type ThingsByKey, namesOf } from '../materials/thing.ts';
+import { needQuantity, totalMaterials, type MaterialTotal } from '../materials/materials.ts';
+import type { Outcome } from '../outcome.ts';
+import { layOutTape, type Tape } from '../time/tape.ts';
+import { runSheet, sittingSpan, type RunSheet, type TimedSegment } from '../time/runSheet.ts';
+import { roundUp } from '../expressions/expression.ts';
+import { linesAt, quantityAt, valuesAt } from '../session/levels.ts';
+import type { LevelChange, Segment, Session } from '../session/session.ts';
+import {
+  renderTemplate,
+  writePieces,
+  type Piece,
+  type TemplateProblem,
+  type TemplateScope,
+} from '../expressions/template.ts';
+
+export interface ComposedLine {
+  readonly line: Line;
+  readonly text: Outcome<Piece[], TemplateProblem>;
+  readonly answer?: Outcome<Piece[], TemplateProblem> | undefined;
+}
+
+export interface ComposedSegment extends TimesOfSegment {
+  readonly segment: Segment;
+  readonly lines: readonly ComposedLine[];
+}
+
+export interface ComposedSession {
+  readonly segments: readonly ComposedSegment[];
+  readonly runSheet: RunSheet;
+  readonly tape: Tape;
+  /** For a home with one child; quantities without a value make it a problem. */
+  readonly materials: ReturnType<typeof totalMaterials>;
+}
+
+export interface TimeSettings {
+  readonly seatedMinutesPerYear: number;
+  /** Ages in whole months of those it is for; the youngest decides. */
+  readonly youngestMonths: number;
+}
+
+/** Works a whole session out: lines, minutes, tape and materials. An empty session has zero minutes and needs nothing. */
+export function composeSession(session: Session, things: ThingsByKey, settings: TimeSettings): ComposedSession {
+  const segments = session.segments.map((segment) => composeSegment(segment, templateScope(segment, things)));
+  const timed = segments.flatMap(timedParts);
+  const children = [{ ageMonths: settings.youngestMonths }];
+  const { seatedMinutesPerYear } = settings;
+  return {
+    segments,
+    runSheet: runSheet({ children, seatedMinutesPerYear, segments: timed }),
+    tape: layOutTape(
+      segments.map(({ segment, together, alone }) => ({
+        id: segment.id,
+        posture: segment.posture,
+        parts: [together, alone],
+      })),
+      sittingSpan(children, seatedMinutesPerYear),
+    ),
+    materials: totalMaterials({
+      children: 1,
+      segments: session.segments.map((segment) => ({
+        id: segment.id,
+        dials: dialValues(segment.dials),
+        needs: needsAt(segment, segment.level),
+      })),
+    }),
+  };
+}
+
+/** The needs of a segment with the quantities of a level. */
+export function needsAt(segment: Segment, level: LevelName): Segment['needs'] {
+  return segment.needs.map((need) => ({ ...need, qty: quantityAt(segment, need, level) }));
+}
+
+/** Writes the lines of a segment at its level (or another) and works its minutes out. */
+export function composeSegment(
+  segment: Segment,
+  scope: TemplateScope,
+  level: LevelName = segment.level,
+): ComposedSegment {
+  const lines = linesAt(segment, level).map((line) => ({
+    line,
+    text: renderTemplate(line.text, scope),
+    answer: line.answer ? renderTemplate(line.answer, scope) : undefined,
+  }));
+  return { segment, lines, ...evaluateMinutes({ ...segment, values: scope.values }) };
+}
+
+/** What the lines of a segment may refer to, as written at a level: its dials, and the things it names first, for one child. */
+export function templateScope(segment: Segment, things: ThingsByKey, level: LevelName = segment.level): TemplateScope {
+  const values = valuesAt(segment, level);
+  return {
+    values,
+    things: Object.fromEntries(
+      needsAt(segment, level).map((need) => {
+        const quantity = needQuantity(need, 1, values);
+        return [need.id, { ...namesOf(need.item, things), qty: quantity.ok ? roundUp(quantity.value) : 0 }];
+      }),
+    ),
+  };
+}
+
+/** What a level or a tip says beside its lines, for the scope of that level; nothing where it says nothing or does not come out. */
+export function writeNote(level: LevelChange | undefined, scope: TemplateScope): string | undefined {
+  if (!level?.text) return undefined;
+  const text = renderTemplate(level.text, scope);
+  return text.ok ? writePieces(text.value) : undefined;
+}
+
+/** A segment as the run sheet counts it: with the adult, then alone where it holds a child further. */
+export function timedParts({ segment, together, alone, setup, tidy }: ComposedSegment): TimedSegment[] {
+  const { id, posture } = segment;
+  const parts: TimedSegment[] = [{ id, posture, who: 'together', minutes: together, setup, tidy }];
+  if (alone[2] > 0) parts.push({ id, posture, who: 'alone', minutes: alone });
+  return parts;
+}
+
+/** Materials that came out, or none while a quantity has no value. */
+export function materialsOrNone(materials: ComposedSession['materials']): readonly MaterialTotal[] {
+  return materials.ok ? materials.value : [];
+}

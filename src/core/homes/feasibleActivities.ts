@@ -1,0 +1,154 @@
+import { bestPicks, type PreparedPart } from './bestPicks.ts';
+import { byCodeUnit } from '../ordering.ts';
+import { chooseSwaps, isOldEnough, type StockedNeed, type StockItem } from '../materials/swaps.ts';
+
+/** An activity of the shelf as far as "what we have" needs it. */
+export interface HaveActivity {
+  readonly key: string;
+  readonly title: string;
+  readonly skills: readonly string[];
+  readonly needs: readonly HaveNeed[];
+  /** Likely minutes to set up. */
+  readonly setupMinutes: number;
+  /** Every way its swaps can set its dials, where there is more than one. */
+  readonly prepared?: PreparedPart | undefined;
+}
+
+/** A need with what may serve it. */
+export interface HaveNeed extends StockedNeed {
+  /** What the script says; absent: the first option. */
+  readonly written?: string | undefined;
+}
+
+export interface Doable {
+  readonly activity: HaveActivity;
+  /** As the script says, or with another thing for at least one need. */
+  readonly state: 'ready' | 'swaps';
+  /** What serves each need, in order. */
+  readonly picks: readonly { readonly need: string; readonly item: string }[];
+  /** The mean fit of what serves, 0 to 1; 1 where nothing is needed. */
+  readonly fit: number;
+}
+
+/**
+ * What can be done with what is there, best use first: as written before with swaps, then the better fit, then more of
+ * the things used, then the shorter set-up. Nothing there: activities that need nothing.
+ */
+export function doableNow(
+  activities: readonly HaveActivity[],
+  stock: readonly StockItem[],
+  youngestMonths: number,
+): Doable[] {
+  const available = new Map(stock.map(({ item, qty }) => [item, qty]));
+  return activities
+    .flatMap((activity): Doable[] => {
+      const picked = activity.prepared
+        ? pickAmongWays(activity.prepared, stock)
+        : pickItems(activity.needs, { available, stock, youngestMonths });
+      if (!picked) return [];
+      const items = picked.map(({ item }) => item);
+      const fits = picked.map(({ fit }) => fit);
+      const isAsWritten = activity.needs.every(
+        (need, index) => (need.written ?? need.options[0]!.item) === items[index],
+      );
+      return [
+        {
+          activity,
+          state: isAsWritten ? 'ready' : 'swaps',
+          picks: activity.needs.map(({ id }, index) => ({ need: id, item: items[index]! })),
+          fit: fits.length === 0 ? 1 : fits.reduce((sum, fit) => sum + fit, 0) / fits.length,
+        },
+      ];
+    })
+    .sort(bestUseFirst);
+}
+
+/** How many homes can do each activity with what they have, for "all homes": most first, then by title. */
+export function countHomes(
+  homes: readonly { readonly activities: readonly HaveActivity[]; readonly stock: readonly StockItem[] }[],
+): { activity: HaveActivity; homes: number }[] {
+  const counts = new Map<string, { activity: HaveActivity; homes: number }>();
+  for (const { activities, stock } of homes)
+    for (const { activity } of doableNow(activities, stock, EVERY_AGE)) {
+      const known = counts.get(activity.key);
+      counts.set(activity.key, { activity, homes: (known?.homes ?? 0) + 1 });
+    }
+  return [...counts.values()].sort(
+    (left, right) => right.homes - left.homes || byCodeUnit(left.activity.title, right.activity.title),
+  );
+}
+
+/** Ages do not count where what is not permitted has been left out before. */
+const EVERY_AGE = 1200;
+
+/** The activities one thing serves, as the script says first, then as a swap with its fit; by title within each. */
+export function usesOf(
+  item: string,
+  activities: readonly HaveActivity[],
+): { activity: HaveActivity; need: string; fit: number; isAsWritten: boolean }[] {
+  return activities
+    .flatMap((activity) =>
+      activity.needs.flatMap((need) => {
+        const at = need.options.findIndex((option) => option.item === item);
+        return at < 0 ? [] : [{ activity, need: need.id, fit: need.options[at]!.fit, isAsWritten: at === 0 }];
+      }),
+    )
+    .sort(
+      (left, right) =>
+        Number(right.isAsWritten) - Number(left.isAsWritten) ||
+        right.fit - left.fit ||
+        byCodeUnit(left.activity.title, right.activity.title),
+    );
+}
+
+interface Having {
+  readonly available: ReadonlyMap<string, number>;
+  readonly stock: readonly StockItem[];
+  readonly youngestMonths: number;
+}
+
+/** What serves each need, or null. The best option of each, unless two needs want the same thing; then the exact search. */
+function pickItems(
+  needs: readonly StockedNeed[],
+  { available, stock, youngestMonths }: Having,
+): { item: string; fit: number }[] | null {
+  const picked: { item: string; fit: number }[] = [];
+  for (const need of needs) {
+    let best: { item: string; fit: number } | null = null;
+    for (const option of need.options) {
+      if ((available.get(option.item) ?? 0) < (option.qty ?? need.qty) || !isOldEnough(option, youngestMonths))
+        continue;
+      if (!best || option.fit > best.fit) best = option;
+    }
+    if (!best) return null;
+    picked.push(best);
+  }
+  if (new Set(picked.map(({ item }) => item)).size === picked.length) return picked;
+  const wanted = new Set(needs.flatMap(({ options }) => options.map(({ item }) => item)));
+  const { picks, covered } = chooseSwaps({
+    youngestMonths,
+    needs,
+    stock: stock.filter(({ item }) => wanted.has(item)),
+  });
+  if (covered < needs.length) return null;
+  return picks.map(({ item }, index) => needs[index]!.options.find((option) => option.item === item)!);
+}
+
+/** The same where swaps set dials: asked of the search that sessions are fitted with. */
+function pickAmongWays(prepared: PreparedPart, stock: readonly StockItem[]): { item: string; fit: number }[] | null {
+  const [picks] = bestPicks([prepared], stock);
+  const options = prepared.part.needs.map((need, index) =>
+    need.options.find(({ place }) => place === picks!.places[index]),
+  );
+  return options.every((option) => option !== undefined) ? options : null;
+}
+
+function bestUseFirst(left: Doable, right: Doable): number {
+  return (
+    Number(right.state === 'ready') - Number(left.state === 'ready') ||
+    right.fit - left.fit ||
+    right.picks.length - left.picks.length ||
+    left.activity.setupMinutes - right.activity.setupMinutes ||
+    byCodeUnit(left.activity.title, right.activity.title)
+  );
+}

@@ -1,0 +1,27 @@
+export interface NumberDial {
+  readonly name: string;
+  readonly label: string;
+  readonly min: number;
+  readonly max: number;
+  readonly value: number;
+}
+
+export interface ChoiceDial {
+  readonly name: string;
+  readonly label: string;
+  readonly choices: readonly string[];
+  readonly value: string;
+}
+
+/** A number or choice that an activity exposes. Number dials turn by ones. */
+export type Dial = NumberDial | ChoiceDial;
+
+/** Tells a number dial from a choice. */
+export function isNumberDial(dial: Dial): dial is NumberDial {
+  return !('choices' in dial);
+}
+
+/** The values of the dials of a segment by name. */
+export function dialValues(dials: readonly Dial[]): Record<string, number | string> {
+  return Object.fromEntries(dials.map((dial) => [dial.name, dial.value]));
+}

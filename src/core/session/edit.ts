@@ -1,0 +1,256 @@
+import type { LevelName } from './levelName.ts';
+import { isNumberDial, type Dial } from './dial.ts';
+import type { Line } from './line.ts';
+import type { MakerProblem } from './makerProblem.ts';
+import type { Need } from '../materials/need.ts';
+import { bad, good, type Outcome } from '../outcome.ts';
+import { linesAt } from './levels.ts';
+import type { Segment, Session, TripleOfQuantities } from './session.ts';
+
+/** Everything that can be done to a session on the bench. Positions count from 0. */
+export type Edit =
+  | {
+      readonly do: 'describe';
+      readonly title?: string;
+      readonly aim?: string;
+      readonly on?: string;
+      readonly at?: string | undefined;
+      readonly ages?: Session['ages'];
+    }
+  | { readonly do: 'turn-dial'; readonly segment: string; readonly dial: string; readonly value: number | string }
+  | { readonly do: 'choose-level'; readonly segment: string; readonly level: LevelName }
+  | { readonly do: 'move-segment'; readonly segment: string; readonly to: number }
+  | { readonly do: 'add-segment'; readonly segment: Segment; readonly at: number }
+  | { readonly do: 'remove-segment'; readonly segment: string }
+  | {
+      readonly do: 'change-line';
+      readonly segment: string;
+      readonly line: string;
+      readonly change: Partial<Omit<Line, 'id'>>;
+    }
+  | { readonly do: 'add-line'; readonly segment: string; readonly line: Line; readonly at: number }
+  | { readonly do: 'remove-line'; readonly segment: string; readonly line: string }
+  | { readonly do: 'move-line'; readonly segment: string; readonly line: string; readonly to: number }
+  | { readonly do: 'write-with'; readonly segment: string; readonly need: string; readonly item: string }
+  | {
+      readonly do: 'time-segment';
+      readonly segment: string;
+      readonly part: keyof Segment['minutes'];
+      readonly minutes: TripleOfQuantities;
+    }
+  | { readonly do: 'rename-segment'; readonly segment: string; readonly title: string }
+  | { readonly do: 'replace-segment'; readonly segment: string; readonly by: Segment }
+  | { readonly do: 'add-need'; readonly segment: string; readonly item: string }
+  | {
+      readonly do: 'change-need';
+      readonly segment: string;
+      readonly need: string;
+      readonly change: Partial<Pick<Need, 'qty' | 'per' | 'use' | 'optional'>>;
+    }
+  | { readonly do: 'remove-need'; readonly segment: string; readonly need: string }
+  | { readonly do: 'accept'; readonly aside: string };
+
+export type EditProblem =
+  | { readonly code: 'maker-refuses'; readonly segment: string; readonly problem: MakerProblem }
+  | { readonly code: 'no-such-part'; readonly part: string }
+  | {
+      readonly code: 'dial-out-of-range';
+      readonly segment: string;
+      readonly dial: string;
+      readonly value: number;
+      readonly min: number;
+      readonly max: number;
+    }
+  | {
+      readonly code: 'dial-not-whole';
+      readonly segment: string;
+      readonly dial: string;
+      readonly value: number | string;
+    }
+  | {
+      readonly code: 'no-such-choice';
+      readonly segment: string;
+      readonly dial: string;
+      readonly value: string;
+      readonly choices: readonly string[];
+    };
+
+/** Writes a part that a maker made anew, for its dials as they stand; the makers lie above this folder, so it is handed in. */
+export type Regenerate = (segment: Segment) => Outcome<Segment, MakerProblem>;
+
+/**
+ * Applies one edit and gives the new session; the old one stays as it was, so that it can be undone. A turned dial of a
+ * part that a maker made asks `regenerate` for its lines.
+ */
+export function applyEdit(session: Session, edit: Edit, regenerate: Regenerate): Outcome<Session, EditProblem> {
+  switch (edit.do) {
+    case 'describe': {
+      const { do: _, ...change } = edit;
+      return good({ ...session, ...change });
+    }
+    case 'accept':
+      return good({ ...session, accepted: [...new Set([...session.accepted, edit.aside])] });
+    case 'add-segment':
+      return good({ ...session, segments: session.segments.toSpliced(edit.at, 0, edit.segment) });
+    case 'remove-segment':
+      return good({ ...session, segments: session.segments.filter(({ id }) => id !== edit.segment) });
+    case 'move-segment': {
+      const moved = moveWithin(session.segments, edit.segment, edit.to);
+      return moved.ok ? good({ ...session, segments: moved.value }) : moved;
+    }
+    default:
+      return changeSegment(session, edit.segment, (segment) => editSegment(segment, edit, regenerate));
+  }
+}
+
+/** Checks a value against its dial: whole and within its range, or one of its choices. */
+export function checkDial(
+  dial: Dial,
+  value: number | string,
+  segmentTitle: string,
+): Outcome<number | string, EditProblem> {
+  const at = { segment: segmentTitle, dial: dial.label };
+  if (!isNumberDial(dial)) {
+    return dial.choices.includes(String(value))
+      ? good(value)
+      : bad({ code: 'no-such-choice', ...at, value: String(value), choices: dial.choices });
+  }
+  if (typeof value !== 'number' || !Number.isInteger(value)) return bad({ code: 'dial-not-whole', ...at, value });
+  if (value < dial.min || value > dial.max) {
+    return bad({ code: 'dial-out-of-range', ...at, value, min: dial.min, max: dial.max });
+  }
+  return good(value);
+}
+
+type SegmentEdit = Exclude<
+  Edit,
+  { do: 'describe' } | { do: 'accept' } | { do: 'add-segment' } | { do: 'remove-segment' } | { do: 'move-segment' }
+>;
+
+function editSegment(segment: Segment, edit: SegmentEdit, regenerate: Regenerate): Outcome<Segment, EditProblem> {
+  switch (edit.do) {
+    case 'turn-dial':
+      return regenerated(turnDials(segment, { [edit.dial]: edit.value }), regenerate);
+    case 'choose-level':
+      // A maker's levels share their dials, so another level only shows other lines.
+      return segment.made ? good({ ...segment, level: edit.level }) : chooseLevel(segment, edit.level);
+    case 'time-segment':
+      return good({ ...segment, minutes: { ...segment.minutes, [edit.part]: edit.minutes } });
+    case 'add-line':
+      return editLines(segment, (lines) => good(lines.toSpliced(edit.at, 0, edit.line)));
+    case 'remove-line':
+      return editLines(segment, (lines) => good(lines.filter(({ id }) => id !== edit.line)));
+    case 'move-line':
+      return editLines(segment, (lines) => moveWithin(lines, edit.line, edit.to));
+    case 'change-line':
+      return editLines(segment, (lines) =>
+        good(lines.map((line) => (line.id === edit.line ? { ...line, ...edit.change } : line))),
+      );
+    case 'write-with':
+      return writeWith(segment, edit.need, edit.item);
+    case 'rename-segment':
+      return good({ ...segment, title: edit.title });
+    case 'replace-segment':
+      return good(replaced(segment, edit.by));
+    case 'add-need':
+      return good({ ...segment, needs: [...segment.needs, newNeed(segment, edit.item)] });
+    case 'change-need':
+      return good({
+        ...segment,
+        needs: segment.needs.map((need) => (need.id === edit.need ? { ...need, ...edit.change } : need)),
+      });
+    case 'remove-need':
+      return good({ ...segment, needs: segment.needs.filter(({ id }) => id !== edit.need) });
+  }
+}
+
+/** Another version of a part in its place: under its id, at the level it stood at where that is still offered. */
+function replaced(segment: Segment, by: Segment): Segment {
+  const fresh: Segment = { ...by, id: segment.id };
+  if (segment.level === 'right' || !fresh.levels[segment.level]) return fresh;
+  const turned = chooseLevel(fresh, segment.level);
+  return turned.ok ? turned.value : fresh;
+}
+
+/** One of a thing for each home, kept after use, until the author says otherwise. */
+function newNeed({ needs }: Segment, item: string): Need {
+  const stem = item.replace(/[^A-Za-z0-9]+/g, '-').replace(/^-+|-+$/g, '') || 'thing';
+  const taken = new Set(needs.map(({ id }) => id));
+  let id = stem;
+  for (let number = 2; taken.has(id); number++) id = `${stem}-${number}`;
+  return { id, item, qty: 1, per: 'home', use: 'lasting', swaps: [] };
+}
+
+/** Changes the lines of the level that is shown: its own where it has any, the main ones otherwise. */
+function editLines(
+  segment: Segment,
+  change: (lines: readonly Line[]) => Outcome<readonly Line[], EditProblem>,
+): Outcome<Segment, EditProblem> {
+  const { level, levels } = segment;
+  const changed = change(linesAt(segment, level));
+  if (!changed.ok) return changed;
+  if (level === 'right' || !levels[level]?.lines) return good({ ...segment, lines: changed.value });
+  return good({ ...segment, levels: { ...levels, [level]: { ...levels[level], lines: changed.value } } });
+}
+
+function chooseLevel(segment: Segment, level: LevelName): Outcome<Segment, EditProblem> {
+  const settings = level === 'right' ? segment.rightDials : segment.levels[level]?.dials;
+  const kept =
+    segment.level === 'right'
+      ? Object.fromEntries(segment.dials.map(({ name, value }) => [name, value]))
+      : segment.rightDials;
+  return turnDials({ ...segment, level, rightDials: kept }, { ...kept, ...settings });
+}
+
+function turnDials(segment: Segment, values: Readonly<Record<string, number | string>>): Outcome<Segment, EditProblem> {
+  const dials: Dial[] = [];
+  for (const dial of segment.dials) {
+    const value = Object.hasOwn(values, dial.name) ? values[dial.name]! : dial.value;
+    const checked = checkDial(dial, value, segment.title);
+    if (!checked.ok) return checked;
+    dials.push({ ...dial, value: checked.value } as Dial);
+  }
+  return good({ ...segment, dials });
+}
+
+/** Puts a swap in the place of what the script says; the former thing becomes a swap. */
+function writeWith(segment: Segment, needId: string, item: string): Outcome<Segment, EditProblem> {
+  const need = segment.needs.find(({ id }) => id === needId);
+  const swap = need?.swaps.find((candidate) => candidate.item === item);
+  if (!need || !swap) return bad({ code: 'no-such-part', part: needId });
+  const former = { item: need.item, fit: 1, why: '' };
+  const swaps = [former, ...need.swaps.filter((candidate) => candidate !== swap)];
+  const needs = segment.needs.map((other) => (other === need ? { ...need, item, swaps } : other));
+  return turnDials({ ...segment, needs }, swap.sets ?? {});
+}
+
+function changeSegment(
+  session: Session,
+  id: string,
+  change: (segment: Segment) => Outcome<Segment, EditProblem>,
+): Outcome<Session, EditProblem> {
+  const segment = session.segments.find((candidate) => candidate.id === id);
+  if (!segment) return bad({ code: 'no-such-part', part: id });
+  const changed = change(segment);
+  if (!changed.ok) return changed;
+  const segments = session.segments.map((candidate) => (candidate === segment ? changed.value : candidate));
+  return good({ ...session, segments });
+}
+
+function moveWithin<Part extends { readonly id: string }>(
+  parts: readonly Part[],
+  id: string,
+  to: number,
+): Outcome<readonly Part[], EditProblem> {
+  const part = parts.find((candidate) => candidate.id === id);
+  if (!part) return bad({ code: 'no-such-part', part: id });
+  const others = parts.filter((candidate) => candidate !== part);
+  return good(others.toSpliced(Math.max(0, Math.min(to, others.length)), 0, part));
+}
+
+/** What a number maker wrote is written anew for the dials as they now stand. */
+function regenerated(turned: Outcome<Segment, EditProblem>, regenerate: Regenerate): Outcome<Segment, EditProblem> {
+  if (!turned.ok || !turned.value.made) return turned;
+  const answer = regenerate(turned.value);
+  return answer.ok ? answer : bad({ code: 'maker-refuses', segment: turned.value.title, problem: answer.problem });
+}

@@ -1,0 +1,3 @@
+export const LEVELS = ['easier', 'right', 'harder'] as const;
+
+export type LevelName = (typeof LEVELS)[number];

@@ -1,0 +1,55 @@
+import type { LevelName } from './levelName.ts';
+import type { Line } from './line.ts';
+import type { CurrencyName } from '../numbers/currencies.ts';
+
+/** How a programme works with numbers; each has a default. */
+export interface MakerSettings {
+  /** Zero from the start, as the empty place; late: only once there are other numbers. */
+  readonly zeroEarly: boolean;
+  /** How far from things to signs the lines go. */
+  readonly stage: 'objects' | 'pictures' | 'signs';
+  /** Counting goes on past ten. */
+  readonly pastTen: boolean;
+  /** Play only: no sheets to fill in. */
+  readonly playOnly: boolean;
+  readonly isLeftHanded: boolean;
+  readonly currency: CurrencyName;
+}
+
+export const USUAL_SETTINGS: MakerSettings = {
+  zeroEarly: true,
+  stage: 'objects',
+  pastTen: true,
+  playOnly: false,
+  isLeftHanded: false,
+  currency: 'pence',
+};
+
+export type MakerValues = Readonly<Record<string, number | string>>;
+
+/** What a part of a session was made from. */
+export interface MadeFrom {
+  readonly maker: string;
+  readonly values: MakerValues;
+  readonly settings: MakerSettings;
+  /** What the author changed since; made again at each turn of a dial. */
+  readonly changes?: MadeChanges | undefined;
+}
+
+/** An author's changes to the lines of a level, by the ids of the maker's lines. */
+export interface LevelChanges {
+  readonly level: LevelName;
+  readonly rewritten: Readonly<Record<string, Line>>;
+  readonly removed: readonly string[];
+  /** Lines of the author's own, each behind another (null: in front). */
+  readonly added: readonly { readonly after: string | null; readonly line: Line }[];
+  /** The maker's lines in another order than it writes them. */
+  readonly order?: readonly string[] | undefined;
+}
+
+/** An author's changes to a part that a maker writes. */
+export interface MadeChanges {
+  readonly lines?: readonly LevelChanges[] | undefined;
+  /** Swaps taken over: what stands in the place of what the maker says. */
+  readonly needs?: readonly { readonly need: string; readonly item: string }[] | undefined;
+}

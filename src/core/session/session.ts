@@ -1,0 +1,94 @@
+import type { LevelName } from './levelName.ts';
+import type { Lead } from '../calendar/preparation.ts';
+import type { Dial } from './dial.ts';
+import type { Line } from './line.ts';
+import type { MadeFrom } from './makerSource.ts';
+import type { Need } from '../materials/need.ts';
+import type { Quantity } from '../expressions/quantity.ts';
+
+/** How a child sits or moves during a segment. */
+export const POSTURES = ['seated', 'moving', 'free'] as const;
+export type Posture = (typeof POSTURES)[number];
+
+export const SEGMENT_KINDS = ['opening', 'book', 'song', 'activity', 'closing'] as const;
+export type SegmentKind = (typeof SEGMENT_KINDS)[number];
+export type TripleOfQuantities = readonly [Quantity, Quantity, Quantity];
+
+/** Something to do before the day, by a home or by the author: so many days, open days or hours ahead (one of them). */
+export interface Ahead extends Lead {
+  readonly who: 'home' | 'author';
+  readonly text: string;
+  /** Told only to homes that serve this need with this thing (the need's own when absent) from what they have. */
+  readonly for?: { readonly need: string; readonly item?: string | undefined } | undefined;
+}
+
+export interface SegmentMinutes {
+  readonly setup: TripleOfQuantities;
+  readonly together: TripleOfQuantities;
+  /** How long it then holds a child without the adult. */
+  readonly alone: TripleOfQuantities;
+  readonly tidy: TripleOfQuantities;
+}
+
+/** An easier or a harder way. One with neither dials nor lines is a tip, not a level: see `levels.ts`. */
+export interface LevelChange {
+  /** A note to the adult; may be empty. */
+  readonly text: string;
+  readonly dials: Readonly<Record<string, number | string>>;
+  /** In place of the main lines; absent: the main lines, written with this level's dials. */
+  readonly lines?: readonly Line[] | undefined;
+  /** Other quantities of needs, by their ids. */
+  readonly qty?: Readonly<Record<string, Quantity>> | undefined;
+}
+
+/** What an activity on the shelf and a segment of a session share. */
+export interface ActivityBody {
+  readonly aim: string;
+  readonly skills: readonly string[];
+  readonly dials: readonly Dial[];
+  readonly lines: readonly Line[];
+  readonly needs: readonly Need[];
+  readonly minutes: SegmentMinutes;
+  readonly posture: Posture;
+  readonly where: string;
+  readonly surface: string;
+  readonly seating: string;
+  /** `group` activities need a circle of children and are not for homes. */
+  readonly size: 'home' | 'group';
+  readonly levels: { readonly easier?: LevelChange | undefined; readonly harder?: LevelChange | undefined };
+  readonly ahead: readonly Ahead[];
+  /** Actions that bear the name of a caution rule, such as `water` or `scissors`. */
+  readonly actions: readonly string[];
+  /** Another way for hands, eyes, ears or legs that need one. */
+  readonly access: string;
+}
+
+/** A part of a session: its own copy of what it was made from, so that the author can change it. */
+export interface Segment extends ActivityBody {
+  readonly id: string;
+  readonly kind: SegmentKind;
+  readonly title: string;
+  /** The key on the shelf this was made from; absent for what was written on the bench. */
+  readonly from?: string | undefined;
+  readonly level: LevelName;
+  /** What the dials said at "just right", so that one can come back from easier or harder. */
+  readonly rightDials: Readonly<Record<string, number | string>>;
+  /** For a book: how to tell it without the book in hand. */
+  readonly retold?: string | undefined;
+  /** What a number maker wrote it from: its lines and needs are made anew when a dial turns. */
+  readonly made?: MadeFrom | undefined;
+}
+
+/** A session as a value: everything a guide is made from. */
+export interface Session {
+  readonly title: string;
+  /** YYYY-MM-DD */
+  readonly on: string;
+  /** HH:MM, 24 hours; absent when homes choose. */
+  readonly at?: string | undefined;
+  readonly ages: { readonly fromMonths: number; readonly toMonths: number };
+  readonly aim: string;
+  readonly segments: readonly Segment[];
+  /** Asides the author has answered with "on purpose", by id. */
+  readonly accepted: readonly string[];
+}

@@ -1,0 +1,36 @@
+import type { Triple } from '../numbers/triple.ts';
+import type { ActivityBody, Segment } from '../session/session.ts';
+
+export interface ShelfActivity extends ActivityBody {
+  readonly key: string;
+  readonly title: string;
+  /** A maker that writes it. */
+  readonly made?: Segment['made'];
+}
+
+export interface BookPause {
+  readonly page: number;
+  readonly question: string;
+  readonly why: string;
+}
+
+export interface ShelfBook {
+  readonly key: string;
+  readonly title: string;
+  readonly words: number;
+  readonly pages: number;
+  readonly pauses: readonly BookPause[];
+  /** How to tell it when the book is not at hand. */
+  readonly retold?: string | undefined;
+  readonly skills: readonly string[];
+}
+
+export interface ShelfSong {
+  readonly key: string;
+  readonly title: string;
+  readonly tune: string;
+  readonly verses: readonly (readonly string[])[];
+  readonly actions: string;
+  readonly skills: readonly string[];
+  readonly minutes: Triple;
+}

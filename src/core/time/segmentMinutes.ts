@@ -1,0 +1,43 @@
+import { dialValues } from '../session/dial.ts';
+import { type Outcome, bad, good } from '../outcome.ts';
+import { type Scope, type ExpressionProblem, evaluateQuantity } from '../expressions/expression.ts';
+import type { Segment, TripleOfQuantities } from '../session/session.ts';
+import type { Triple } from '../numbers/triple.ts';
+
+const NO_MINUTES: Triple = [0, 0, 0];
+
+/** The minutes of a part, worked out: least, likely and most of each of its four times. */
+export interface TimesOfSegment {
+  readonly setup: Triple;
+  readonly together: Triple;
+  readonly alone: Triple;
+  readonly tidy: Triple;
+  /** Which of its minutes have no value, and why. */
+  readonly minutesProblem?:
+    { readonly part: keyof Segment['minutes']; readonly problem: ExpressionProblem } | undefined;
+}
+
+/** The minutes of an activity with its dials as they stand (or with other values). What has no value counts nothing and is named. */
+export function evaluateMinutes(
+  activity: Pick<Segment, 'minutes' | 'dials'> & { readonly values?: Scope },
+): TimesOfSegment {
+  const values = activity.values ?? dialValues(activity.dials);
+  const minutes = { setup: NO_MINUTES, together: NO_MINUTES, alone: NO_MINUTES, tidy: NO_MINUTES };
+  let minutesProblem: TimesOfSegment['minutesProblem'];
+  for (const part of ['setup', 'together', 'alone', 'tidy'] as const) {
+    const triple = evaluateTriple(activity.minutes[part], values);
+    if (triple.ok) minutes[part] = triple.value;
+    else minutesProblem ??= { part, problem: triple.problem };
+  }
+  return { ...minutes, minutesProblem };
+}
+
+function evaluateTriple(triple: TripleOfQuantities, values: Scope): Outcome<Triple, ExpressionProblem> {
+  const numbers: number[] = [];
+  for (const quantity of triple) {
+    const evaluation = evaluateQuantity(quantity, values);
+    if (!evaluation.ok) return bad(evaluation.problem);
+    numbers.push(Math.max(evaluation.value, numbers.at(-1) ?? 0));
+  }
+  return good(numbers as unknown as Triple);
+}

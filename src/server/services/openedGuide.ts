@@ -1,0 +1,30 @@
+import type { LevelName } from '../../core/session/levelName.ts';
+import type { ReplyForm } from '../../contracts/reply.ts';
+import type { Guide } from '../../core/guide/guide.ts';
+
+/** What a home sees by its link. */
+export interface OpenedGuide {
+  readonly linkId: string;
+  readonly edition: number;
+  readonly guide: Guide;
+  readonly language: 'en' | 'es' | 'ar';
+  readonly sentAt: Date;
+  /** Whether this home has had an earlier copy that said something else. */
+  readonly hasChanged: boolean;
+  /** Whether the home said that the book is not at hand. */
+  readonly isWithoutBook: boolean;
+  readonly reply: KeptReply | null;
+}
+
+/** What a home answered, as it stands. */
+export interface KeptReply {
+  readonly outcome: ReplyForm['outcome'];
+  readonly note: string;
+  readonly repliedAt: Date;
+  readonly parts: readonly {
+    readonly segment: string;
+    readonly minutes: number | null;
+    readonly ease: string | null;
+    readonly level: LevelName | null;
+  }[];
+}

@@ -1,0 +1,2 @@
+// The other half of the circle.
+export type * from './one.ts';

@@ -1,0 +1,2 @@
+// Contracts know the core only.
+export type * from '../server/services/reachesModels.ts';

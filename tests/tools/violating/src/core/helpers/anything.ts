@@ -1,0 +1,2 @@
+// Lies in a folder of the core without a layer.
+export type * from '../outcome.ts';

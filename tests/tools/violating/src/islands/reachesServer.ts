@@ -1,0 +1,2 @@
+// Islands stay in the browser.
+export type * from '../server/services/reachesModels.ts';

@@ -1,0 +1,2 @@
+// Messages know the core only.
+export type * from '../server/services/reachesModels.ts';

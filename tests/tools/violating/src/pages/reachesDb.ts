@@ -1,0 +1,2 @@
+// Pages ask services.
+export type * from '../server/db/reachesServices.ts';

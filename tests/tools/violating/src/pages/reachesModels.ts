@@ -1,0 +1,2 @@
+// Only db knows models.
+export type * from '../server/db/models.ts';

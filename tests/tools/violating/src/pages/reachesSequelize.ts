@@ -1,0 +1,2 @@
+// Only db knows Sequelize.
+export type * from 'sequelize';

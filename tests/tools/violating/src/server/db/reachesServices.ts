@@ -1,0 +1,2 @@
+// Repositories know no services.
+export type * from '../services/reachesModels.ts';

@@ -1,1 +1,0 @@
-export type FromServer = 'reached';

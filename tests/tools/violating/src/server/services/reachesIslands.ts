@@ -1,0 +1,2 @@
+// Services know no pages.
+export type * from '../../islands/reachesServer.ts';

@@ -1,0 +1,2 @@
+// Only db knows models.
+export type * from '../db/models.ts';
