@@ -1,6 +1,6 @@
 import type { FieldProblem } from './fieldProblem.ts';
 import { ValidationError, type AnyObject, type Lazy, type Schema } from 'yup';
-import { bad, good, type Outcome } from '../core/outcome.ts';
+import { err, ok, type Outcome } from '../core/outcome.ts';
 import { findOutOfBounds } from './bounds.ts';
 
 export const MOST_PROBLEMS = 50;
@@ -10,18 +10,18 @@ export const MOST_PROBLEMS = 50;
  * are too long are refused before anything in them is looked at, so the work is bounded by what the schema allows.
  */
 export function checkShape<Shape>(schema: Schema<Shape>, value: unknown, at = ''): Outcome<Shape, FieldProblem[]> {
-  if (value === undefined || value === null) return bad([{ path: at || '$', message: 'is missing' }]);
+  if (value === undefined || value === null) return err([{ path: at || '$', message: 'is missing' }]);
   const outside = findOutOfBounds(value);
-  if (outside) return bad([{ ...outside, path: joined(at, outside.path === '$' ? '' : outside.path) || '$' }]);
+  if (outside) return err([{ ...outside, path: joined(at, outside.path === '$' ? '' : outside.path) || '$' }]);
   const overlong = findOverlong(schema, value, at);
-  if (overlong.length > 0) return bad(overlong);
+  if (overlong.length > 0) return err(overlong);
   try {
-    return good(schema.validateSync(value, { strict: true, abortEarly: true, disableStackTrace: true }) as Shape);
+    return ok(schema.validateSync(value, { strict: true, abortEarly: true, disableStackTrace: true }) as Shape);
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
     const problems: FieldProblem[] = [];
     collectProblems(schema, value, { at, parent: undefined }, problems);
-    return bad(problems.length > 0 ? problems : [toFieldProblem(error, at)]);
+    return err(problems.length > 0 ? problems : [toFieldProblem(error, at)]);
   }
 }
 
@@ -31,20 +31,18 @@ export function checkForm<Shape>(
   fields: Record<string, unknown>,
 ): Outcome<Shape, FieldProblem[]> {
   const outside = findOutOfBounds(fields);
-  if (outside) return bad([outside]);
+  if (outside) return err([outside]);
   const overlong = findOverlong(schema, fields);
-  if (overlong.length > 0) return bad(overlong);
+  if (overlong.length > 0) return err(overlong);
   try {
-    return good(
-      schema.validateSync(fields, { abortEarly: false, stripUnknown: true, disableStackTrace: true }) as Shape,
-    );
+    return ok(schema.validateSync(fields, { abortEarly: false, stripUnknown: true, disableStackTrace: true }) as Shape);
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
     const single = error.inner.length > 0 ? error.inner : [error];
     const byPath = new Map<string, FieldProblem>();
     for (const problem of single.map((each) => toFieldProblem(each, '')))
       if (!byPath.has(problem.path)) byPath.set(problem.path, problem);
-    return bad([...byPath.values()].slice(0, MOST_PROBLEMS));
+    return err([...byPath.values()].slice(0, MOST_PROBLEMS));
   }
 }
 

@@ -1,5 +1,5 @@
 import { string } from 'yup';
-import { TRAY_FOR, TRAY_VERSIONS, type TrayFor, type TrayVersion } from '../core/print/tray.ts';
+import { TRAY_FOR, TRAY_VERSIONS, type TrayFor, type TrayVersion } from '../core/print/printSet.ts';
 import { exactly } from './script.ts';
 
 /** What is printed of a session's tray. */

@@ -2,11 +2,11 @@
 export type Outcome<Value, Problem> = { ok: true; value: Value } | { ok: false; problem: Problem };
 
 /** Wraps a good answer. */
-export function good<Value>(value: Value): { ok: true; value: Value } {
+export function ok<Value>(value: Value): { ok: true; value: Value } {
   return { ok: true, value };
 }
 
 /** Wraps the reason why there is no answer. */
-export function bad<Problem>(problem: Problem): { ok: false; problem: Problem } {
+export function err<Problem>(problem: Problem): { ok: false; problem: Problem } {
   return { ok: false, problem };
 }

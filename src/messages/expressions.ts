@@ -38,7 +38,7 @@ export function describeTemplateProblem(problem: TemplateProblem): string {
 }
 
 /** A sum as it is written by hand: × for times, ÷ for divided by. */
-export function writeSum(source: string): string {
+export function formatSum(source: string): string {
   return source
     .replace(
       /\s*([*/+-])\s*/g,

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { headStartMs, waysFor } from '../core/terms/termPlan.ts';
+import { headStartMs, strategiesFor } from '../core/terms/termPlan.ts';
 import { planInThread, planOnTwoCores } from './planOnTwoCores.ts';
 import { isTold, makeSignal, tell } from './signal.ts';
 import { assertKeepsRules, largerTerm } from './termPlan.fixture.ts';
@@ -9,9 +9,9 @@ const LONG_MS = 60_000;
 
 test('small terms are planned one way, larger ones by two: the second begins later unless the term is large', () => {
   const sized = (slots: number, activities: number) => largerTerm(11, { slots, activities });
-  assert.deepEqual(waysFor(sized(4, 12)), ['straight']);
-  assert.deepEqual(waysFor(sized(12, 40)), ['narrowed', 'straight']);
-  assert.deepEqual(waysFor(sized(36, 120)), ['straight', 'narrowed']);
+  assert.deepEqual(strategiesFor(sized(4, 12)), ['full']);
+  assert.deepEqual(strategiesFor(sized(12, 40)), ['restricted', 'full']);
+  assert.deepEqual(strategiesFor(sized(36, 120)), ['full', 'restricted']);
   assert.ok(headStartMs(sized(12, 40)) > 0);
   assert.equal(headStartMs(sized(36, 120)), 0);
 });
@@ -20,13 +20,13 @@ test('a second thread plans by itself, tells when it has proved its plan, and st
   const limits = { seconds: 20, gap: 0 };
   const input = largerTerm(11, { slots: 6, activities: 18 });
   const signal = makeSignal();
-  const planned = await planInThread({ input, limits, way: 'narrowed', signal, waitMs: 0 }).planned;
+  const planned = await planInThread({ input, limits, way: 'restricted', signal, waitMs: 0 }).planned;
   assert.ok(planned?.ok);
   assertKeepsRules(input, planned.value.slots);
   assert.deepEqual([planned.value.score, isTold(signal, 'done')], [planned.value.bound, true]);
 
   const stopped = makeSignal();
-  const second = planInThread({ input, limits, way: 'straight', signal: stopped, waitMs: LONG_MS });
+  const second = planInThread({ input, limits, way: 'full', signal: stopped, waitMs: LONG_MS });
   tell(stopped, 'done');
   assert.equal(await second.planned, null);
 });
@@ -37,7 +37,7 @@ test(
   async () => {
     const input = largerTerm(11, { slots: 6, activities: 18 });
     const start = (signal: Int32Array) =>
-      planInThread({ input, limits: { seconds: 20, gap: 0 }, way: 'straight', signal, waitMs: LONG_MS });
+      planInThread({ input, limits: { seconds: 20, gap: 0 }, way: 'full', signal, waitMs: LONG_MS });
     const early = makeSignal();
     tell(early, 'begin');
     const first = await start(early).planned;

@@ -1,16 +1,16 @@
 import { Worker } from 'node:worker_threads';
-import { good, type Outcome } from '../core/outcome.ts';
+import { ok, type Outcome } from '../core/outcome.ts';
 import {
   betterOf,
   headStartMs,
   isProved,
   planTerm,
   planTermBy,
-  waysFor,
+  strategiesFor,
   type TermPlan,
   type TermPlanInput,
   type TermProblem,
-  type TermWay,
+  type SearchStrategy,
 } from '../core/terms/termPlan.ts';
 import { linearSolver, type SolverLimits } from './highs.ts';
 import { isTold, makeSignal, tell } from './signal.ts';
@@ -22,7 +22,7 @@ export type Planned = Outcome<TermPlan, TermProblem> | null;
 export interface SecondTask {
   readonly input: TermPlanInput;
   readonly limits: SolverLimits;
-  readonly way: TermWay;
+  readonly way: SearchStrategy;
   /** One shared number, see `signal.ts`. */
   readonly signal: Int32Array;
   /** So long the second thread lets the first one alone, unless the signal changes sooner. */
@@ -51,7 +51,7 @@ export async function planOnTwoCores(
   limits: SolverLimits,
 ): Promise<Outcome<TermPlan, TermProblem>> {
   const solver = await linearSolver(limits);
-  const [way, otherWay] = waysFor(input);
+  const [way, otherWay] = strategiesFor(input);
   if (!otherWay) return planTerm(input, solver);
   const signal = makeSignal();
   const second = planInThread({ input, limits, way: otherWay, signal, waitMs: headStartMs(input) });
@@ -62,7 +62,7 @@ export async function planOnTwoCores(
     tell(signal, 'begin');
     const other = await second.planned;
     const plan = betterOf(first?.ok ? first.value : null, other?.ok ? other.value : null);
-    return plan ? good(plan) : (first ?? other)!;
+    return plan ? ok(plan) : (first ?? other)!;
   } finally {
     tell(signal, 'done');
     second.end();

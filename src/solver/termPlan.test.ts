@@ -2,9 +2,9 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import {
-  learn,
+  mergeProgress,
   planTerm,
-  planTermNarrowed,
+  planTermRestricted,
   scoreTerm,
   type TermPlan,
   type TermPlanInput,
@@ -91,7 +91,7 @@ test('planned the narrowed way, terms score as well as by trying everything, and
   const solver = await linearSolver({ seconds: 20, gap: 0 });
   fc.assert(
     fc.property(inputs, (input) => {
-      const plan = planTermNarrowed(input, solver);
+      const plan = planTermRestricted(input, solver);
       assert.equal(plan ? plan.score : null, bestByTrying(input));
       if (!plan) return;
       assert.equal(plan.bound, plan.score);
@@ -121,7 +121,7 @@ test('both ways of planning, alone and on two cores, come to the same score', as
   for (const seed of [11, 12, 13]) {
     const input = largerTerm(seed, { slots: 9, activities: 24 });
     const straight = planTerm(input, solver);
-    const narrowed = planTermNarrowed(input, solver)!;
+    const narrowed = planTermRestricted(input, solver)!;
     const both = await planOnTwoCores(input, { seconds: 20, gap: 0 });
     assert.ok(straight.ok && both.ok);
     for (const plan of [straight.value, narrowed, both.value]) {
@@ -138,7 +138,7 @@ test('the two ways, each by its own model, prove the same optimum and agree wher
   for (let seed = 1; seed <= 30; seed++) {
     const input = oddTerm(seed);
     const straight = planTerm(input, solver);
-    const narrowed = planTermNarrowed(input, solver);
+    const narrowed = planTermRestricted(input, solver);
     assert.equal(narrowed !== null, straight.ok, `seed ${seed}`);
     if (!straight.ok || !narrowed) continue;
     fitting++;
@@ -155,11 +155,11 @@ test('the two ways, each by its own model, prove the same optimum and agree wher
 
 test('what is learned keeps the better plan and the lowest bound', () => {
   const plan = (score: number, bound: number): TermPlan => ({ slots: [], score, bound, unmet: {} });
-  assert.equal(learn(null, { bound: 40 }), null);
-  assert.deepEqual(learn(null, { plan: plan(30, Infinity), bound: 40.5 }), plan(30, 40));
-  assert.deepEqual(learn(plan(30, 40), { plan: plan(28, 36), bound: null }), plan(30, 36));
-  assert.deepEqual(learn(plan(30, 36), { plan: plan(34, Infinity), bound: null }), plan(34, 36));
-  assert.deepEqual(learn(plan(34, 36), { bound: 12 }), plan(34, 34));
+  assert.equal(mergeProgress(null, { bound: 40 }), null);
+  assert.deepEqual(mergeProgress(null, { plan: plan(30, Infinity), bound: 40.5 }), plan(30, 40));
+  assert.deepEqual(mergeProgress(plan(30, 40), { plan: plan(28, 36), bound: null }), plan(30, 36));
+  assert.deepEqual(mergeProgress(plan(30, 36), { plan: plan(34, Infinity), bound: null }), plan(34, 36));
+  assert.deepEqual(mergeProgress(plan(34, 36), { bound: 12 }), plan(34, 34));
 });
 
 test('where nothing fits, the rule to loosen is one that helps', async () => {

@@ -1,8 +1,8 @@
 import { bestBasket } from '../core/homes/basket.ts';
-import type { HaveActivity } from '../core/homes/feasibleActivities.ts';
+import type { FeasibleActivity } from '../core/homes/feasibleActivities.ts';
 
 interface BasketQuestion {
-  readonly activities: readonly HaveActivity[];
+  readonly activities: readonly FeasibleActivity[];
   readonly things: readonly { readonly key: string; readonly usualQty: number }[];
   readonly youngestMonths: number;
 }

@@ -5,14 +5,14 @@ import {
   type TermPlanInput,
   type TermProgress,
   type TermProblem,
-  type TermWay,
+  type SearchStrategy,
 } from '../core/terms/termPlan.ts';
 import { linearSolver } from '../solver/highs.ts';
 
 export interface TermPlanTask {
   readonly input: TermPlanInput;
   /** Two workers plan the same term in two ways; the straight one alone can say that nothing fits. */
-  readonly way: TermWay;
+  readonly way: SearchStrategy;
 }
 
 export type TermPlanMessage =

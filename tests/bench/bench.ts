@@ -1,14 +1,14 @@
-import { regenerateSegment } from '../../src/core/makers/madeSegment.ts';
+import { regenerateSegment } from '../../src/core/makers/makerSegment.ts';
 import { composeSession } from '../../src/core/guide/composition.ts';
 import { applyEdit } from '../../src/core/session/edit.ts';
-import { findAsides } from '../../src/core/checks/asides.ts';
+import { findFindings } from '../../src/core/checks/findings.ts';
 import { fitHomes } from '../../src/core/homes/sessionReadiness.ts';
 import { chooseSwaps, type SwapsInput } from '../../src/core/materials/swaps.ts';
 import { edgeOfServer } from './edge.ts';
 import { coinCounting, dialToPicture } from './makers.ts';
-import { finding, findingInBrowser, termPlans } from './finding.ts';
+import { finding, findingInBrowser, termPlans } from './shelfSearch.ts';
 import { readBenchFixture } from './fixture.ts';
-import { printTray } from './tray.ts';
+import { printSets } from './tray.ts';
 
 /** Speed as ratios in one run: each figure stands beside the baseline it is measured against. */
 const report = (name: string, text: string) => console.log(`${name.padEnd(34)} ${text}`);
@@ -19,7 +19,7 @@ benchRecomputation();
 finding(report);
 if (!process.argv.includes('--core')) await findingInBrowser(report);
 coinCounting(report);
-if (!process.argv.includes('--core')) await printTray(report);
+if (!process.argv.includes('--core')) await printSets(report);
 if (!process.argv.includes('--core')) await dialToPicture(report);
 if (!process.argv.includes('--quick')) await termPlans(report);
 
@@ -62,7 +62,7 @@ function benchRecomputation(): void {
     if (!edited.ok) throw new Error('the dial was refused');
     const composed = composeSession(edited.value, things, { seatedMinutesPerYear: 3, youngestMonths: 36 });
     const { fits } = fitHomes(edited.value, homes, { things });
-    return findAsides(edited.value, composed, fits, { things }).length;
+    return findFindings(edited.value, composed, fits, { things }).length;
   };
   for (let round = 0; round < 20; round++) turn(2 + (round % 4));
   const times = Array.from({ length: 200 }, (_, round) => timed(() => turn(2 + (round % 4)))[0]).sort(

@@ -10,7 +10,7 @@ import { helpersFor, startProgrammes } from '../integration/programme.ts';
 const HOMES = 18;
 
 /** A session's tray for eighteen homes, from the press to the kept PDF, beside as many sheets that only carry one line. */
-export async function printTray(report: (name: string, text: string) => void): Promise<void> {
+export async function printSets(report: (name: string, text: string) => void): Promise<void> {
   const at = await startProgrammes();
   const queue = await startWorking((error) => console.error(error));
   const missing = HOMES - (await listHomes(at.owner)).homes.length;

@@ -85,9 +85,9 @@ test('remedies in the margin are pressed, and what is on purpose is not said aga
   await expect(carts.getByText('not for 3 homes')).toHaveCount(0);
   await expect(page.getByText(/16 jar lids/).first()).toBeVisible();
   const sit = carts
-    .locator('.aside')
+    .locator('.finding')
     .filter({ hasText: 'one long sit' })
-    .or(part(page, 'Goodbye').locator('.aside').filter({ hasText: 'one long sit' }));
+    .or(part(page, 'Goodbye').locator('.finding').filter({ hasText: 'one long sit' }));
   await sit.getByRole('button', { name: 'on purpose' }).click();
   await expect(page.getByText('one long sit')).toHaveCount(0);
   await isKept(page);

@@ -78,7 +78,7 @@ test('what no permitted thing serves is left out of a toddler’s guide, and the
 }) => {
   await signIn(page);
   await startSession(page, 'Ice and a toddler', ['Who melts last?']);
-  await expect(part(page, 'Who melts last?').locator('.aside').filter({ hasText: 'Lamp post' })).toBeVisible();
+  await expect(part(page, 'Who melts last?').locator('.finding').filter({ hasText: 'Lamp post' })).toBeVisible();
   const guide = await sendAndOpenLetter(page, 'Lamp post');
   const home = await openHome(browser);
   await home.goto(guide);

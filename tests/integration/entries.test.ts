@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
 import { countingQueries } from '../../src/server/db/connection.ts';
-import { readHaveData } from '../../src/server/services/haveData.ts';
+import { readHaveData } from '../../src/server/services/inventory.ts';
 import { importRows } from '../../src/server/services/importRows.ts';
 import { duplicateEntry, findEntry, keepEntry, retireEntry } from '../../src/server/services/shelfEntries.ts';
 import { readShelfRows } from '../../src/server/services/shelfPage.ts';

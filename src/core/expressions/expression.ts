@@ -1,5 +1,5 @@
 import jsep from 'jsep';
-import { bad, good, type Outcome } from '../outcome.ts';
+import { err, ok, type Outcome } from '../outcome.ts';
 
 /** The values an expression may name: dials and a few words such as `children`. */
 export type Scope = Readonly<Record<string, number | string>>;
@@ -40,18 +40,18 @@ export function evaluateExpression(source: string, scope: Scope): Evaluation {
   const parsed = parse(source);
   if (!parsed.ok) return parsed;
   const evaluation = evaluateNode(parsed.value, scope);
-  if (evaluation.ok && !Number.isFinite(evaluation.value)) return bad({ code: 'not-finite', at: source });
+  if (evaluation.ok && !Number.isFinite(evaluation.value)) return err({ code: 'not-finite', at: source });
   return evaluation;
 }
 
 /** A quantity as authors give it: a number, or an expression over dials. Negative and endless results are refused. */
 export function evaluateQuantity(quantity: number | string, scope: Scope): Evaluation {
-  const evaluation = typeof quantity === 'number' ? good(quantity) : evaluateExpression(quantity, scope);
+  const evaluation = typeof quantity === 'number' ? ok(quantity) : evaluateExpression(quantity, scope);
   if (!evaluation.ok) return evaluation;
   const at = String(quantity);
-  if (!Number.isFinite(evaluation.value)) return bad({ code: 'not-finite', at });
-  if (evaluation.value < -WHOLE_TOLERANCE) return bad({ code: 'negative', at, value: evaluation.value });
-  return good(Math.max(0, evaluation.value));
+  if (!Number.isFinite(evaluation.value)) return err({ code: 'not-finite', at });
+  if (evaluation.value < -WHOLE_TOLERANCE) return err({ code: 'negative', at, value: evaluation.value });
+  return ok(Math.max(0, evaluation.value));
 }
 
 /** Rounds up to a whole number, forgiving the last bits of binary fractions. Negative numbers round towards zero. */
@@ -83,13 +83,13 @@ function parse(source: string): Outcome<jsep.Expression, ExpressionProblem> {
 
 function parseAfresh(source: string): Outcome<jsep.Expression, ExpressionProblem> {
   if (source.trim() === '' || source.length > LONGEST_EXPRESSION) {
-    return bad({ code: 'unreadable', at: source.slice(0, 40), position: 1 });
+    return err({ code: 'unreadable', at: source.slice(0, 40), position: 1 });
   }
   try {
-    return good(jsep(source));
+    return ok(jsep(source));
   } catch (error) {
     const index = (error as { index?: number }).index ?? 0;
-    return bad({ code: 'unreadable', at: source.slice(index, index + 12), position: index + 1 });
+    return err({ code: 'unreadable', at: source.slice(index, index + 12), position: index + 1 });
   }
 }
 
@@ -106,25 +106,25 @@ function evaluateNode(node: jsep.Expression, scope: Scope): Evaluation {
     case 'CallExpression':
       return evaluateCall(node as jsep.CallExpression, scope);
     default:
-      return bad({ code: 'not-allowed', at: write(node) });
+      return err({ code: 'not-allowed', at: write(node) });
   }
 }
 
 function evaluateLiteral(node: jsep.Literal): Evaluation {
-  return typeof node.value === 'number' ? good(node.value) : bad({ code: 'not-a-number', at: node.raw });
+  return typeof node.value === 'number' ? ok(node.value) : err({ code: 'not-a-number', at: node.raw });
 }
 
 function lookUp(name: string, scope: Scope): Evaluation {
-  if (!Object.hasOwn(scope, name)) return bad({ code: 'unknown-name', at: name, known: Object.keys(scope) });
+  if (!Object.hasOwn(scope, name)) return err({ code: 'unknown-name', at: name, known: Object.keys(scope) });
   const value = scope[name];
-  return typeof value === 'number' ? good(value) : bad({ code: 'not-a-number', at: name });
+  return typeof value === 'number' ? ok(value) : err({ code: 'not-a-number', at: name });
 }
 
 function evaluateUnary(node: jsep.UnaryExpression, scope: Scope): Evaluation {
-  if (node.operator !== '-' && node.operator !== '+') return bad({ code: 'not-allowed', at: node.operator });
+  if (node.operator !== '-' && node.operator !== '+') return err({ code: 'not-allowed', at: node.operator });
   const inner = evaluateNode(node.argument, scope);
   if (!inner.ok || node.operator === '+') return inner;
-  return good(-inner.value);
+  return ok(-inner.value);
 }
 
 function evaluateBinary(node: jsep.BinaryExpression, scope: Scope): Evaluation {
@@ -134,28 +134,28 @@ function evaluateBinary(node: jsep.BinaryExpression, scope: Scope): Evaluation {
   if (!right.ok) return right;
   switch (node.operator) {
     case '+':
-      return good(left.value + right.value);
+      return ok(left.value + right.value);
     case '-':
-      return good(left.value - right.value);
+      return ok(left.value - right.value);
     case '*':
-      return good(left.value * right.value);
+      return ok(left.value * right.value);
     case '/':
       return Math.abs(right.value) < 1e-12
-        ? bad({ code: 'division-by-zero', at: write(node) })
-        : good(left.value / right.value);
+        ? err({ code: 'division-by-zero', at: write(node) })
+        : ok(left.value / right.value);
     default:
-      return bad({ code: 'not-allowed', at: node.operator });
+      return err({ code: 'not-allowed', at: node.operator });
   }
 }
 
 function evaluateCall(node: jsep.CallExpression, scope: Scope): Evaluation {
   const name = write(node.callee);
   if (node.callee.type !== 'Identifier' || !Object.hasOwn(FUNCTIONS, name)) {
-    return bad({ code: 'unknown-function', at: name });
+    return err({ code: 'unknown-function', at: name });
   }
   const { takes, least, most, apply } = FUNCTIONS[name]!;
   if (node.arguments.length < least || node.arguments.length > most) {
-    return bad({ code: 'wrong-arguments', at: write(node), takes });
+    return err({ code: 'wrong-arguments', at: write(node), takes });
   }
   const values: number[] = [];
   for (const argument of node.arguments) {
@@ -163,7 +163,7 @@ function evaluateCall(node: jsep.CallExpression, scope: Scope): Evaluation {
     if (!evaluation.ok) return evaluation;
     values.push(evaluation.value);
   }
-  return good(apply(values));
+  return ok(apply(values));
 }
 
 /** Writes a parsed piece back as text, for messages that name the place. */

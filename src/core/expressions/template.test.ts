@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { renderTemplate, writePieces, type TemplateScope } from './template.ts';
+import { renderTemplate, formatPieces, type TemplateScope } from './template.ts';
 
 const scope: TemplateScope = {
   values: { n: 4, colour: 'red, blue' },
@@ -9,7 +9,7 @@ const scope: TemplateScope = {
 const written = (source: string, within: TemplateScope = scope) => {
   const rendered = renderTemplate(source, within);
   assert.ok(rendered.ok, JSON.stringify(rendered));
-  return writePieces(rendered.value);
+  return formatPieces(rendered.value);
 };
 
 test('a line follows its dials, its sums and what a home uses', () => {

@@ -1,4 +1,4 @@
-import { bad, good, type Outcome } from '../outcome.ts';
+import { err, ok, type Outcome } from '../outcome.ts';
 import { evaluateExpression, type ExpressionProblem, type Scope } from './expression.ts';
 
 /** A piece of a rendered line. `dial` pieces can be turned where they stand; `computed` ones follow. */
@@ -49,7 +49,7 @@ export function renderTemplate(source: string, scope: TemplateScope): Outcome<Pi
       continue;
     }
     const end = source.indexOf('}', at);
-    if (end < 0) return bad({ code: 'unclosed-brace', column: at + 1 });
+    if (end < 0) return err({ code: 'unclosed-brace', column: at + 1 });
     const piece = renderSlot(source.slice(at + 1, end), at + 1, scope);
     if (!piece.ok) return piece;
     if (plain) pieces.push({ kind: 'text', text: plain });
@@ -58,17 +58,17 @@ export function renderTemplate(source: string, scope: TemplateScope): Outcome<Pi
     at = end + 1;
   }
   if (plain) pieces.push({ kind: 'text', text: plain });
-  return good(pieces);
+  return ok(pieces);
 }
 
 /** The plain words of rendered pieces. */
-export function writePieces(pieces: readonly Piece[]): string {
+export function formatPieces(pieces: readonly Piece[]): string {
   return pieces.map((piece) => piece.text).join('');
 }
 
 function renderSlot(slot: string, column: number, scope: TemplateScope): Outcome<Piece, TemplateProblem> {
   if (slot.startsWith('@')) return renderThing(slot.slice(1), column, scope);
-  if (slot.startsWith('loves|')) return good({ kind: 'love', text: scope.loves || slot.slice('loves|'.length) });
+  if (slot.startsWith('loves|')) return ok({ kind: 'love', text: scope.loves || slot.slice('loves|'.length) });
   const colon = slot.indexOf(':');
   const expression = colon < 0 ? slot : slot.slice(0, colon);
   const words = colon < 0 ? undefined : slot.slice(colon + 1);
@@ -79,14 +79,14 @@ function renderThing(slot: string, column: number, scope: TemplateScope): Outcom
   const bar = slot.indexOf('|');
   const need = (bar < 0 ? slot : slot.slice(0, bar)).trim();
   const form = bar < 0 ? 'many' : slot.slice(bar + 1).trim();
-  if (!Object.hasOwn(scope.things, need)) return bad({ code: 'unknown-need', need, column });
+  if (!Object.hasOwn(scope.things, need)) return err({ code: 'unknown-need', need, column });
   const thing = scope.things[need]!;
-  const piece = (text: string) => good({ kind: 'thing' as const, need, text });
+  const piece = (text: string) => ok({ kind: 'thing' as const, need, text });
   if (form === 'many') return piece(thing.many);
   if (form === 'one') return piece(thing.one);
   if (form === 'count') return piece(`${thing.qty} ${thing.qty === 1 ? thing.one : thing.many}`);
   const number = evaluateExpression(form, scope.values);
-  if (!number.ok) return bad({ code: 'expression', column, problem: number.problem });
+  if (!number.ok) return err({ code: 'expression', column, problem: number.problem });
   return piece(number.value === 1 ? thing.one : thing.many);
 }
 
@@ -104,15 +104,15 @@ function renderValue(
     typeof scope.values[source] === 'string' &&
     Object.hasOwn(scope.values, source)
   ) {
-    return good({ kind: 'dial', name: source, text: String(scope.values[source]) });
+    return ok({ kind: 'dial', name: source, text: String(scope.values[source]) });
   }
   const evaluation = evaluateExpression(source, scope.values);
-  if (!evaluation.ok) return bad({ code: 'expression', column, problem: evaluation.problem });
+  if (!evaluation.ok) return err({ code: 'expression', column, problem: evaluation.problem });
   if (words !== undefined) {
-    return good({ kind: 'computed', expression: source, text: chooseByNumber(words, evaluation.value) });
+    return ok({ kind: 'computed', expression: source, text: chooseByNumber(words, evaluation.value) });
   }
-  const text = writeNumber(evaluation.value);
-  return good(isComputed ? { kind: 'computed', expression: source, text } : { kind: 'dial', name: source, text });
+  const text = formatNumber(evaluation.value);
+  return ok(isComputed ? { kind: 'computed', expression: source, text } : { kind: 'dial', name: source, text });
 }
 
 /** The word for one, or for any other number: `plate|plates`. A single word serves for both. */
@@ -122,7 +122,7 @@ function chooseByNumber(words: string, count: number): string {
 }
 
 /** Whole numbers as they are, others to two decimals at most. */
-function writeNumber(value: number): string {
+function formatNumber(value: number): string {
   return String(Math.round(value * 100) / 100);
 }
 

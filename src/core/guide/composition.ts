@@ -12,7 +12,7 @@ import { linesAt, quantityAt, valuesAt } from '../session/levels.ts';
 import type { LevelChange, Segment, Session } from '../session/session.ts';
 import {
   renderTemplate,
-  writePieces,
+  formatPieces,
   type Piece,
   type TemplateProblem,
   type TemplateScope,
@@ -108,7 +108,7 @@ export function templateScope(segment: Segment, things: ThingsByKey, level: Leve
 export function writeNote(level: LevelChange | undefined, scope: TemplateScope): string | undefined {
   if (!level?.text) return undefined;
   const text = renderTemplate(level.text, scope);
-  return text.ok ? writePieces(text.value) : undefined;
+  return text.ok ? formatPieces(text.value) : undefined;
 }
 
 /** A segment as the run sheet counts it: with the adult, then alone where it holds a child further. */

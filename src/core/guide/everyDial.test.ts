@@ -9,7 +9,7 @@ import { composeSegment, templateScope, writeNote } from './composition.ts';
 import { evaluateQuantity } from '../expressions/expression.ts';
 import { segmentFromActivity } from '../shelf/fromShelf.ts';
 import type { Segment } from '../session/session.ts';
-import { writePieces } from '../expressions/template.ts';
+import { formatPieces } from '../expressions/template.ts';
 
 const { activities } = JSON.parse(readFileSync(join(import.meta.dirname, '../../../demo/activities.json'), 'utf8')) as {
   activities: (ShelfActivity & { levels: Segment['levels'] })[];
@@ -40,7 +40,7 @@ for (const activity of activities) {
       for (const { line, text, answer } of composeSegment(segment, scope).lines) {
         for (const written of [text, answer ?? text]) {
           assert.ok(written.ok, `${at} ${line.text}: ${JSON.stringify(written)}`);
-          assert.doesNotMatch(writePieces(written.value), /\d\.\d|-\d/, `${at} ${line.text}`);
+          assert.doesNotMatch(formatPieces(written.value), /\d\.\d|-\d/, `${at} ${line.text}`);
         }
       }
       for (const { item, qty } of segment.needs) {

@@ -1,7 +1,7 @@
-import { regenerateSegment } from '../makers/madeSegment.ts';
+import { regenerateSegment } from '../makers/makerSegment.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { findAsides } from '../checks/asides.ts';
+import { findFindings } from '../checks/findings.ts';
 import { fitHomes } from '../homes/sessionReadiness.ts';
 import type { Home } from '../homes/home.ts';
 import { composeSession } from './composition.ts';
@@ -21,7 +21,7 @@ const asidesFor = (homes: readonly Home[], session: Session = SESSION) => {
     seatedMinutesPerYear: 3,
     youngestMonths: session.ages.fromMonths,
   });
-  return findAsides(session, composed, fitHomes(session, homes, { things: THINGS }).fits, { things: THINGS });
+  return findFindings(session, composed, fitHomes(session, homes, { things: THINGS }).fits, { things: THINGS });
 };
 
 const everything = [
@@ -198,8 +198,8 @@ test('a thing that nobody knows is refused to every home and stops the session',
   );
   assert.equal(guide.state, 'short');
   const composed = composeSession(SESSION, fewer, { seatedMinutesPerYear: 3, youngestMonths: 36 });
-  const codes = findAsides(SESSION, composed, [], { things: fewer }).map(
-    ({ finding, weight }) => `${weight} ${finding.code}`,
+  const codes = findFindings(SESSION, composed, [], { things: fewer }).map(
+    ({ facts, weight }) => `${weight} ${facts.code}`,
   );
   assert.ok(codes.includes('stop thing-unknown'), codes.join());
 });
@@ -247,23 +247,23 @@ test('a book stands among what is fetched, with another that shares most of its 
 });
 
 test('a sit that is too long offers the move that breaks it, and pressing it works', () => {
-  const sit = asidesFor([homeWith(everything)]).find(({ finding }) => finding.code === 'seated-too-long');
+  const sit = asidesFor([homeWith(everything)]).find(({ facts }) => facts.code === 'seated-too-long');
   assert.deepEqual(sit?.remedy, { do: 'move-segment', segment: 'hunt', to: 1 });
   const mended = applyEdit(SESSION, sit!.remedy!, regenerateSegment);
   assert.ok(mended.ok);
   assert.equal(
-    asidesFor([homeWith(everything)], mended.value).some(({ finding }) => finding.code === 'seated-too-long'),
+    asidesFor([homeWith(everything)], mended.value).some(({ facts }) => facts.code === 'seated-too-long'),
     false,
   );
 });
 
 test('what was done on purpose is not said again, but what stops a session is', () => {
-  const sit = asidesFor([homeWith(everything)]).find(({ finding }) => finding.code === 'seated-too-long')!;
+  const sit = asidesFor([homeWith(everything)]).find(({ facts }) => facts.code === 'seated-too-long')!;
   const group = { ...SESSION, segments: [{ ...CARTS, size: 'group' as const }], accepted: [sit.id, 'group:carts'] };
   assert.deepEqual(
     asidesFor([homeWith(everything)], group)
       .filter(({ weight }) => weight === 'stop')
-      .map(({ finding }) => finding.code),
+      .map(({ facts }) => facts.code),
     ['group-only'],
   );
   assert.equal(
@@ -274,19 +274,17 @@ test('what was done on purpose is not said again, but what stops a session is', 
 
 test('homes under three are counted beside what they must not have, with the swap to write instead', () => {
   const small = homeWith(everything, { children: [{ nickname: 'Pip', birthMonth: '2025-01' }] });
-  const caution = asidesFor([small, homeWith(everything)]).find(({ finding }) => finding.code === 'caution');
-  assert.ok(caution?.finding.code === 'caution');
-  assert.equal(caution.finding.homes, 1);
-  assert.deepEqual(caution.remedy, { do: 'write-with', segment: 'carts', need: 'lids', item: 'jar-lid' });
+  const caution = asidesFor([small, homeWith(everything)]).find(({ facts }) => facts.code === 'caution');
+  assert.ok(caution?.facts.code === 'caution');
+  assert.equal(caution.facts.homes, 1);
+  assert.deepEqual(caution.remedy, { do: 'use-swap', segment: 'carts', need: 'lids', item: 'jar-lid' });
 });
 
 test('what the same homes lack is said once', () => {
   const bare = homeWith([], { id: 'bare', nickname: 'Top floor' });
-  const lacks = asidesFor([bare, homeWith(everything)]).filter(({ finding }) => finding.code === 'homes-lack');
+  const lacks = asidesFor([bare, homeWith(everything)]).filter(({ facts }) => facts.code === 'homes-lack');
   assert.deepEqual(
-    lacks.map(
-      ({ finding }) => finding.code === 'homes-lack' && [finding.needs.map(({ item }) => item), finding.nicknames],
-    ),
+    lacks.map(({ facts }) => facts.code === 'homes-lack' && [facts.needs.map(({ item }) => item), facts.nicknames]),
     [[['small-box', 'bottle-lid'], ['Top floor']]],
   );
 });

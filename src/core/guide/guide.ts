@@ -15,7 +15,7 @@ import { composeSegment, timedParts, writeNote } from './composition.ts';
 import { roundUp, type Scope } from '../expressions/expression.ts';
 import { isWholeLevel, levelsOf, valuesAt } from '../session/levels.ts';
 import type { Segment, Session } from '../session/session.ts';
-import { writePieces, type TemplateScope } from '../expressions/template.ts';
+import { formatPieces, type TemplateScope } from '../expressions/template.ts';
 
 export interface GuideLine {
   readonly kind: Segment['lines'][number]['kind'];
@@ -231,12 +231,12 @@ function guideLevel(part: FittedPart, level: LevelName, context: HomeContext): G
   const { lines, together, alone } = composeSegment(segment, scope, level);
   return {
     lines: lines.flatMap(({ line, text, answer }) =>
-      text.ok && writePieces(text.value).trim() !== ''
+      text.ok && formatPieces(text.value).trim() !== ''
         ? [
             {
               kind: line.kind,
-              text: writePieces(text.value),
-              answer: answer?.ok ? writePieces(answer.value) : undefined,
+              text: formatPieces(text.value),
+              answer: answer?.ok ? formatPieces(answer.value) : undefined,
               why: line.why,
             },
           ]

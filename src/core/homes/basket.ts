@@ -1,6 +1,6 @@
 import { byCodeUnit } from '../ordering.ts';
 import { isOldEnough } from '../materials/swaps.ts';
-import type { HaveActivity } from './feasibleActivities.ts';
+import type { FeasibleActivity } from './feasibleActivities.ts';
 
 export interface Basket {
   /** Three things (fewer when there are fewer), each with the skills it adds to those before it. */
@@ -18,7 +18,7 @@ const SIZE = 3;
  * Among equals, the three that come first by key. Skills may be at most 62 different ones (`core/terms/skills` has 35).
  */
 export function bestBasket(
-  activities: readonly HaveActivity[],
+  activities: readonly FeasibleActivity[],
   things: readonly { readonly key: string; readonly usualQty: number }[],
   youngestMonths: number,
 ): Basket {
@@ -31,13 +31,13 @@ export function bestBasket(
 /** A set of at most three things (by index, rising) and what it opens. */
 interface Opening {
   readonly set: readonly number[];
-  readonly activity: HaveActivity;
+  readonly activity: FeasibleActivity;
   readonly low: number;
   readonly high: number;
 }
 
 function findOpenings(
-  activities: readonly HaveActivity[],
+  activities: readonly FeasibleActivity[],
   things: readonly { readonly key: string; readonly usualQty: number }[],
   { items, youngestMonths }: { items: readonly string[]; youngestMonths: number },
 ): Opening[] {

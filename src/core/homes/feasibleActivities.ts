@@ -3,7 +3,7 @@ import { byCodeUnit } from '../ordering.ts';
 import { chooseSwaps, isOldEnough, type StockedNeed, type StockItem } from '../materials/swaps.ts';
 
 /** An activity of the shelf as far as "what we have" needs it. */
-export interface HaveActivity {
+export interface FeasibleActivity {
   readonly key: string;
   readonly title: string;
   readonly skills: readonly string[];
@@ -21,7 +21,7 @@ export interface HaveNeed extends StockedNeed {
 }
 
 export interface Doable {
-  readonly activity: HaveActivity;
+  readonly activity: FeasibleActivity;
   /** As the script says, or with another thing for at least one need. */
   readonly state: 'ready' | 'swaps';
   /** What serves each need, in order. */
@@ -35,7 +35,7 @@ export interface Doable {
  * the things used, then the shorter set-up. Nothing there: activities that need nothing.
  */
 export function doableNow(
-  activities: readonly HaveActivity[],
+  activities: readonly FeasibleActivity[],
   stock: readonly StockItem[],
   youngestMonths: number,
 ): Doable[] {
@@ -65,9 +65,9 @@ export function doableNow(
 
 /** How many homes can do each activity with what they have, for "all homes": most first, then by title. */
 export function countHomes(
-  homes: readonly { readonly activities: readonly HaveActivity[]; readonly stock: readonly StockItem[] }[],
-): { activity: HaveActivity; homes: number }[] {
-  const counts = new Map<string, { activity: HaveActivity; homes: number }>();
+  homes: readonly { readonly activities: readonly FeasibleActivity[]; readonly stock: readonly StockItem[] }[],
+): { activity: FeasibleActivity; homes: number }[] {
+  const counts = new Map<string, { activity: FeasibleActivity; homes: number }>();
   for (const { activities, stock } of homes)
     for (const { activity } of doableNow(activities, stock, EVERY_AGE)) {
       const known = counts.get(activity.key);
@@ -84,8 +84,8 @@ const EVERY_AGE = 1200;
 /** The activities one thing serves, as the script says first, then as a swap with its fit; by title within each. */
 export function usesOf(
   item: string,
-  activities: readonly HaveActivity[],
-): { activity: HaveActivity; need: string; fit: number; isAsWritten: boolean }[] {
+  activities: readonly FeasibleActivity[],
+): { activity: FeasibleActivity; need: string; fit: number; isAsWritten: boolean }[] {
   return activities
     .flatMap((activity) =>
       activity.needs.flatMap((need) => {
@@ -101,7 +101,7 @@ export function usesOf(
     );
 }
 
-interface Having {
+interface Inventory {
   readonly available: ReadonlyMap<string, number>;
   readonly stock: readonly StockItem[];
   readonly youngestMonths: number;
@@ -110,7 +110,7 @@ interface Having {
 /** What serves each need, or null. The best option of each, unless two needs want the same thing; then the exact search. */
 function pickItems(
   needs: readonly StockedNeed[],
-  { available, stock, youngestMonths }: Having,
+  { available, stock, youngestMonths }: Inventory,
 ): { item: string; fit: number }[] | null {
   const picked: { item: string; fit: number }[] = [];
   for (const need of needs) {

@@ -1,6 +1,6 @@
 import type { ThingsByKey } from '../materials/thing.ts';
 import { stoppedActions } from '../cautions/cautions.ts';
-import type { HaveActivity } from './feasibleActivities.ts';
+import type { FeasibleActivity } from './feasibleActivities.ts';
 import type { Segment } from '../session/session.ts';
 import type { Household } from './household.ts';
 import { preparePart } from './bestPicks.ts';
@@ -24,8 +24,8 @@ export function activitiesFor(
   choices: readonly ShelfChoice[],
   household: Household,
   things: ThingsByKey,
-): HaveActivity[] {
-  return choices.flatMap((choice): HaveActivity[] => {
+): FeasibleActivity[] {
+  return choices.flatMap((choice): FeasibleActivity[] => {
     const { segment, ...about } = choice;
     const prepared = preparePart(partFor(segment, household, things));
     const isStopped = stoppedActions(segment.actions, household, household.policy).length > 0;

@@ -1,4 +1,4 @@
-import { good } from '../outcome.ts';
+import { ok } from '../outcome.ts';
 import { type Drawing, type Shape } from '../page/drawing.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
 import { count } from './words.ts';
@@ -54,7 +54,7 @@ export const balanceMaker: Maker = {
       },
       { key: 'if-1', kind: 'if' as const, text: 'The hanger slips: tape it to the handle.' },
     ];
-    return good({
+    return ok({
       facts: [
         difference === 0
           ? `${left} and ${right}: level.`

@@ -1,4 +1,4 @@
-import { good } from '../outcome.ts';
+import { ok } from '../outcome.ts';
 import { numberName, count, listWords } from './words.ts';
 import type { Shape, Drawing } from '../page/drawing.ts';
 import { type Maker, numberOf } from './maker.ts';
@@ -61,7 +61,7 @@ export const beadRowMaker: Maker = {
               : `no: ${landing.at(-1)!} and ${number - landing.at(-1)!} more`,
       },
     ];
-    return good({
+    return ok({
       facts: [
         `${number} is ${numberName(number)}: ${count(tens, 'ten')} and ${count(ones, 'one')}.`,
         `Steps of ${step}: ${lands ? `${number / step} jumps land on it` : 'they do not land on it'}; steps that do: ${listWords([2, 5, 10].filter((size) => number > 0 && number % size === 0)) || 'none of 2, 5, 10'}.`,

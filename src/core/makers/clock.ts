@@ -1,4 +1,4 @@
-import { good } from '../outcome.ts';
+import { ok } from '../outcome.ts';
 import { type Drawing, type Shape } from '../page/drawing.ts';
 import { numberOf, type Maker } from './maker.ts';
 import { numberName } from './words.ts';
@@ -43,7 +43,7 @@ export const clockMaker: Maker = {
         text: `They read the long hand as the hour: cover it with a finger, and read the short one first.`,
       },
     ];
-    return good({
+    return ok({
       facts: [`It shows ${said}.`],
       picture: face,
       lines: {

@@ -1,5 +1,5 @@
 import { seededChance } from '../chance.ts';
-import { good } from '../outcome.ts';
+import { ok } from '../outcome.ts';
 import { inColumn, inGrid, inRow, type Drawing } from '../page/drawing.ts';
 import { dotFace } from '../page/pieces.ts';
 import { numberOf, type Maker } from './maker.ts';
@@ -76,7 +76,7 @@ export const diceMovesMaker: Maker = {
         text: 'Do they stop at the number, or when it stops being fun? Both are fine.',
       },
     ];
-    return good({
+    return ok({
       facts: [
         `${count(moves.length, 'move')}; a throw gives ${dice} to ${most}.`,
         ...(dice === 1 && settings.pastTen ? ['With two dice it goes past ten.'] : []),

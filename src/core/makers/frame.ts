@@ -1,4 +1,4 @@
-import { good } from '../outcome.ts';
+import { ok } from '../outcome.ts';
 import { inRow, type Drawing } from '../page/drawing.ts';
 import { tenFrame } from '../page/pieces.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
@@ -66,7 +66,7 @@ export const frameMaker: Maker = {
         text: 'They count every dot: ask about the full row only, then about the rest.',
       },
     ];
-    return good({
+    return ok({
       facts: [
         `${left === 0 ? 'The frame is full.' : `${left} more make ${places}.`}`,
         ...(cover > 0

@@ -1,11 +1,11 @@
 import type { LevelName } from '../session/levelName.ts';
 import { escapeBraces } from '../expressions/template.ts';
-import type { Made, MadeLine } from './makerOutput.ts';
+import type { MakerOutput, MakerLine } from './makerOutput.ts';
 import { runMaker } from './maker.ts';
 import { findMaker } from './makers.ts';
 import type { MakerProblem } from '../session/makerProblem.ts';
-import { type Outcome, bad, good } from '../outcome.ts';
-import type { MadeFrom } from '../session/makerSource.ts';
+import { type Outcome, err, ok } from '../outcome.ts';
+import type { MakerSource } from '../session/makerSource.ts';
 import type { Need } from '../materials/need.ts';
 import type { Line } from '../session/line.ts';
 
@@ -19,14 +19,14 @@ export interface GeneratedParts {
 }
 
 /** What the maker of a part writes for its values. */
-export function generatedParts({ maker: id, values, settings }: MadeFrom): Outcome<GeneratedParts, MakerProblem> {
+export function generatedParts({ maker: id, values, settings }: MakerSource): Outcome<GeneratedParts, MakerProblem> {
   const maker = findMaker(id);
-  if (!maker) return bad({ code: 'breaks-level', reason: `there is no maker “${id}” any more` });
+  if (!maker) return err({ code: 'breaks-level', reason: `there is no maker “${id}” any more` });
   const answer = runMaker(maker, values, settings);
-  return answer.ok ? good(partsOf(answer.value)) : answer;
+  return answer.ok ? ok(partsOf(answer.value)) : answer;
 }
 
-export function partsOf(made: Made): GeneratedParts {
+export function partsOf(made: MakerOutput): GeneratedParts {
   return {
     lines: {
       easier: withKeys(made.lines.easier),
@@ -41,7 +41,7 @@ export function partsOf(made: Made): GeneratedParts {
 }
 
 /** Lines under the keys of their maker; one that is written several times is numbered from the second on. */
-export function withKeys(lines: readonly MadeLine[]): Line[] {
+export function withKeys(lines: readonly MakerLine[]): Line[] {
   const seen = new Map<string, number>();
   return lines.map(({ key, kind, text, answer }): Line => {
     const times = (seen.get(key) ?? 0) + 1;

@@ -1,4 +1,4 @@
-import { good } from '../outcome.ts';
+import { ok } from '../outcome.ts';
 import { counters } from '../page/pieces.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
 import { count } from './words.ts';
@@ -39,7 +39,7 @@ export const guessMaker: Maker = {
             : `${number}; from ${number - near} to ${number + near} is near`,
       },
     ];
-    return good({
+    return ok({
       facts: [near === 0 ? `Near is ${number} itself.` : `Near is ${number - near} to ${number + near}.`],
       picture: counters(number, { size: 7, perRow: 10 }),
       lines: {

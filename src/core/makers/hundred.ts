@@ -1,7 +1,7 @@
 import { counters } from '../page/pieces.ts';
 import { inGrid } from '../page/drawing.ts';
 import { count } from './words.ts';
-import { good } from '../outcome.ts';
+import { ok } from '../outcome.ts';
 import { type Maker, numberOf } from './maker.ts';
 
 /** A heap counted by tens. */
@@ -40,7 +40,7 @@ export const hundredMaker: Maker = {
         answer: `the difference between it and ${number}`,
       },
     ];
-    return good({
+    return ok({
       facts: [
         `${count(tens, 'ten')} and ${left}; ${number >= 100 ? 'a hundred is reached' : `${100 - number} to a hundred`}. A guess of ${guess} is ${off === 0 ? 'right on it' : `${off} ${guess > number ? 'too many' : 'too few'}`}.`,
       ],

@@ -1,4 +1,4 @@
-import { good } from '../outcome.ts';
+import { ok } from '../outcome.ts';
 import { inColumn, type Drawing, type Ink, type Shape } from '../page/drawing.ts';
 import { CAP_HEIGHT } from '../page/text.ts';
 import { sheetsNeeded } from './makerPages.ts';
@@ -55,7 +55,7 @@ export const lengthPairsMaker: Maker = {
         text: 'Do they lay the ends in line before they say which is longer?',
       },
     ];
-    return good({
+    return ok({
       facts: [`Pieces of ${listWords(lengths)} mm: any two differ by at least ${difference} mm.`],
       picture: inColumn(cuts.map(draw), 3),
       lines: {

@@ -1,4 +1,4 @@
-import type { Made } from './makerOutput.ts';
+import type { MakerOutput } from './makerOutput.ts';
 import { USUAL_SETTINGS, type MakerSettings, type MakerValues } from '../session/makerSource.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
@@ -14,9 +14,9 @@ const make = (id: string, values: MakerValues, settings: Partial<MakerSettings> 
   return runMaker(maker, { ...firstValues(maker), ...values }, { ...USUAL_SETTINGS, ...settings });
 };
 const upTo = (last: number, first = 0) => Array.from({ length: last - first + 1 }, (_, index) => first + index);
-const qtyOf = ({ materials }: Made, item: string) => materials.find((entry) => entry.item === item)!.qty;
-const ask = (lines: Made['lines']['right'], asks: RegExp) => lines.find(({ text }) => asks.test(text))?.answer;
-const dotsIn = (shapes: Made['picture']['shapes']) => shapes.filter(({ kind }) => kind === 'circle').length;
+const qtyOf = ({ materials }: MakerOutput, item: string) => materials.find((entry) => entry.item === item)!.qty;
+const ask = (lines: MakerOutput['lines']['right'], asks: RegExp) => lines.find(({ text }) => asks.test(text))?.answer;
+const dotsIn = (shapes: MakerOutput['picture']['shapes']) => shapes.filter(({ kind }) => kind === 'circle').length;
 
 test('place settings: the cups on the table and within reach are those that are listed', () => {
   for (const people of upTo(12, 2))
@@ -173,7 +173,7 @@ test('money table: there are coins for the purse, for the till where change is g
 });
 
 test('paper is listed as many sheets as come out of the printer, on A4 and on Letter', () => {
-  const sheetsOn = (made: Made, paper: Paper) =>
+  const sheetsOn = (made: MakerOutput, paper: Paper) =>
     makerPages(
       '',
       { ...made, printable: { ...made.printable, backs: undefined } },

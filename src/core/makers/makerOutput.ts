@@ -2,7 +2,7 @@ import type { LevelName } from '../session/levelName.ts';
 import type { LineKind } from '../session/line.ts';
 import type { Drawing } from '../page/drawing.ts';
 
-export interface MadeLine {
+export interface MakerLine {
   /** The name of the line in its maker: the same at every setting of the dials. */
   readonly key: string;
   readonly kind: LineKind;
@@ -10,7 +10,7 @@ export interface MadeLine {
   readonly answer?: string | undefined;
 }
 
-export interface MadeMaterial {
+export interface MakerMaterial {
   readonly item: string;
   readonly qty: number;
   readonly use: 'lasting' | 'used-up';
@@ -32,12 +32,12 @@ export interface Printable {
   readonly sheets: readonly Drawing[];
 }
 
-export interface Made {
+export interface MakerOutput {
   /** Sums and facts for the author, a sentence each. */
   readonly facts: readonly string[];
   readonly picture: Drawing;
-  readonly lines: Readonly<Record<LevelName, readonly MadeLine[]>>;
-  readonly materials: readonly MadeMaterial[];
+  readonly lines: Readonly<Record<LevelName, readonly MakerLine[]>>;
+  readonly materials: readonly MakerMaterial[];
   /** Caution rules that its doing calls for. */
   readonly actions: readonly string[];
   readonly printable: Printable;

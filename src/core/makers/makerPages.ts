@@ -1,11 +1,11 @@
 import { flowPages, writing } from '../page/flow.ts';
 import { cardPages } from '../page/cards.ts';
-import type { Made, Printable } from './makerOutput.ts';
+import type { MakerOutput, Printable } from './makerOutput.ts';
 import { PAPERS, printableArea, USUAL_MARGIN, type Page, type Paper, type SheetSettings } from '../page/paper.ts';
 import { scaled, type Drawing } from '../page/drawing.ts';
 
 /** What a maker made, on sheets: cards to cut, drawings, then the answer key on a sheet of its own. */
-export function makerPages(title: string, made: Made, settings: SheetSettings, { withKey = true } = {}): Page[] {
+export function makerPages(title: string, made: MakerOutput, settings: SheetSettings, { withKey = true } = {}): Page[] {
   const area = printableArea(settings);
   const key = writing([`${title}: the answers`, '', ...made.facts, '', ...made.key], { width: area.width, size: 5 });
   return [

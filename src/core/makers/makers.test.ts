@@ -1,4 +1,4 @@
-import type { Made } from './makerOutput.ts';
+import type { MakerOutput } from './makerOutput.ts';
 import { USUAL_SETTINGS, type MakerSettings, type MakerValues } from '../session/makerSource.ts';
 import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
@@ -16,7 +16,7 @@ const make = (id: string, values: MakerValues = {}, settings: Partial<MakerSetti
   const maker = findMaker(id)!;
   return runMaker(maker, { ...firstValues(maker), ...values }, { ...USUAL_SETTINGS, ...settings });
 };
-const made = (id: string, values: MakerValues = {}, settings: Partial<MakerSettings> = {}): Made => {
+const made = (id: string, values: MakerValues = {}, settings: Partial<MakerSettings> = {}): MakerOutput => {
   const answer = make(id, values, settings);
   if (!answer.ok) throw new Error(JSON.stringify(answer.problem));
   return answer.value;

@@ -1,10 +1,10 @@
 import { readNumbers } from './readNumbers.ts';
-import type { MadeLine } from './makerOutput.ts';
+import type { MakerLine } from './makerOutput.ts';
 import type { MakerProblem } from '../session/makerProblem.ts';
 import { CURRENCIES, type CurrencyName, moneyWriter } from '../numbers/currencies.ts';
 import { giveChange, leastTender, sortPrices } from '../numbers/change.ts';
 import { payingWays, type Coins } from '../numbers/coins.ts';
-import { bad, good, type Outcome } from '../outcome.ts';
+import { err, ok, type Outcome } from '../outcome.ts';
 import { inColumn, inRow, type Drawing } from '../page/drawing.ts';
 import { fittingSize } from '../page/text.ts';
 import { refuse, type Maker } from './maker.ts';
@@ -42,14 +42,14 @@ function readPurse(text: string, dial: string, currency: CurrencyName): Outcome<
   const coined = coinsOfCurrency(currency);
   const strange = numbers.value.find((worth) => !coined.includes(worth));
   if (strange !== undefined)
-    return bad({
+    return err({
       code: 'list',
       dial,
       reason: `holds a coin of ${strange}, and there is none; there are ${listWords(coined)}`,
     });
   const coins: Record<string, number> = {};
   for (const worth of numbers.value) coins[worth] = (coins[worth] ?? 0) + 1;
-  return good(coins);
+  return ok(coins);
 }
 
 /** A purse, a till and prices: what can be paid, in which ways, and the change. */
@@ -83,7 +83,7 @@ export const moneyTableMaker: Maker = {
     if (!purse.ok) return purse;
     if (!till.ok) return till;
     if (!prices.ok) return prices;
-    if (prices.value.length === 0) return bad({ code: 'list', dial: 'prices', reason: 'needs at least one price' });
+    if (prices.value.length === 0) return err({ code: 'list', dial: 'prices', reason: 'needs at least one price' });
     const total = Object.entries(purse.value).reduce((sum, [worth, number]) => sum + Number(worth) * number, 0);
     const write = moneyWriter([...prices.value, ...Object.keys(purse.value).map(Number)], settings.currency);
     const { exact, withChange, stuck } = sortPrices(prices.value, purse.value, till.value);
@@ -104,7 +104,7 @@ export const moneyTableMaker: Maker = {
     const first = payable.find((price) => price.ways !== 1) ?? payable[0];
     const hops = change[0];
     const ones = Math.min(5, ...prices.value);
-    const changeLines: MadeLine[] = hops
+    const changeLines: MakerLine[] = hops
       ? [
           { key: 'say-1', kind: 'say', text: `“It costs ${write(hops.price)}, and I give you ${write(hops.tender)}.”` },
           {
@@ -115,7 +115,7 @@ export const moneyTableMaker: Maker = {
           },
         ]
       : [];
-    const body: MadeLine[] = [
+    const body: MakerLine[] = [
       {
         key: 'do-1',
         kind: 'do',
@@ -143,7 +143,7 @@ export const moneyTableMaker: Maker = {
       Object.entries(coins).flatMap(([worth, number]) =>
         Array.from({ length: number }, () => coin(Number(worth), write(Number(worth)))),
       );
-    return good({
+    return ok({
       facts: [
         `The purse holds ${write(total)}.`,
         ...ways.map(

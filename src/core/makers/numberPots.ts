@@ -1,7 +1,7 @@
-import type { MadeMaterial } from './makerOutput.ts';
+import type { MakerMaterial } from './makerOutput.ts';
 import type { MakerSettings } from '../session/makerSource.ts';
 import { numberPots } from '../numbers/pots.ts';
-import { good } from '../outcome.ts';
+import { ok } from '../outcome.ts';
 import { inGrid, moved, type Drawing, type Shape } from '../page/drawing.ts';
 import { counters, wordCard } from '../page/pieces.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
@@ -78,7 +78,7 @@ export const numberPotsMaker: Maker = {
       },
       { key: 'notice-1', kind: 'notice' as const, text: 'Do they stop by themselves at the last word?' },
     ];
-    return good({
+    return ok({
       facts: [
         `${pots > 3 ? `${from} + … + ${to}` : numbers.join(' + ')} = ${count(needed, 'counter')} in ${count(pots, 'pot')}.`,
         ...(to <= 10 && settings.pastTen
@@ -141,7 +141,7 @@ export const numberPotsMaker: Maker = {
 };
 
 /** What else will do for so many pots; a muffin tray has twelve hollows. */
-const swapsForPots = (pots: number): MadeMaterial['swaps'] => [
+const swapsForPots = (pots: number): MakerMaterial['swaps'] => [
   { item: 'bowl', fit: 0.9, why: 'wide enough for a whole hand' },
   ...(pots <= 12
     ? [{ item: 'muffin-tray', fit: 0.6, why: pots < 12 ? `twelve hollows: cover ${12 - pots}` : 'twelve hollows' }]

@@ -1,4 +1,4 @@
-import { good } from '../outcome.ts';
+import { ok } from '../outcome.ts';
 import { type Drawing, type Shape } from '../page/drawing.ts';
 import { CAP_HEIGHT, fittingSize } from '../page/text.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
@@ -49,7 +49,7 @@ export const numberStripMaker: Maker = {
       { key: 'ask-1', kind: 'ask' as const, text: `“What comes after ${from + 1}?”`, answer: String(from + 2) },
       { key: 'ask-2', kind: 'ask' as const, text: `“And before ${from + 1}?”`, answer: String(from) },
     ];
-    return good({
+    return ok({
       facts: [
         `${numbers[0]} to ${numbers.at(-1)}; ${length - 1} cuts, each with an edge of its own.`,
         ...(settings.pastTen && numbers.at(-1)! <= 10

@@ -1,6 +1,6 @@
-import type { MadeLine } from './makerOutput.ts';
+import type { MakerLine } from './makerOutput.ts';
 import { pairCards } from '../numbers/pairs.ts';
-import { good } from '../outcome.ts';
+import { ok } from '../outcome.ts';
 import { inGrid, moved, type Drawing, type Ink, type Shape } from '../page/drawing.ts';
 import { dotFace, wordCard } from '../page/pieces.ts';
 import { CAP_HEIGHT } from '../page/text.ts';
@@ -112,12 +112,12 @@ export const pairCardsMaker: Maker = {
     const face = faceFor(pairs, asSigns);
     const cards = pairs.map((pair) => pairCard(pair, face));
     const printable = { title: 'Pair cards', cards, sheets: [] };
-    const lay: MadeLine = {
+    const lay: MakerLine = {
       key: 'do-1',
       kind: 'do',
       text: `Lay ${count(pairs.length, 'card')} out, ${asSigns ? 'numerals' : 'dots'} up.`,
     };
-    return good({
+    return ok({
       facts: [
         `${count(pairs.length, 'card')}: ${listWords(pairs.slice(0, 14).map(([a, b]) => `${a}+${b}`))}${pairs.length > 14 ? ' …' : ''}.`,
         ...(hasBacks
@@ -154,10 +154,10 @@ function chain(last: number): Pair[] {
   return Array.from({ length: last }, (_, index) => [index, index + 1] as const);
 }
 
-type Lines = Readonly<Record<'easier' | 'right' | 'harder', readonly MadeLine[]>>;
+type Lines = Readonly<Record<'easier' | 'right' | 'harder', readonly MakerLine[]>>;
 
 /** The easier way in: real things, so few that each hand is seen at a glance. */
-function realThings([one, other]: Pair): MadeLine[] {
+function realThings([one, other]: Pair): MakerLine[] {
   const [inOne, inOther] = [Math.min(3, one), Math.min(2, other)];
   return [
     {
@@ -172,24 +172,24 @@ function realThings([one, other]: Pair): MadeLine[] {
 /** Lines about a total that most cards of the set share, shown on a card of it whose parts are as even as can be. */
 function totalLines(
   pairs: readonly Pair[],
-  { lay, hasBacks, values }: { lay: MadeLine; hasBacks: boolean; values: Readonly<Record<string, number | string>> },
+  { lay, hasBacks, values }: { lay: MakerLine; hasBacks: boolean; values: Readonly<Record<string, number | string>> },
 ): Lines {
   const byTotal = new Map<number, Pair[]>();
   for (const pair of pairs) byTotal.set(pair[0] + pair[1], [...(byTotal.get(pair[0] + pair[1]) ?? []), pair]);
   const [total, same] = [...byTotal].reduce((best, entry) => (entry[1].length >= best[1].length ? entry : best));
   const shown = same[Math.floor((same.length - 1) / 2)]!;
   const others = same.filter((pair) => pair !== shown);
-  const ask: MadeLine = {
+  const ask: MakerLine = {
     key: 'ask-1',
     kind: 'ask',
     text: `“How many are there together on the card with ${shown[0]} and ${shown[1]}?”`,
     answer: String(total),
   };
-  const hidden: MadeLine[] = [
+  const hidden: MakerLine[] = [
     { key: 'do-3', kind: 'do', text: `Put your hand over the half with ${shown[1]}.` },
     { key: 'ask-2', kind: 'ask', text: `“${total} in all. What is under my hand?”`, answer: String(shown[1]) },
   ];
-  const right: MadeLine[] = [
+  const right: MakerLine[] = [
     lay,
     ask,
     ...(hasBacks ? [{ key: 'do-4', kind: 'do', text: 'Turn it over: is that what you both said?' } as const] : []),
@@ -222,11 +222,11 @@ function totalLines(
   };
 }
 
-function chainLines(pairs: readonly Pair[], lay: MadeLine): Lines {
+function chainLines(pairs: readonly Pair[], lay: MakerLine): Lines {
   const [first, second] = pairs as readonly [Pair, Pair, ...Pair[]];
   const last = pairs.at(-1)!;
-  const begin: MadeLine = { key: 'do-5', kind: 'do', text: `Put the card with ${first[0]} and ${first[1]} down.` };
-  const join: MadeLine = {
+  const begin: MakerLine = { key: 'do-5', kind: 'do', text: `Put the card with ${first[0]} and ${first[1]} down.` };
+  const join: MakerLine = {
     key: 'ask-5',
     kind: 'ask',
     text: '“Which card goes on? It begins as this one ends.”',

@@ -1,4 +1,4 @@
-import type { Made } from './makerOutput.ts';
+import type { MakerOutput } from './makerOutput.ts';
 import { USUAL_SETTINGS, type MakerValues } from '../session/makerSource.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
@@ -15,8 +15,8 @@ const rowOf = (unit: readonly string[], length: number) => {
   while (row.length < length) for (const piece of unit) if (row.length < length) row.push(piece);
   return row;
 };
-const laidIn = ({ lines }: Made) => /in a row: ([a-z, ]+)\./.exec(lines.right[0]!.text)![1]!.split(', ');
-const answered = ({ lines }: Made, asks: RegExp) => lines.right.find(({ text }) => asks.test(text))?.answer;
+const laidIn = ({ lines }: MakerOutput) => /in a row: ([a-z, ]+)\./.exec(lines.right[0]!.text)![1]!.split(', ');
+const answered = ({ lines }: MakerOutput, asks: RegExp) => lines.right.find(({ text }) => asks.test(text))?.answer;
 const times = (pieces: readonly string[], kind: string) => pieces.filter((name) => name === kind).length;
 
 /** Every row of a length that repeats some unit of two or more kinds, at most so long, at least twice. */

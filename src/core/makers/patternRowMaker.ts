@@ -1,6 +1,6 @@
 import { patternRow } from '../numbers/pattern.ts';
 import { clearFault } from '../numbers/patternFault.ts';
-import { bad, good } from '../outcome.ts';
+import { err, ok } from '../outcome.ts';
 import { inGrid, type Drawing, type Ink, type Shape } from '../page/drawing.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
 import { count, listWords, numberName, ordinalName } from './words.ts';
@@ -97,18 +97,18 @@ export const patternRowMaker: Maker = {
       .filter(Boolean);
     const kinds = [...new Set(unit)];
     if (unit.length < 2 || unit.length > 6)
-      return bad({ code: 'list', dial: 'unit', reason: `takes two to six pieces, not ${unit.length}` });
+      return err({ code: 'list', dial: 'unit', reason: `takes two to six pieces, not ${unit.length}` });
     if (kinds.length < 2)
-      return bad({ code: 'list', dial: 'unit', reason: 'needs at least two different pieces, or nothing repeats' });
+      return err({ code: 'list', dial: 'unit', reason: 'needs at least two different pieces, or nothing repeats' });
     if (kinds.length > 4)
-      return bad({
+      return err({
         code: 'list',
         dial: 'unit',
         reason: `has ${kinds.length} different pieces; more than four are not told apart at a glance`,
       });
     const repeated = shortestUnit(unit);
     if (repeated.length < unit.length)
-      return bad({
+      return err({
         code: 'list',
         dial: 'unit',
         reason: `is ${repeated.join(' ')} more than once; write only ${repeated.join(' ')}`,
@@ -176,7 +176,7 @@ export const patternRowMaker: Maker = {
           ]
         : []),
     ];
-    return good({
+    return ok({
       facts: [
         `${letters}: ${listWords(kinds.map((kind) => `${needed.get(kind)!} ${kind}`))}.`,
         lacking.length > 0

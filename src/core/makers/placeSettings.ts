@@ -1,4 +1,4 @@
-import { good } from '../outcome.ts';
+import { ok } from '../outcome.ts';
 import { inGrid, type Drawing, type Shape } from '../page/drawing.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
 import { count, listWords } from './words.ts';
@@ -46,7 +46,7 @@ export const placeSettingsMaker: Maker = {
       ...chain.slice(0, 3),
       { key: 'notice-1', kind: 'notice' as const, text: 'Do they fetch one at a time, or the right number at once?' },
     ];
-    return good({
+    return ok({
       facts: [
         `${people} × ${things} = ${people * things} things; ${more === 0 ? 'no cup is missing' : `${count(more, 'more cup')} to fetch`}.`,
       ],

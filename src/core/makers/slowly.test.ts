@@ -1,4 +1,4 @@
-import type { Made } from './makerOutput.ts';
+import type { MakerOutput } from './makerOutput.ts';
 import { USUAL_SETTINGS, type MakerValues } from '../session/makerSource.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
@@ -11,13 +11,13 @@ const make = (id: string, values: MakerValues) => {
   const maker = findMaker(id)!;
   return runMaker(maker, { ...firstValues(maker), ...values }, USUAL_SETTINGS);
 };
-const made = (id: string, values: MakerValues): Made => {
+const made = (id: string, values: MakerValues): MakerOutput => {
   const answer = make(id, values);
   if (!answer.ok) throw new Error(JSON.stringify([id, values, answer.problem]));
   return answer.value;
 };
 const upTo = (last: number, first = 0) => Array.from({ length: last - first + 1 }, (_, index) => first + index);
-const answers = ({ lines }: Made, level: 'easier' | 'right' | 'harder' = 'right') =>
+const answers = ({ lines }: MakerOutput, level: 'easier' | 'right' | 'harder' = 'right') =>
   lines[level].flatMap(({ answer }) => (answer === undefined ? [] : [answer]));
 const linesIn = (shapes: readonly Shape[]) => shapes.filter((shape) => shape.kind === 'line');
 const circlesIn = (shapes: readonly Shape[]) => shapes.filter((shape) => shape.kind === 'circle');

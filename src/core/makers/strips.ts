@@ -1,5 +1,5 @@
 import { markedStrips } from '../numbers/pots.ts';
-import { good } from '../outcome.ts';
+import { ok } from '../outcome.ts';
 import { inColumn, type Drawing, type Shape } from '../page/drawing.ts';
 import { sheetsNeeded } from './makerPages.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
@@ -79,7 +79,7 @@ export const stripsMaker: Maker = {
         text: 'The ends do not lie in line: hold a book against one side, and push them to it.',
       },
     ];
-    return good({
+    return ok({
       facts: [
         `${count(strips, 'strip')}, ${marks} marks in all; cells of ${CELL} mm.`,
         ...(to > fitAcross

@@ -1,4 +1,4 @@
-import { good } from '../outcome.ts';
+import { ok } from '../outcome.ts';
 import { inGrid, type Drawing, type Shape } from '../page/drawing.ts';
 import { numberOf, type Maker } from './maker.ts';
 import { count, numberName } from './words.ts';
@@ -54,7 +54,7 @@ export const tallyMaker: Maker = {
       },
       { key: 'notice-1', kind: 'notice' as const, text: 'Do they count on from the fives, or each stroke from one?' },
     ];
-    return good({
+    return ok({
       facts: [`${count(fives, 'bundle')} of five and ${rest}: ${number}.`],
       picture: inGrid(groups.map(group), 5, 3),
       lines: {

@@ -1,6 +1,6 @@
 import { readNumbers } from './readNumbers.ts';
 import { shareVolumes } from '../numbers/measures.ts';
-import { bad, good } from '../outcome.ts';
+import { err, ok } from '../outcome.ts';
 import { type Ink, type Shape } from '../page/drawing.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
 import { count, listWords, ordinalName } from './words.ts';
@@ -23,7 +23,7 @@ export const volumesMaker: Maker = {
   make(values) {
     const shares = readNumbers(String(values.shares), { dial: 'shares', least: 1, most: 20, count: 6 });
     if (!shares.ok) return shares;
-    if (shares.value.length === 0) return bad({ code: 'list', dial: 'shares', reason: 'needs at least one share' });
+    if (shares.value.length === 0) return err({ code: 'list', dial: 'shares', reason: 'needs at least one share' });
     const container = numberOf(values, 'container');
     const cup = Number(values.cup);
     const { ml, say } = shareVolumes({
@@ -88,7 +88,7 @@ export const volumesMaker: Maker = {
       },
       { key: 'if-1', kind: 'if' as const, text: 'It spills: that is why the tray is there. Wipe and go on.' },
     ];
-    return good({
+    return ok({
       facts: [`${ml.map((amount, index) => `${amount} ml is ${say[index]}`).join('; ')}.`],
       picture: {
         width: 150,

@@ -55,7 +55,7 @@ export function searchAssignment(
     need.options.filter(({ item, qty }) => qty <= (available.get(item) ?? 0) + CAPACITY_TOLERANCE),
   );
   if (needs.some(({ mustTake }, position) => mustTake && open[position]!.length === 0)) return null;
-  settleWhatIsPlentiful(needs, open, available, chosen);
+  assignUncontested(needs, open, available, chosen);
   for (const part of independentParts(needs, open, chosen)) {
     const rows = capacityRows(part, needs, open, available);
     const best = searchPart(rows.needs, rows.rows, coverGain);
@@ -66,7 +66,7 @@ export function searchAssignment(
 }
 
 /** Drops options that cannot be better, and settles needs whose best thing is there in plenty. */
-function settleWhatIsPlentiful(
+function assignUncontested(
   needs: readonly AssignmentNeed[],
   open: AssignmentOption[][],
   available: ReadonlyMap<string, number>,

@@ -1,7 +1,7 @@
 import type { Need } from './need.ts';
 import type { Quantity } from '../expressions/quantity.ts';
 import { byCodeUnit } from '../ordering.ts';
-import { bad, good, type Outcome } from '../outcome.ts';
+import { err, ok, type Outcome } from '../outcome.ts';
 import { evaluateQuantity, roundUp, type ExpressionProblem, type Scope } from '../expressions/expression.ts';
 
 export type CountedNeed = Pick<Need, 'item' | 'per' | 'use'> & { readonly qty: Quantity };
@@ -71,10 +71,10 @@ export function totalMaterials({ children, segments }: MaterialsInput): Outcome<
   for (const [segmentIndex, segment] of segments.entries())
     for (const [needIndex, need] of segment.needs.entries()) {
       const quantity = needQuantity(need, children, segment.dials);
-      if (!quantity.ok) return bad({ segment: segmentIndex, need: needIndex, problem: quantity.problem });
+      if (!quantity.ok) return err({ segment: segmentIndex, need: needIndex, problem: quantity.problem });
       uses.push({ segment: segment.id, item: need.item, use: need.use, qty: quantity.value });
     }
-  return good(tallyThings(uses));
+  return ok(tallyThings(uses));
 }
 
 /** How much one need takes with so many children, not rounded. */
@@ -82,5 +82,5 @@ export function needQuantity(need: CountedNeed, children: number, dials: Scope):
   const quantity = evaluateQuantity(need.qty, dials);
   if (!quantity.ok) return quantity;
   const total = need.per === 'child' ? quantity.value * children : quantity.value;
-  return Number.isFinite(total) ? good(total) : bad({ code: 'not-finite', at: String(need.qty) });
+  return Number.isFinite(total) ? ok(total) : err({ code: 'not-finite', at: String(need.qty) });
 }

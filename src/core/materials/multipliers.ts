@@ -22,7 +22,7 @@ export function bestMultipliers(
   const prices = rows.map(() => 0);
   let best = { bound: Infinity, prices: [...prices] };
   const target = greedyGain(needs, rows);
-  let boldness = 1.5;
+  let stepScale = 1.5;
   let roundsWithoutGain = 0;
   for (let round = 0; round < ROUNDS; round++) {
     const { bound, slack } = relax(needs, rows, prices);
@@ -30,12 +30,12 @@ export function bestMultipliers(
       best = { bound, prices: [...prices] };
       roundsWithoutGain = 0;
     } else if (++roundsWithoutGain >= 6) {
-      boldness /= 2;
+      stepScale /= 2;
       roundsWithoutGain = 0;
     }
     const squared = slack.reduce((sum, left) => sum + left * left, 0);
     if (squared < 1e-12 || bound - target < 1e-12 * coverGain) break;
-    const step = (boldness * Math.max(bound - target, coverGain * 1e-6)) / squared;
+    const step = (stepScale * Math.max(bound - target, coverGain * 1e-6)) / squared;
     slack.forEach((left, row) => (prices[row] = Math.max(0, prices[row]! - step * left)));
   }
   return best.prices;

@@ -140,7 +140,7 @@ function addKind(without: Float64Array, { worth, count }: CoinKind): Float64Arra
 function listHandfuls(kinds: readonly CoinKind[], pay: number, listLength: number): number[][] {
   const least = leastCountsFrom(kinds, pay);
   const list: number[][] = [];
-  const barren = new Set<string>();
+  const stalledRounds = new Set<string>();
   const handful: number[] = [];
   const smallest = kinds.at(-1)?.worth ?? 1;
 
@@ -152,7 +152,7 @@ function listHandfuls(kinds: readonly CoinKind[], pay: number, listLength: numbe
     }
     if (index === kinds.length || least[index]![left]! > coins) return false;
     const place = `${index}/${left}/${coins}`;
-    if (barren.has(place)) return false;
+    if (stalledRounds.has(place)) return false;
     const { worth } = kinds[index]!;
     const { fewestUsed, mostUsed } = usableCoins(kinds, index, { left, coins, smallest });
     let found = false;
@@ -161,7 +161,7 @@ function listHandfuls(kinds: readonly CoinKind[], pay: number, listLength: numbe
       if (extend(index + 1, left - used * worth, coins - used)) found = true;
       handful.length -= used;
     }
-    if (!found && list.length < listLength) barren.add(place);
+    if (!found && list.length < listLength) stalledRounds.add(place);
     return found;
   };
 

@@ -1,11 +1,11 @@
 import { writing } from '../page/flow.ts';
 import { inColumn } from '../page/drawing.ts';
 import { finishPage, printableArea, type Page, type SheetSettings } from '../page/paper.ts';
-import { madeOf, type TrayInput, type TrayPart } from './trayInput.ts';
+import { madeOf, type PrintSetInput, type TrayPart } from './printSetInput.ts';
 
 /** What is in a tray and on which page, what could not be printed, and how to print the rest. */
 export function contentsPage(
-  { session, for: whom, homes, version }: TrayInput,
+  { session, for: whom, homes, version }: PrintSetInput,
   parts: readonly TrayPart[],
   { settings, isTwoSided }: { settings: SheetSettings; isTwoSided: boolean },
 ): Page {

@@ -1,4 +1,4 @@
-import { regenerateSegment } from '../makers/madeSegment.ts';
+import { regenerateSegment } from '../makers/makerSegment.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { composeSession, materialsOrNone } from '../guide/composition.ts';
@@ -6,7 +6,7 @@ import { applyEdit, type Edit } from './edit.ts';
 import { checkScript } from './checkScript.ts';
 import { CARTS, HUNT, SESSION, THINGS } from '../guide/session.fixture.ts';
 import type { Segment, Session } from './session.ts';
-import { writePieces } from '../expressions/template.ts';
+import { formatPieces } from '../expressions/template.ts';
 
 const edited = (edit: Edit, session: Session = SESSION): Session => {
   const result = applyEdit(session, edit, regenerateSegment);
@@ -28,10 +28,10 @@ test('turning a dial changes every line, the materials and the minutes', () => {
   });
   const carts = composed.segments[1]!;
   assert.equal(
-    carts.lines[0]!.text.ok && writePieces(carts.lines[0]!.text.value),
+    carts.lines[0]!.text.ok && formatPieces(carts.lines[0]!.text.value),
     'Put 6 boxs in a row. Tip the bottle lids into a bowl.',
   );
-  assert.equal(carts.lines[1]!.answer?.ok && writePieces(carts.lines[1]!.answer.value), '24');
+  assert.equal(carts.lines[1]!.answer?.ok && formatPieces(carts.lines[1]!.answer.value), '24');
   assert.equal(materialsOrNone(composed.materials).find(({ item }) => item === 'bottle-lid')?.qty, 24);
   assert.equal(carts.together[1], 11);
 });
@@ -79,7 +79,7 @@ test('parts and lines move, and the session before the edit stays as it was', ()
 });
 
 test('writing with a swap puts it first and keeps the former thing as a swap', () => {
-  const carts = cartsOf(edited({ do: 'write-with', segment: 'carts', need: 'boxes', item: 'egg-carton' }));
+  const carts = cartsOf(edited({ do: 'use-swap', segment: 'carts', need: 'boxes', item: 'egg-carton' }));
   assert.equal(carts.needs[0]!.item, 'egg-carton');
   assert.deepEqual(
     carts.needs[0]!.swaps.map(({ item }) => item),

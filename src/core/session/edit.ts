@@ -3,7 +3,7 @@ import { isNumberDial, type Dial } from './dial.ts';
 import type { Line } from './line.ts';
 import type { MakerProblem } from './makerProblem.ts';
 import type { Need } from '../materials/need.ts';
-import { bad, good, type Outcome } from '../outcome.ts';
+import { err, ok, type Outcome } from '../outcome.ts';
 import { linesAt } from './levels.ts';
 import type { Segment, Session, TripleOfQuantities } from './session.ts';
 
@@ -31,7 +31,7 @@ export type Edit =
   | { readonly do: 'add-line'; readonly segment: string; readonly line: Line; readonly at: number }
   | { readonly do: 'remove-line'; readonly segment: string; readonly line: string }
   | { readonly do: 'move-line'; readonly segment: string; readonly line: string; readonly to: number }
-  | { readonly do: 'write-with'; readonly segment: string; readonly need: string; readonly item: string }
+  | { readonly do: 'use-swap'; readonly segment: string; readonly need: string; readonly item: string }
   | {
       readonly do: 'time-segment';
       readonly segment: string;
@@ -48,7 +48,7 @@ export type Edit =
       readonly change: Partial<Pick<Need, 'qty' | 'per' | 'use' | 'optional'>>;
     }
   | { readonly do: 'remove-need'; readonly segment: string; readonly need: string }
-  | { readonly do: 'accept'; readonly aside: string };
+  | { readonly do: 'accept'; readonly finding: string };
 
 export type EditProblem =
   | { readonly code: 'maker-refuses'; readonly segment: string; readonly problem: MakerProblem }
@@ -86,17 +86,17 @@ export function applyEdit(session: Session, edit: Edit, regenerate: Regenerate):
   switch (edit.do) {
     case 'describe': {
       const { do: _, ...change } = edit;
-      return good({ ...session, ...change });
+      return ok({ ...session, ...change });
     }
     case 'accept':
-      return good({ ...session, accepted: [...new Set([...session.accepted, edit.aside])] });
+      return ok({ ...session, accepted: [...new Set([...session.accepted, edit.finding])] });
     case 'add-segment':
-      return good({ ...session, segments: session.segments.toSpliced(edit.at, 0, edit.segment) });
+      return ok({ ...session, segments: session.segments.toSpliced(edit.at, 0, edit.segment) });
     case 'remove-segment':
-      return good({ ...session, segments: session.segments.filter(({ id }) => id !== edit.segment) });
+      return ok({ ...session, segments: session.segments.filter(({ id }) => id !== edit.segment) });
     case 'move-segment': {
       const moved = moveWithin(session.segments, edit.segment, edit.to);
-      return moved.ok ? good({ ...session, segments: moved.value }) : moved;
+      return moved.ok ? ok({ ...session, segments: moved.value }) : moved;
     }
     default:
       return changeSegment(session, edit.segment, (segment) => editSegment(segment, edit, regenerate));
@@ -112,14 +112,14 @@ export function checkDial(
   const at = { segment: segmentTitle, dial: dial.label };
   if (!isNumberDial(dial)) {
     return dial.choices.includes(String(value))
-      ? good(value)
-      : bad({ code: 'no-such-choice', ...at, value: String(value), choices: dial.choices });
+      ? ok(value)
+      : err({ code: 'no-such-choice', ...at, value: String(value), choices: dial.choices });
   }
-  if (typeof value !== 'number' || !Number.isInteger(value)) return bad({ code: 'dial-not-whole', ...at, value });
+  if (typeof value !== 'number' || !Number.isInteger(value)) return err({ code: 'dial-not-whole', ...at, value });
   if (value < dial.min || value > dial.max) {
-    return bad({ code: 'dial-out-of-range', ...at, value, min: dial.min, max: dial.max });
+    return err({ code: 'dial-out-of-range', ...at, value, min: dial.min, max: dial.max });
   }
-  return good(value);
+  return ok(value);
 }
 
 type SegmentEdit = Exclude<
@@ -133,34 +133,34 @@ function editSegment(segment: Segment, edit: SegmentEdit, regenerate: Regenerate
       return regenerated(turnDials(segment, { [edit.dial]: edit.value }), regenerate);
     case 'choose-level':
       // A maker's levels share their dials, so another level only shows other lines.
-      return segment.made ? good({ ...segment, level: edit.level }) : chooseLevel(segment, edit.level);
+      return segment.made ? ok({ ...segment, level: edit.level }) : chooseLevel(segment, edit.level);
     case 'time-segment':
-      return good({ ...segment, minutes: { ...segment.minutes, [edit.part]: edit.minutes } });
+      return ok({ ...segment, minutes: { ...segment.minutes, [edit.part]: edit.minutes } });
     case 'add-line':
-      return editLines(segment, (lines) => good(lines.toSpliced(edit.at, 0, edit.line)));
+      return editLines(segment, (lines) => ok(lines.toSpliced(edit.at, 0, edit.line)));
     case 'remove-line':
-      return editLines(segment, (lines) => good(lines.filter(({ id }) => id !== edit.line)));
+      return editLines(segment, (lines) => ok(lines.filter(({ id }) => id !== edit.line)));
     case 'move-line':
       return editLines(segment, (lines) => moveWithin(lines, edit.line, edit.to));
     case 'change-line':
       return editLines(segment, (lines) =>
-        good(lines.map((line) => (line.id === edit.line ? { ...line, ...edit.change } : line))),
+        ok(lines.map((line) => (line.id === edit.line ? { ...line, ...edit.change } : line))),
       );
-    case 'write-with':
-      return writeWith(segment, edit.need, edit.item);
+    case 'use-swap':
+      return useSwap(segment, edit.need, edit.item);
     case 'rename-segment':
-      return good({ ...segment, title: edit.title });
+      return ok({ ...segment, title: edit.title });
     case 'replace-segment':
-      return good(replaced(segment, edit.by));
+      return ok(replaced(segment, edit.by));
     case 'add-need':
-      return good({ ...segment, needs: [...segment.needs, newNeed(segment, edit.item)] });
+      return ok({ ...segment, needs: [...segment.needs, newNeed(segment, edit.item)] });
     case 'change-need':
-      return good({
+      return ok({
         ...segment,
         needs: segment.needs.map((need) => (need.id === edit.need ? { ...need, ...edit.change } : need)),
       });
     case 'remove-need':
-      return good({ ...segment, needs: segment.needs.filter(({ id }) => id !== edit.need) });
+      return ok({ ...segment, needs: segment.needs.filter(({ id }) => id !== edit.need) });
   }
 }
 
@@ -189,8 +189,8 @@ function editLines(
   const { level, levels } = segment;
   const changed = change(linesAt(segment, level));
   if (!changed.ok) return changed;
-  if (level === 'right' || !levels[level]?.lines) return good({ ...segment, lines: changed.value });
-  return good({ ...segment, levels: { ...levels, [level]: { ...levels[level], lines: changed.value } } });
+  if (level === 'right' || !levels[level]?.lines) return ok({ ...segment, lines: changed.value });
+  return ok({ ...segment, levels: { ...levels, [level]: { ...levels[level], lines: changed.value } } });
 }
 
 function chooseLevel(segment: Segment, level: LevelName): Outcome<Segment, EditProblem> {
@@ -210,14 +210,14 @@ function turnDials(segment: Segment, values: Readonly<Record<string, number | st
     if (!checked.ok) return checked;
     dials.push({ ...dial, value: checked.value } as Dial);
   }
-  return good({ ...segment, dials });
+  return ok({ ...segment, dials });
 }
 
 /** Puts a swap in the place of what the script says; the former thing becomes a swap. */
-function writeWith(segment: Segment, needId: string, item: string): Outcome<Segment, EditProblem> {
+function useSwap(segment: Segment, needId: string, item: string): Outcome<Segment, EditProblem> {
   const need = segment.needs.find(({ id }) => id === needId);
   const swap = need?.swaps.find((candidate) => candidate.item === item);
-  if (!need || !swap) return bad({ code: 'no-such-part', part: needId });
+  if (!need || !swap) return err({ code: 'no-such-part', part: needId });
   const former = { item: need.item, fit: 1, why: '' };
   const swaps = [former, ...need.swaps.filter((candidate) => candidate !== swap)];
   const needs = segment.needs.map((other) => (other === need ? { ...need, item, swaps } : other));
@@ -230,11 +230,11 @@ function changeSegment(
   change: (segment: Segment) => Outcome<Segment, EditProblem>,
 ): Outcome<Session, EditProblem> {
   const segment = session.segments.find((candidate) => candidate.id === id);
-  if (!segment) return bad({ code: 'no-such-part', part: id });
+  if (!segment) return err({ code: 'no-such-part', part: id });
   const changed = change(segment);
   if (!changed.ok) return changed;
   const segments = session.segments.map((candidate) => (candidate === segment ? changed.value : candidate));
-  return good({ ...session, segments });
+  return ok({ ...session, segments });
 }
 
 function moveWithin<Part extends { readonly id: string }>(
@@ -243,14 +243,14 @@ function moveWithin<Part extends { readonly id: string }>(
   to: number,
 ): Outcome<readonly Part[], EditProblem> {
   const part = parts.find((candidate) => candidate.id === id);
-  if (!part) return bad({ code: 'no-such-part', part: id });
+  if (!part) return err({ code: 'no-such-part', part: id });
   const others = parts.filter((candidate) => candidate !== part);
-  return good(others.toSpliced(Math.max(0, Math.min(to, others.length)), 0, part));
+  return ok(others.toSpliced(Math.max(0, Math.min(to, others.length)), 0, part));
 }
 
 /** What a number maker wrote is written anew for the dials as they now stand. */
 function regenerated(turned: Outcome<Segment, EditProblem>, regenerate: Regenerate): Outcome<Segment, EditProblem> {
   if (!turned.ok || !turned.value.made) return turned;
   const answer = regenerate(turned.value);
-  return answer.ok ? answer : bad({ code: 'maker-refuses', segment: turned.value.title, problem: answer.problem });
+  return answer.ok ? answer : err({ code: 'maker-refuses', segment: turned.value.title, problem: answer.problem });
 }

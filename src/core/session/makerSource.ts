@@ -28,12 +28,12 @@ export const USUAL_SETTINGS: MakerSettings = {
 export type MakerValues = Readonly<Record<string, number | string>>;
 
 /** What a part of a session was made from. */
-export interface MadeFrom {
+export interface MakerSource {
   readonly maker: string;
   readonly values: MakerValues;
   readonly settings: MakerSettings;
   /** What the author changed since; made again at each turn of a dial. */
-  readonly changes?: MadeChanges | undefined;
+  readonly changes?: AuthorChanges | undefined;
 }
 
 /** An author's changes to the lines of a level, by the ids of the maker's lines. */
@@ -48,7 +48,7 @@ export interface LevelChanges {
 }
 
 /** An author's changes to a part that a maker writes. */
-export interface MadeChanges {
+export interface AuthorChanges {
   readonly lines?: readonly LevelChanges[] | undefined;
   /** Swaps taken over: what stands in the place of what the maker says. */
   readonly needs?: readonly { readonly need: string; readonly item: string }[] | undefined;

@@ -2,7 +2,7 @@ import type { LevelName } from './levelName.ts';
 import type { Lead } from '../calendar/preparation.ts';
 import type { Dial } from './dial.ts';
 import type { Line } from './line.ts';
-import type { MadeFrom } from './makerSource.ts';
+import type { MakerSource } from './makerSource.ts';
 import type { Need } from '../materials/need.ts';
 import type { Quantity } from '../expressions/quantity.ts';
 
@@ -76,7 +76,7 @@ export interface Segment extends ActivityBody {
   /** For a book: how to tell it without the book in hand. */
   readonly retold?: string | undefined;
   /** What a number maker wrote it from: its lines and needs are made anew when a dial turns. */
-  readonly made?: MadeFrom | undefined;
+  readonly made?: MakerSource | undefined;
 }
 
 /** A session as a value: everything a guide is made from. */
@@ -89,6 +89,6 @@ export interface Session {
   readonly ages: { readonly fromMonths: number; readonly toMonths: number };
   readonly aim: string;
   readonly segments: readonly Segment[];
-  /** Asides the author has answered with "on purpose", by id. */
+  /** Findings the author has answered with "on purpose", by id. */
   readonly accepted: readonly string[];
 }

@@ -2,11 +2,11 @@ import { plainSegment } from '../session/plainSegment.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { segmentFromActivity, segmentFromBook, segmentFromSong } from './fromShelf.ts';
-import { renderTemplate, writePieces } from '../expressions/template.ts';
+import { renderTemplate, formatPieces } from '../expressions/template.ts';
 
 const asWritten = (text: string) => {
   const pieces = renderTemplate(text, { values: {}, things: {} });
-  return pieces.ok ? writePieces(pieces.value) : pieces.problem.code;
+  return pieces.ok ? formatPieces(pieces.value) : pieces.problem.code;
 };
 
 const WORDS = {

@@ -5,9 +5,9 @@ import type { ShelfActivity, ShelfBook, ShelfSong } from './shelfEntries.ts';
 import { plainSegment } from '../session/plainSegment.ts';
 import type { MakerProblem } from '../session/makerProblem.ts';
 import type { MakerSettings, MakerValues } from '../session/makerSource.ts';
-import { segmentFromMaker } from '../makers/madeSegment.ts';
+import { segmentFromMaker } from '../makers/makerSegment.ts';
 import { findMaker } from '../makers/makers.ts';
-import { bad, good, type Outcome } from '../outcome.ts';
+import { err, ok, type Outcome } from '../outcome.ts';
 import { segmentFromActivity, segmentFromBook, segmentFromSong, type FramingWords } from './fromShelf.ts';
 import type { Segment } from '../session/session.ts';
 
@@ -48,13 +48,13 @@ export function segmentFor(
 ): Outcome<Segment, PartProblem> {
   if (part.kind === 'maker') {
     const maker = findMaker(part.maker);
-    if (!maker) return bad({ code: 'not-there', key: part.maker });
+    if (!maker) return err({ code: 'not-there', key: part.maker });
     const made = segmentFromMaker(maker, { values: part.values, settings: numbers, id });
-    if (!made.ok) return bad({ code: 'maker-refuses', problem: made.problem });
-    return good({ ...made.value, level: part.level ?? 'right' });
+    if (!made.ok) return err({ code: 'maker-refuses', problem: made.problem });
+    return ok({ ...made.value, level: part.level ?? 'right' });
   }
   const segment = fromShelf(part, sources, { id, pace, words });
-  return segment ? good(segment) : bad({ code: 'not-there', key: part.key });
+  return segment ? ok(segment) : err({ code: 'not-there', key: part.key });
 }
 
 function fromShelf(

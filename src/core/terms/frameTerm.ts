@@ -1,5 +1,5 @@
 import type { CalendarDate } from '../calendar/dates.ts';
-import { bad, good, type Outcome } from '../outcome.ts';
+import { err, ok, type Outcome } from '../outcome.ts';
 import { stepsOf, type School } from './schools.ts';
 import { LANGUAGE_SKILLS, NUMBER_SKILLS } from '../ladders/skills.ts';
 import { checkTerm, mondaysOf, type Term, type TermProblem, type TermSession } from './term.ts';
@@ -20,8 +20,8 @@ export interface TermFrame {
 export function frameTerm(frame: TermFrame, newId: () => string): Outcome<Term, TermProblem> {
   const { title, startsOn, endsOn, weekday, time, minutes, themes, school } = frame;
   const [problem] = checkTerm({ startsOn, endsOn, days: [] });
-  if (problem) return bad(problem);
-  return good({
+  if (problem) return err(problem);
+  return ok({
     title,
     startsOn,
     endsOn,

@@ -1,4 +1,4 @@
-import { bad, good, type Outcome } from '../outcome.ts';
+import { err, ok, type Outcome } from '../outcome.ts';
 import { emptySession } from './frameTerm.ts';
 import { stepsOf, type School } from './schools.ts';
 import { checkTerm, type Term, type TermDay, type TermProblem, type TermRules, type TermSession } from './term.ts';
@@ -34,7 +34,7 @@ export type TermEdit =
 export function applyTermEdit(term: Term, edit: TermEdit): Outcome<Term, TermProblem> {
   const edited = change(term, edit);
   const [problem] = edited.days === term.days ? [] : checkTerm(edited);
-  return problem ? bad(problem) : good(edited);
+  return problem ? err(problem) : ok(edited);
 }
 
 function change(term: Term, edit: TermEdit): Term {

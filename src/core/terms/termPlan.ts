@@ -1,4 +1,4 @@
-import { bad, good, type Outcome } from '../outcome.ts';
+import { err, ok, type Outcome } from '../outcome.ts';
 import type { LinearProgress, LinearSolver } from './linearModel.ts';
 import { buildTermModel } from './termModel.ts';
 import { scoreTerm, type TermActivity, type TermPlan, type TermPlanInput, type TermSlot } from './termScore.ts';
@@ -30,11 +30,11 @@ export interface TermPlanHints {
 }
 
 const LOOSENED: readonly TermRule[] = ['rest', 'repeat', 'after', 'light', 'minutes'];
-const STRAIGHT_SEARCH: SearchHints = { seed: 20270311 };
+const FULL_SEARCH: SearchHints = { seed: 20270311 };
 /** From so many places (slots × activities) on, a term is large: it is not likely to be proved to the end. */
 const FEWEST_LARGE = 1500;
 /** A small term is searched again, and longer, until a score comes twice; most often it is the best, then. */
-const NARROWED_SEARCHES: Readonly<Record<'small' | 'large', readonly SearchHints[]>> = {
+const RESTRICTED_SEARCHES: Readonly<Record<'small' | 'large', readonly SearchHints[]>> = {
   small: [{ seed: 77 }, { seed: 78, effort: 2 }, { seed: 79, effort: 2 }, { seed: 80, effort: 2 }],
   large: [{ seed: 77, effort: 3 }],
 };
@@ -44,17 +44,17 @@ const NEAR = 2;
 const MOST_LOSS_IN_SEARCH = 1;
 /** Of a large term, so many places a slot are left open: those where the fractional optimum loses least. */
 const OPEN_PER_SLOT = 25;
-const NARROWED_SECONDS = 8;
+const RESTRICTED_SECONDS = 8;
 /** From so many places (slots × activities) on, planning in two ways at once is worth a second core. */
 const FEWEST_PLACES_FOR_TWO = 200;
 const HEAD_START_MS = 2000;
 
 /** Two ways to plan the same term; see `planTerm` and `planTermNarrowed`. */
-export type TermWay = 'straight' | 'narrowed';
+export type SearchStrategy = 'full' | 'restricted';
 /** The ways worth taking, the one that comes to its end sooner, most often, first. */
-export function waysFor(input: TermPlanInput): readonly [TermWay, TermWay?] {
-  if (!isWorthTwoCores(input)) return ['straight'];
-  return isLarge(input) ? ['straight', 'narrowed'] : ['narrowed', 'straight'];
+export function strategiesFor(input: TermPlanInput): readonly [SearchStrategy, SearchStrategy?] {
+  if (!isWorthTwoCores(input)) return ['full'];
+  return isLarge(input) ? ['full', 'restricted'] : ['restricted', 'full'];
 }
 /** So long the second way lets the first one alone: two at once take each other's time, and most small terms need one. */
 export const headStartMs = (input: TermPlanInput): number => (isLarge(input) ? 0 : HEAD_START_MS);
@@ -74,17 +74,15 @@ export function planTerm(
   solver: LinearSolver,
   { onProgress, shouldStop }: TermPlanHints = {},
 ): Outcome<TermPlan, TermProblem> {
-  const early = isLarge(input)
-    ? searchAt(input, STRAIGHT_SEARCH)
-    : relaxAndSearch(input, solver, [STRAIGHT_SEARCH])?.early;
+  const early = isLarge(input) ? searchAt(input, FULL_SEARCH) : relaxAndSearch(input, solver, [FULL_SEARCH])?.early;
   if (early) onProgress?.({ plan: early, bound: isLarge(input) ? null : early.bound });
-  if (early && isProved(early)) return good(early);
+  if (early && isProved(early)) return ok(early);
   const { model, read, write } = buildTermModel(input, 'sums');
   const tell = ({ values, bound }: LinearProgress) =>
     onProgress?.({ bound, plan: values && toPlan(input, read(values), bound ?? Infinity) });
   const answer = solver.solve(model, { start: early ? write(early.slots) : undefined, onProgress: tell, shouldStop });
-  if (!answer) return bad({ code: 'nothing-fits', loosen: findRuleToLoosen(input, solver) });
-  return good(betterOf(toPlan(input, read(answer.values), answer.bound), early ?? null));
+  if (!answer) return err({ code: 'nothing-fits', loosen: findRuleToLoosen(input, solver) });
+  return ok(betterOf(toPlan(input, read(answer.values), answer.bound), early ?? null));
 }
 
 /**
@@ -93,12 +91,12 @@ export function planTerm(
  * what cannot be part of a better plan, so that its bound holds; in a large one it is more, for the sake of a good plan.
  * Null where it finds no plan, which proves nothing.
  */
-export function planTermNarrowed(
+export function planTermRestricted(
   input: TermPlanInput,
   solver: LinearSolver,
   { onProgress, shouldStop }: TermPlanHints = {},
 ): TermPlan | null {
-  const relaxed = relaxAndSearch(input, solver, NARROWED_SEARCHES[isLarge(input) ? 'large' : 'small']);
+  const relaxed = relaxAndSearch(input, solver, RESTRICTED_SEARCHES[isLarge(input) ? 'large' : 'small']);
   if (!relaxed) return null;
   const { bound, losses, fillings, early } = relaxed;
   if (early) onProgress?.({ plan: early, bound: early.bound });
@@ -119,7 +117,7 @@ export function planTermNarrowed(
       (_, column) => (isExact || isPlace(column)) && losses[column]! > mostLoss + 1e-6 && !start?.[column],
     ),
     aim: isExact ? 'prove' : 'find',
-    seconds: NARROWED_SECONDS,
+    seconds: RESTRICTED_SECONDS,
     shouldStop,
   });
   if (!answer) return early;
@@ -128,14 +126,14 @@ export function planTermNarrowed(
 
 /** Plans in one of the two ways; null where the narrowed one found nothing, which the straight one may. */
 export function planTermBy(
-  way: TermWay,
+  way: SearchStrategy,
   input: TermPlanInput,
   solver: LinearSolver,
   hints: TermPlanHints = {},
 ): Outcome<TermPlan, TermProblem> | null {
-  if (way === 'straight') return planTerm(input, solver, hints);
-  const plan = planTermNarrowed(input, solver, hints);
-  return plan && good(plan);
+  if (way === 'full') return planTerm(input, solver, hints);
+  const plan = planTermRestricted(input, solver, hints);
+  return plan && ok(plan);
 }
 
 /**
@@ -186,7 +184,7 @@ export function betterOf(one: TermPlan | null, other: TermPlan | null): TermPlan
 }
 
 /** What is known after a further step: the better plan, with the lowest bound that was proved. Null before the first plan. */
-export function learn(known: TermPlan | null, { plan, bound }: TermProgress): TermPlan | null {
+export function mergeProgress(known: TermPlan | null, { plan, bound }: TermProgress): TermPlan | null {
   const better = betterOf(known, plan ?? null);
   return better && bound !== null ? betterOf(better, { ...better, bound: Math.floor(bound + 1e-6) }) : better;
 }
@@ -197,7 +195,7 @@ function findRuleToLoosen(input: TermPlanInput, solver: LinearSolver): TermRule 
     LOOSENED.find((rule) => {
       const loosened = loosen(input, rule);
       return (
-        searchTerm(loosened, STRAIGHT_SEARCH) !== null || solver.solve(buildTermModel(loosened, 'sums').model) !== null
+        searchTerm(loosened, FULL_SEARCH) !== null || solver.solve(buildTermModel(loosened, 'sums').model) !== null
       );
     }) ?? 'perSlot'
   );

@@ -5,10 +5,10 @@ import type { TermPlan, TermPlanInput } from './termScore.ts';
 
 /** How many changes are tried for each slot: some tenths of a second for a dozen slots, some seconds for three dozen. */
 const CHANGES_PER_SLOT = 1_500;
-/** The heat at which a loss of so many points is still taken now and then; falls to near nothing. */
+/** The temperature at which a loss of so many points is still taken now and then; falls to near nothing. */
 const FIRST_HEAT = 3;
 const LAST_HEAT = 0.3;
-/** By so many points, times the heat, what activities gain is blurred when a slot is filled. */
+/** By so many points, times the temperature, what activities gain is blurred when a slot is filled. */
 const NOISE = 0.7;
 /** How far back an activity that is put in brings along what it builds on. */
 const DEPTH = 2;
@@ -43,25 +43,25 @@ export function searchTerm(
   const filler = new SlotFiller(term, input.perSlot[1]);
   const changes = CHANGES_PER_SLOT * term.slotCount * effort;
   const cooling = (LAST_HEAT / FIRST_HEAT) ** (1 / changes);
-  let heat = FIRST_HEAT;
+  let temperature = FIRST_HEAT;
   let bestScore = -Infinity;
   const rememberIfBest = () => {
     if (term.score <= bestScore || !term.isFull()) return;
     bestScore = term.score;
     term.remember();
   };
-  for (let slot = 0; slot < term.slotCount; slot++) filler.fill(slot, NOISE * heat, chance);
+  for (let slot = 0; slot < term.slotCount; slot++) filler.fill(slot, NOISE * temperature, chance);
   rememberIfBest();
   for (let change = 0; change < changes && bestScore < enough; change++) {
-    heat *= cooling;
+    temperature *= cooling;
     const before = term.score;
     term.begin();
     if (!makeRoom(term, chance)) {
       term.undo();
       continue;
     }
-    for (const slot of shuffle(term.changedSlots(), chance)) filler.fill(slot, NOISE * heat, chance);
-    if (term.score < before && chance() >= Math.exp((term.score - before) / heat)) term.undo();
+    for (const slot of shuffle(term.changedSlots(), chance)) filler.fill(slot, NOISE * temperature, chance);
+    if (term.score < before && chance() >= Math.exp((term.score - before) / temperature)) term.undo();
     else rememberIfBest();
   }
   return term.readRemembered();

@@ -1,5 +1,5 @@
 import { dialValues } from '../session/dial.ts';
-import { type Outcome, bad, good } from '../outcome.ts';
+import { type Outcome, err, ok } from '../outcome.ts';
 import { type Scope, type ExpressionProblem, evaluateQuantity } from '../expressions/expression.ts';
 import type { Segment, TripleOfQuantities } from '../session/session.ts';
 import type { Triple } from '../numbers/triple.ts';
@@ -36,8 +36,8 @@ function evaluateTriple(triple: TripleOfQuantities, values: Scope): Outcome<Trip
   const numbers: number[] = [];
   for (const quantity of triple) {
     const evaluation = evaluateQuantity(quantity, values);
-    if (!evaluation.ok) return bad(evaluation.problem);
+    if (!evaluation.ok) return err(evaluation.problem);
     numbers.push(Math.max(evaluation.value, numbers.at(-1) ?? 0));
   }
-  return good(numbers as unknown as Triple);
+  return ok(numbers as unknown as Triple);
 }

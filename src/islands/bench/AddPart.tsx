@@ -5,7 +5,7 @@ import type { ErrorAnswer } from '../../contracts/errors.ts';
 import type { Edit } from '../../core/session/edit.ts';
 import type { Session } from '../../core/session/session.ts';
 import type { Addable } from '../../contracts/bench.ts';
-import { newId } from '../keeping/newId.ts';
+import { newId } from '../autosave/newId.ts';
 
 interface AddPartProps {
   readonly session: Session;

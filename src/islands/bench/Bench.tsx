@@ -2,14 +2,14 @@ import { useState } from 'react';
 import { AddPart } from './AddPart.tsx';
 import type { BenchProps } from '../../contracts/bench.ts';
 import { HomesFoot } from './HomesFoot.tsx';
-import { KeepingBanner } from '../keeping/KeepingBanner.tsx';
+import { SaveBanner } from '../autosave/SaveBanner.tsx';
 import { KeysHelp } from '../keys/KeysHelp.tsx';
 import { MinuteTape } from './MinuteTape.tsx';
 import { SegmentSheet } from './SegmentSheet.tsx';
 import { SessionHead } from './SessionHead.tsx';
 import { useBench } from './useBench.ts';
-import { useEditKeys } from '../keeping/useEditKeys.ts';
-import { useKeeping } from '../keeping/useKeeping.ts';
+import { useEditKeys } from '../autosave/useEditKeys.ts';
+import { useAutosave } from '../autosave/useAutosave.ts';
 
 const KEYS = [
   ['On a dial', 'arrow keys turn it; Home and End go to its ends; digits type it'],
@@ -23,8 +23,8 @@ const KEYS = [
 export function Bench(props: BenchProps) {
   const { id, things, mayWrite } = props;
   const bench = useBench(props);
-  const { session, composed, asides, fits, readiness } = bench;
-  const { keeping, isKept, keepOver, goOnFrom } = useKeeping({
+  const { session, composed, findings, fits, readiness } = bench;
+  const { keeping, isKept, overwriteRemote, loadRemote } = useAutosave({
     address: `/api/sessions/${id}`,
     name: 'session',
     value: session,
@@ -36,7 +36,7 @@ export function Bench(props: BenchProps) {
   const sending =
     session.segments.length === 0
       ? 'empty'
-      : asides.some(({ weight }) => weight === 'stop')
+      : findings.some(({ weight }) => weight === 'stop')
         ? 'stopped'
         : isKept
           ? 'ready'
@@ -62,15 +62,15 @@ export function Bench(props: BenchProps) {
           onMove={(segment, to) => bench.edit({ do: 'move-segment', segment, to })}
         />
       </div>
-      <KeepingBanner
+      <SaveBanner
         keeping={keeping}
         onKeepOver={(newer) => {
-          keepOver(newer);
+          overwriteRemote(newer);
           bench.take(newer.value);
           bench.take(session);
         }}
         onTakeTheirs={(newer) => {
-          goOnFrom(newer);
+          loadRemote(newer);
           bench.take(newer.value);
         }}
       />
@@ -89,7 +89,7 @@ export function Bench(props: BenchProps) {
             {...{ part, things, mayWrite }}
             position={index}
             count={composed.segments.length}
-            asides={asides.filter(({ segment }) => segment === part.segment.id)}
+            findings={findings.filter(({ segment }) => segment === part.segment.id)}
             onEdit={bench.edit}
           />
         ))}

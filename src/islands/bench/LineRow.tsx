@@ -7,7 +7,7 @@ import type { Edit } from '../../core/session/edit.ts';
 import type { Segment } from '../../core/session/session.ts';
 import type { Piece } from '../../core/expressions/template.ts';
 import { DialChip } from './DialChip.tsx';
-import { newId } from '../keeping/newId.ts';
+import { newId } from '../autosave/newId.ts';
 
 interface LineRowProps {
   readonly composed: ComposedLine;

@@ -3,25 +3,25 @@ import type { ThingsByKey } from '../../core/materials/thing.ts';
 import { DndContext, closestCenter, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { useState } from 'react';
-import type { Aside } from '../../core/checks/asides.ts';
+import type { Finding } from '../../core/checks/findings.ts';
 import type { ComposedSegment } from '../../core/guide/composition.ts';
 import type { Edit } from '../../core/session/edit.ts';
 import { reportSpread, spreadOf } from '../../core/time/minutes.ts';
 import { DialChip } from './DialChip.tsx';
-import { AsideNote } from './AsideNote.tsx';
+import { FindingNote } from './FindingNote.tsx';
 import { LineRow } from './LineRow.tsx';
 import { movingWords } from '../moving/movingWords.ts';
 import { useMoveSensors } from '../moving/useMoveSensors.ts';
 import { FromShelf } from './FromShelf.tsx';
 import { NeedsEditor } from './NeedsEditor.tsx';
 import { MinutesEditor } from './MinutesEditor.tsx';
-import { newId } from '../keeping/newId.ts';
+import { newId } from '../autosave/newId.ts';
 
 interface SegmentSheetProps {
   readonly part: ComposedSegment;
   readonly position: number;
   readonly count: number;
-  readonly asides: readonly Aside[];
+  readonly findings: readonly Finding[];
   readonly things: ThingsByKey;
   readonly mayWrite: boolean;
   readonly onEdit: (edit: Edit) => void;
@@ -29,8 +29,8 @@ interface SegmentSheetProps {
 
 const LEVEL_WORDS: Readonly<Record<LevelName, string>> = { easier: 'easier', right: 'just right', harder: 'harder' };
 
-/** A part of the session on the sheet: heading, lines in the gutter's order, asides in the margin beside them. */
-export function SegmentSheet({ part, position, count, asides, things, mayWrite, onEdit }: SegmentSheetProps) {
+/** A part of the session on the sheet: heading, lines in the gutter's order, findings in the margin beside them. */
+export function SegmentSheet({ part, position, count, findings, things, mayWrite, onEdit }: SegmentSheetProps) {
   const { segment, lines } = part;
   const [writing, setWriting] = useState<string | null>(null);
   const sensors = useMoveSensors();
@@ -149,10 +149,10 @@ export function SegmentSheet({ part, position, count, asides, things, mayWrite, 
           </ol>
         </SortableContext>
       </DndContext>
-      {groupByRow(asides, part).map(({ row, span, group }) => (
+      {groupByRow(findings, part).map(({ row, span, group }) => (
         <div key={row} className="margin" style={{ gridRow: `${row} / span ${span}` }}>
-          {group.map((aside) => (
-            <AsideNote key={aside.id} {...{ aside, things, mayWrite, onEdit }} />
+          {group.map((finding) => (
+            <FindingNote key={finding.id} {...{ finding, things, mayWrite, onEdit }} />
           ))}
         </div>
       ))}
@@ -200,24 +200,24 @@ function factsOf({ segment, setup, together, alone }: ComposedSegment): string {
     .join(' · ');
 }
 
-/** About how many lines of script stand beside one aside; what comes sooner joins the group above, so that no gap opens. */
-const ROWS_AN_ASIDE_TAKES = 3;
+/** About how many lines of script stand beside one finding; what comes sooner joins the group above, so that no gap opens. */
+const ROWS_A_FINDING_TAKES = 3;
 
-/** Asides by the grid row of the line they are about; each group spans down to the next. */
+/** Findings by the grid row of the line they are about; each group spans down to the next. */
 function groupByRow(
-  asides: readonly Aside[],
+  findings: readonly Finding[],
   { lines }: ComposedSegment,
-): { row: number; span: number; group: Aside[] }[] {
-  const rows = new Map<number, Aside[]>();
-  for (const aside of asides) {
-    const index = lines.findIndex(({ line }) => line.id === aside.line);
+): { row: number; span: number; group: Finding[] }[] {
+  const rows = new Map<number, Finding[]>();
+  for (const finding of findings) {
+    const index = lines.findIndex(({ line }) => line.id === finding.line);
     const row = index < 0 ? 1 : index + 2;
-    rows.set(row, [...(rows.get(row) ?? []), aside]);
+    rows.set(row, [...(rows.get(row) ?? []), finding]);
   }
-  const groups: { row: number; group: Aside[] }[] = [];
+  const groups: { row: number; group: Finding[] }[] = [];
   for (const [row, group] of [...rows].sort(([left], [right]) => left - right)) {
     const last = groups.at(-1);
-    const isCrowded = last && row < last.row + ROWS_AN_ASIDE_TAKES * last.group.length;
+    const isCrowded = last && row < last.row + ROWS_A_FINDING_TAKES * last.group.length;
     if (isCrowded) last.group.push(...group);
     else groups.push({ row, group });
   }

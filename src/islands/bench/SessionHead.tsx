@@ -3,8 +3,8 @@ import type { Edit } from '../../core/session/edit.ts';
 import type { Session } from '../../core/session/session.ts';
 import type { Tape } from '../../core/time/tape.ts';
 import { dayInWords } from '../../messages/dates.ts';
-import { KeptWord } from '../keeping/KeptWord.tsx';
-import type { Keeping } from '../keeping/useKeeping.ts';
+import { SaveStatus } from '../autosave/SaveStatus.tsx';
+import type { Keeping } from '../autosave/useAutosave.ts';
 
 interface SessionHeadProps {
   readonly id: string;
@@ -64,7 +64,7 @@ export function SessionHead({
           {mayWrite && <WhenAndWho session={session} onDescribe={describe} />}
         </details>
         <span className="session-tools">
-          <KeptWord {...{ keeping, isKept }} />
+          <SaveStatus {...{ keeping, isKept }} />
           {mayWrite && (
             <>
               <button type="button" disabled={!canUndo} onClick={onUndo}>

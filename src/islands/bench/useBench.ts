@@ -1,12 +1,12 @@
 import { useMemo } from 'react';
-import { findAsides } from '../../core/checks/asides.ts';
+import { findFindings } from '../../core/checks/findings.ts';
 import { fitHomes } from '../../core/homes/sessionReadiness.ts';
 import { composeSession } from '../../core/guide/composition.ts';
 import { applyEdit, type Edit } from '../../core/session/edit.ts';
 import type { Session } from '../../core/session/session.ts';
-import { regenerateSegment } from '../../core/makers/madeSegment.ts';
+import { regenerateSegment } from '../../core/makers/makerSegment.ts';
 import { describeEditProblem } from '../../messages/edits.ts';
-import { useHistory } from '../keeping/useHistory.ts';
+import { useHistory } from '../autosave/useHistory.ts';
 import type { BenchProps } from '../../contracts/bench.ts';
 
 const editSession = (session: Session, edit: Edit) => applyEdit(session, edit, regenerateSegment);
@@ -22,9 +22,9 @@ export function useBench({ session: initial, things, homes, policy, seatedMinute
     () => fitHomes(session, homes, { things, policy }),
     [session, homes, things, policy],
   );
-  const asides = useMemo(
-    () => findAsides(session, composed, fits, { things, policy }),
+  const findings = useMemo(
+    () => findFindings(session, composed, fits, { things, policy }),
     [session, composed, fits, things, policy],
   );
-  return { ...history, session, composed, fits, readiness, asides };
+  return { ...history, session, composed, fits, readiness, findings };
 }

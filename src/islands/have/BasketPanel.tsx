@@ -1,11 +1,11 @@
 import { useEffect, useState } from 'react';
 import type { Basket } from '../../core/homes/basket.ts';
 import { skillWords } from '../../messages/skills.ts';
-import type { HaveActivity } from '../../core/homes/feasibleActivities.ts';
+import type { FeasibleActivity } from '../../core/homes/feasibleActivities.ts';
 import type { HaveProps, HaveThing } from './haveTypes.ts';
 
 interface BasketPanelProps extends Pick<HaveProps, 'things'> {
-  readonly activities: readonly HaveActivity[];
+  readonly activities: readonly FeasibleActivity[];
   readonly youngestMonths: number;
 }
 
@@ -48,7 +48,7 @@ function useBasket({
   things,
   youngestMonths,
 }: {
-  activities: readonly HaveActivity[];
+  activities: readonly FeasibleActivity[];
   things: readonly HaveThing[];
   youngestMonths: number;
 }) {

@@ -1,10 +1,10 @@
-import type { Doable, HaveActivity } from '../../core/homes/feasibleActivities.ts';
+import type { Doable, FeasibleActivity } from '../../core/homes/feasibleActivities.ts';
 import { skillWords } from '../../messages/skills.ts';
 import type { HaveThing } from './haveTypes.ts';
 
 interface FoundActivitiesProps {
   readonly found: readonly Doable[];
-  readonly byHomes: readonly { readonly activity: HaveActivity; readonly homes: number }[];
+  readonly byHomes: readonly { readonly activity: FeasibleActivity; readonly homes: number }[];
   readonly isAllHomes: boolean;
   readonly homeCount: number;
   readonly things: readonly HaveThing[];

@@ -1,5 +1,5 @@
 import { LEVELS, type LevelName } from '../../core/session/levelName.ts';
-import type { Made } from '../../core/makers/makerOutput.ts';
+import type { MakerOutput } from '../../core/makers/makerOutput.ts';
 import type { MakerSettings, MakerValues } from '../../core/session/makerSource.ts';
 import { useState } from 'react';
 import { cautionsOverAges } from '../../core/cautions/cautions.ts';
@@ -35,7 +35,7 @@ export function MakerRoom({ id, settings, things, sessions, policy, mayWrite }: 
   const [written, setWritten] = useState<MakerValues>(values);
   const [refusal, setRefusal] = useState('');
   const [level, setLevel] = useState<LevelName>('right');
-  const [made, setMade] = useState<Made | null>(() => {
+  const [made, setMade] = useState<MakerOutput | null>(() => {
     const answer = runMaker(maker, values, settings);
     return answer.ok ? answer.value : null;
   });
@@ -111,7 +111,7 @@ export function MakerRoom({ id, settings, things, sessions, policy, mayWrite }: 
   );
 }
 
-function Materials({ made, things, policy }: { made: Made } & Pick<MakerRoomProps, 'things' | 'policy'>) {
+function Materials({ made, things, policy }: { made: MakerOutput } & Pick<MakerRoomProps, 'things' | 'policy'>) {
   const cautions = cautionsOverAges(
     {
       items: made.materials.map(({ item }) => ({ item, traits: things[item]?.traits ?? [] })),

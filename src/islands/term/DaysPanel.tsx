@@ -3,7 +3,7 @@ import type { TermEdit } from '../../core/terms/termEdit.ts';
 import { isCalendarDate } from '../../core/calendar/dates.ts';
 import { DAY_KINDS, type DayKind, type Term, type TermDay } from '../../core/terms/term.ts';
 import { DAY_KIND_WORDS, shortDay } from '../../messages/term.ts';
-import { newId } from '../keeping/newId.ts';
+import { newId } from '../autosave/newId.ts';
 
 interface DaysPanelProps {
   readonly term: Term;

@@ -5,10 +5,10 @@ import { pinConflicts, proposalInput, slotsAhead } from '../../core/terms/propos
 import { countAims, touchedSessions } from '../../core/terms/touchedSessions.ts';
 import { heldSessions } from '../../core/terms/weekRows.ts';
 import { SCHOOL_WORDS, describePinConflict, describePlaced } from '../../messages/term.ts';
-import { KeepingBanner } from '../keeping/KeepingBanner.tsx';
-import { KeptWord } from '../keeping/KeptWord.tsx';
-import { useEditKeys } from '../keeping/useEditKeys.ts';
-import { useKeeping } from '../keeping/useKeeping.ts';
+import { SaveBanner } from '../autosave/SaveBanner.tsx';
+import { SaveStatus } from '../autosave/SaveStatus.tsx';
+import { useEditKeys } from '../autosave/useEditKeys.ts';
+import { useAutosave } from '../autosave/useAutosave.ts';
 import { movingWords } from '../moving/movingWords.ts';
 import { useMoveSensors } from '../moving/useMoveSensors.ts';
 import { DaysPanel } from './DaysPanel.tsx';
@@ -32,7 +32,7 @@ export function TermRoom(props: TermProps) {
   const { id, shelf, today, mayWrite } = props;
   const room = useTerm(props);
   const { term, rows, stepsLeft, reasons, edit } = room;
-  const { keeping, isKept, keepOver, goOnFrom } = useKeeping({
+  const { keeping, isKept, overwriteRemote, loadRemote } = useAutosave({
     address: `/api/terms/${id}`,
     name: 'term',
     value: term,
@@ -74,7 +74,7 @@ export function TermRoom(props: TermProps) {
           {describePlaced(wanted, unplaced)}
         </p>
         <span className="term-tools">
-          <KeptWord {...{ keeping, isKept }} />
+          <SaveStatus {...{ keeping, isKept }} />
           <button type="button" className="plain-button" disabled={room.past.length === 0} onClick={room.undo}>
             undo
           </button>
@@ -92,15 +92,15 @@ export function TermRoom(props: TermProps) {
         )}
       </header>
       <ProposalBar proposal={proposal} onStop={stop} onForget={forget} />
-      <KeepingBanner
+      <SaveBanner
         keeping={keeping}
         onKeepOver={(newer) => {
-          keepOver(newer);
+          overwriteRemote(newer);
           room.take(newer.value);
           room.take(term);
         }}
         onTakeTheirs={(newer) => {
-          goOnFrom(newer);
+          loadRemote(newer);
           room.take(newer.value);
         }}
       />

@@ -3,7 +3,7 @@ import type { TermEdit } from '../../core/terms/termEdit.ts';
 import type { WeekRow } from '../../core/terms/weekRows.ts';
 import type { TermSession } from '../../core/terms/term.ts';
 import { describeWeekNote, shortDay } from '../../messages/term.ts';
-import { newId } from '../keeping/newId.ts';
+import { newId } from '../autosave/newId.ts';
 import { SessionCell } from './SessionCell.tsx';
 import { SkillStrip } from './SkillStrip.tsx';
 import type { TermProps } from './termTypes.ts';

@@ -2,8 +2,8 @@ import { useEffect, useRef, useState } from 'react';
 import {
   headStartMs,
   isProved,
-  learn,
-  waysFor,
+  mergeProgress,
+  strategiesFor,
   type TermPlan,
   type TermPlanInput,
   type TermProgress,
@@ -66,7 +66,7 @@ export function useProposal(onPlan: (slots: TermPlan['slots']) => void) {
     setProposal((before) => ({ ...before, ...change, progress: 1 }));
   };
   const show = (progress: TermProgress) => {
-    best.current = learn(best.current, progress);
+    best.current = mergeProgress(best.current, progress);
     if (!best.current) return;
     const { score, bound, unmet } = best.current;
     setProposal((before) => ({ ...before, score, bound: Number.isFinite(bound) ? bound : null, unmet }));
@@ -113,7 +113,7 @@ export function useProposal(onPlan: (slots: TermPlan['slots']) => void) {
     endWorkers();
     best.current = null;
     setProposal({ ...IDLE, phase: 'working' });
-    const [way, otherWay] = waysFor(input);
+    const [way, otherWay] = strategiesFor(input);
     planners.current = [startPlanner({ input, way })];
     if (!otherWay) return;
     const startOther = () => {

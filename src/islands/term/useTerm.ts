@@ -3,7 +3,7 @@ import { explainPlan } from '../../core/terms/proposal.ts';
 import { applyTermEdit } from '../../core/terms/termEdit.ts';
 import { weekRows } from '../../core/terms/weekRows.ts';
 import { describeTermProblem } from '../../messages/term.ts';
-import { useHistory } from '../keeping/useHistory.ts';
+import { useHistory } from '../autosave/useHistory.ts';
 import type { TermProps } from './termTypes.ts';
 
 /** The term in its room, what follows from it, and what can be done to it; every edit can be undone. */

@@ -2,7 +2,7 @@ import type { MakerValues } from '../../core/session/makerSource.ts';
 import type { ThingsByKey } from '../../core/materials/thing.ts';
 import { randomUUID } from 'node:crypto';
 import { firstValues, runMaker } from '../../core/makers/maker.ts';
-import { segmentFromMaker } from '../../core/makers/madeSegment.ts';
+import { segmentFromMaker } from '../../core/makers/makerSegment.ts';
 import { findMaker } from '../../core/makers/makers.ts';
 import { makerPages } from '../../core/makers/makerPages.ts';
 import { USUAL_MARGIN } from '../../core/page/paper.ts';

@@ -3,13 +3,13 @@ import { Op } from 'sequelize';
 import { fitHome } from '../../core/homes/sessionReadiness.ts';
 import { composeGuide } from '../../core/guide/guide.ts';
 import {
-  estimateTrayPages,
-  layTray,
-  MOST_TRAY_PAGES,
-  type Tray,
-  type TrayHome,
-  type TrayInput,
-} from '../../core/print/tray.ts';
+  estimatePages,
+  layoutPrintSet,
+  MOST_PAGES,
+  type PrintSet,
+  type PrintSetHome,
+  type PrintSetInput,
+} from '../../core/print/printSet.ts';
 import { checkShape } from '../../contracts/problems.ts';
 import { trayForm, type TrayChoice } from '../../contracts/tray.ts';
 import { countThing } from '../../messages/fits.ts';
@@ -56,7 +56,7 @@ export async function readTray(
   sessionId: string,
   choice: TrayChoice,
   { mostHomes = Infinity } = {},
-): Promise<ReadTray> {
+): Promise<ReadPrintSet> {
   const [kept, homes, things, { books }] = await Promise.all([
     readSession(person.programmeId, sessionId),
     readHomes(person.programmeId),
@@ -73,14 +73,14 @@ export async function readTray(
       composeGuide({ session: kept.session, home, things, programme: person.programme, policy, books }),
       guideWords(home.language),
     );
-  const trayHome = (home: KeptHome): TrayHome => ({
+  const trayHome = (home: KeptHome): PrintSetHome => ({
     nickname: home.nickname,
     children: home.children.map(({ nickname }) => nickname),
     kit: fitHome(kept.session, home, { things, policy }).kit.map(({ item, qty }) => countThing(item, qty, things)),
     guide: guideWords(home.language).direction === 'rtl' ? null : sheetFor(home),
   });
   const laidFor = choice.for === 'author' ? [] : chosen.slice(0, mostHomes);
-  const inputFor = (trayHomes: readonly TrayHome[]): TrayInput => ({
+  const inputFor = (trayHomes: readonly PrintSetHome[]): PrintSetInput => ({
     session: kept.session,
     for: choice.for,
     version: choice.version,
@@ -88,10 +88,10 @@ export async function readTray(
     paper: person.settings.paper,
   });
   // One home tells how many pages all will take, before anything is laid out for them.
-  const forNone = estimateTrayPages(inputFor([]));
-  const forOne = estimateTrayPages(inputFor(laidFor.slice(0, 1).map(trayHome)));
+  const forNone = estimatePages(inputFor([]));
+  const forOne = estimatePages(inputFor(laidFor.slice(0, 1).map(trayHome)));
   const estimate = choice.for === 'author' ? forOne : forNone + (forOne - forNone) * chosen.length;
-  if (estimate > MOST_TRAY_PAGES)
+  if (estimate > MOST_PAGES)
     throw new EdgeError('wrong-input', {
       problems: [
         { path: 'The tray', message: `would have about ${estimate} pages; choose one home, or fewer parts to print` },
@@ -103,12 +103,12 @@ export async function readTray(
     language: choice.for === 'home' ? chosen[0]!.language : 'en',
     left: chosen.length - laidFor.length,
     estimate,
-    ...layTray(inputFor(await inSlices(laidFor, trayHome))),
+    ...layoutPrintSet(inputFor(await inSlices(laidFor, trayHome))),
   };
 }
 
 /** Sheets of a tray, with the homes one may choose from. */
-export interface ReadTray extends Tray {
+export interface ReadPrintSet extends PrintSet {
   readonly title: string;
   readonly homes: readonly { id: string; nickname: string }[];
   /** The language of what a home reads; a tray for several is the author's. */

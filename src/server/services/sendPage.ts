@@ -4,7 +4,7 @@ import { QueryTypes } from 'sequelize';
 import { fitHome, readinessOfAll } from '../../core/homes/sessionReadiness.ts';
 import { composeGuide, type Guide } from '../../core/guide/guide.ts';
 import { composeSession } from '../../core/guide/composition.ts';
-import { findAsides, type Aside } from '../../core/checks/asides.ts';
+import { findFindings, type Finding } from '../../core/checks/findings.ts';
 import type { HomeFit } from '../../core/homes/sessionReadiness.ts';
 import type { Readiness } from '../../core/homes/readiness.ts';
 import type { Session } from '../../core/session/session.ts';
@@ -31,7 +31,7 @@ export interface SendPage {
   /** Whether it was changed since it last went out. */
   readonly isChanged: boolean;
   /** What keeps the session from being sent. */
-  readonly stops: readonly Aside[];
+  readonly stops: readonly Finding[];
 }
 
 /** What an author looks over before sending. */
@@ -80,13 +80,13 @@ export function findStops(
   session: Session,
   fits: readonly HomeFit[],
   { things, person: { settings } }: { things: ThingsByKey; person: Pick<Person, 'settings'> },
-): Aside[] {
+): Finding[] {
   const policy = settings.cautions;
   const composed = composeSession(session, things, {
     seatedMinutesPerYear: settings.seatedMinutesPerYear,
     youngestMonths: session.ages.fromMonths,
   });
-  return findAsides(session, composed, fits, { things, policy }).filter(({ weight }) => weight === 'stop');
+  return findFindings(session, composed, fits, { things, policy }).filter(({ weight }) => weight === 'stop');
 }
 
 /** A home's guide as it would be sent now, to look at before it goes. */

@@ -4,7 +4,7 @@ import { Op, type Transaction } from 'sequelize';
 import type { HomeFit } from '../../core/homes/sessionReadiness.ts';
 import { composeGuide } from '../../core/guide/guide.ts';
 import type { Session } from '../../core/session/session.ts';
-import { describeAside } from '../../messages/asides.ts';
+import { describeFinding } from '../../messages/findings.ts';
 import { guideWords } from '../../messages/guide.ts';
 import { now } from '../clock.ts';
 import { GuideCopyRow, GuideLinkRow, MessageRow, SendingRow } from '../db/models.ts';
@@ -108,9 +108,9 @@ function refuseUnready(
 ): void {
   if (session.segments.length === 0)
     throw new EdgeError('wrong-input', { problems: [{ path: 'The session', message: 'has nothing in it yet' }] });
-  const problems = findStops(session, fits, { things, person }).map((aside) => {
-    const { title, text } = describeAside(aside, things);
-    const part = session.segments.find(({ id }) => id === aside.segment)?.title ?? '';
+  const problems = findStops(session, fits, { things, person }).map((finding) => {
+    const { title, text } = describeFinding(finding, things);
+    const part = session.segments.find(({ id }) => id === finding.segment)?.title ?? '';
     return { path: `“${part}”`, message: `${title}: ${text}` };
   });
   if (problems.length > 0) throw new EdgeError('wrong-input', { problems });

@@ -10,7 +10,7 @@ import { tables } from '../db/tables.ts';
 import { readShelf, thingsByKey, readThings } from '../db/repositories/shelf.ts';
 import { EdgeError } from '../http/errors.ts';
 import { activitiesFor } from '../../core/homes/inventory.ts';
-import { asShelfChoice } from './haveData.ts';
+import { asShelfChoice } from './inventory.ts';
 import { requireAuthor, type Person } from './person.ts';
 
 export interface ThingPage {

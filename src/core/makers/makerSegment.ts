@@ -2,10 +2,10 @@ import { type GeneratedParts, generatedParts } from './generatedParts.ts';
 import { dialValues, type Dial } from '../session/dial.ts';
 import { plainSegment } from '../session/plainSegment.ts';
 import type { MakerProblem } from '../session/makerProblem.ts';
-import type { MadeFrom, MakerSettings, MakerValues } from '../session/makerSource.ts';
-import { good, type Outcome } from '../outcome.ts';
+import type { MakerSource, MakerSettings, MakerValues } from '../session/makerSource.ts';
+import { ok, type Outcome } from '../outcome.ts';
 import type { Segment } from '../session/session.ts';
-import { changesOf, withChanges } from './madeChanges.ts';
+import { changesOf, withChanges } from './authorChanges.ts';
 import type { Maker } from './maker.ts';
 const USUAL_MINUTES = { setup: [1, 2, 4], together: [4, 7, 12], alone: [0, 3, 8], tidy: [0, 1, 2] } as const;
 
@@ -14,7 +14,7 @@ export function segmentFromMaker(
   maker: Maker,
   { values, settings, id }: { values: MakerValues; settings: MakerSettings; id: string },
 ): Outcome<Segment, MakerProblem> {
-  const made: MadeFrom = { maker: maker.id, values, settings };
+  const made: MakerSource = { maker: maker.id, values, settings };
   const generated = generatedParts(made);
   if (!generated.ok) return generated;
   const dials = maker.dials.flatMap((dial): Dial[] => {
@@ -36,7 +36,7 @@ export function segmentFromMaker(
     made,
     access: 'Every number can be felt, pointed to or said: one of the three is enough.',
   };
-  return good(withGenerated(segment, generated.value));
+  return ok(withGenerated(segment, generated.value));
 }
 
 /**
@@ -44,7 +44,7 @@ export function segmentFromMaker(
  * and a swap that was taken over, is done again on what is written now, and remembered where it does not apply.
  */
 export function regenerateSegment(segment: Segment): Outcome<Segment, MakerProblem> {
-  const made = segment.made as MadeFrom;
+  const made = segment.made as MakerSource;
   const before = generatedParts(made);
   const values = { ...made.values, ...dialValues(segment.dials) };
   const after = generatedParts({ ...made, values });
@@ -54,7 +54,7 @@ export function regenerateSegment(segment: Segment): Outcome<Segment, MakerProbl
     { ...segment, rightDials: dialValues(segment.dials), made: { ...made, values, changes } },
     changes ? withChanges(after.value, changes) : after.value,
   );
-  return good(regenerated);
+  return ok(regenerated);
 }
 
 function withGenerated(segment: Segment, { lines, needs, actions }: GeneratedParts): Segment {

@@ -6,7 +6,7 @@ import { applyEdit, type Edit } from '../session/edit.ts';
 import { linesAt } from '../session/levels.ts';
 import type { Segment, Session } from '../session/session.ts';
 import { SESSION } from '../guide/session.fixture.ts';
-import { regenerateSegment, segmentFromMaker } from './madeSegment.ts';
+import { regenerateSegment, segmentFromMaker } from './makerSegment.ts';
 import { firstValues } from './maker.ts';
 import { findMaker, MAKERS } from './makers.ts';
 
@@ -88,7 +88,7 @@ test('each level keeps its own changes, and a swap taken over stays', () => {
     { do: 'choose-level', segment: 'number-pots', level: 'easier' },
     { do: 'add-line', segment: 'number-pots', line: { id: 'mine', kind: 'do', text: 'Sit close.' }, at: 0 },
     { do: 'choose-level', segment: 'number-pots', level: 'right' },
-    { do: 'write-with', segment: 'number-pots', need: pots.needs[1]!.id, item: swap },
+    { do: 'use-swap', segment: 'number-pots', need: pots.needs[1]!.id, item: swap },
     turn('to', 7),
   );
   assert.equal(textsOf(changed, 'easier')[0], 'Sit close.');

@@ -3,12 +3,12 @@ import { USUAL_SETTINGS } from '../session/makerSource.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { firstValues } from '../makers/maker.ts';
-import { regenerateSegment, segmentFromMaker } from '../makers/madeSegment.ts';
+import { regenerateSegment, segmentFromMaker } from '../makers/makerSegment.ts';
 import { findMaker, MAKERS } from '../makers/makers.ts';
 import { linesAt } from '../session/levels.ts';
 import { applyEdit } from '../session/edit.ts';
 import type { Segment, Session } from '../session/session.ts';
-import { layTray, madeOf, type TrayHome, type TrayInput } from './tray.ts';
+import { layoutPrintSet, madeOf, type PrintSetHome, type PrintSetInput } from './printSet.ts';
 
 const part = (id: string, values: Record<string, number | string> = {}): Segment => {
   const maker = findMaker(id)!;
@@ -20,7 +20,7 @@ const part = (id: string, values: Record<string, number | string> = {}): Segment
   if (!segment.ok) throw new Error(segment.problem.code);
   return segment.value;
 };
-const homes: TrayHome[] = [
+const homes: PrintSetHome[] = [
   { nickname: 'Blue door', children: ['Pip'], kit: [] },
   { nickname: 'Mill end', children: ['Tavi', 'Lo'], kit: ['12 bottle lids'] },
 ];
@@ -32,8 +32,8 @@ const session = (...segments: Segment[]): Session => ({
   segments,
   accepted: [],
 });
-const trayOf = (change: Partial<TrayInput> = {}) =>
-  layTray({
+const trayOf = (change: Partial<PrintSetInput> = {}) =>
+  layoutPrintSet({
     session: session(part('pair-cards'), part('tally')),
     for: 'all',
     homes,
@@ -41,7 +41,7 @@ const trayOf = (change: Partial<TrayInput> = {}) =>
     paper: 'a4',
     ...change,
   });
-const pagesOf = (change: Partial<TrayInput> = {}) => trayOf(change).pages;
+const pagesOf = (change: Partial<PrintSetInput> = {}) => trayOf(change).pages;
 const wordsOf = (pages: ReturnType<typeof pagesOf>) =>
   pages.map(({ shapes }) => shapes.flatMap((shape) => (shape.kind === 'text' ? shape.text : [])).join(' '));
 
@@ -117,7 +117,7 @@ test('a part that its maker refuses is not left out in silence', () => {
 });
 
 test('large print is larger, by hand is a small picture with how to draw it, and an empty session says so', () => {
-  const widest = (version: TrayInput['version']) =>
+  const widest = (version: PrintSetInput['version']) =>
     Math.max(
       ...pagesOf({ version, for: 'author', homes: [] }).flatMap(({ shapes }) =>
         shapes.flatMap((shape) => (shape.kind === 'rect' ? shape.w : 0)),

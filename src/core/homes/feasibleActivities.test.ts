@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { bestBasket } from './basket.ts';
 import { findSwaps, type FindableThing, type SwapFinderInput } from '../materials/swapFinder.ts';
 import type { StockedNeed } from '../materials/swaps.ts';
-import { doableNow, countHomes, usesOf, type HaveActivity } from './feasibleActivities.ts';
+import { doableNow, countHomes, usesOf, type FeasibleActivity } from './feasibleActivities.ts';
 
 const thing = (key: string, change: Partial<FindableThing> = {}): FindableThing => ({
   key,
@@ -84,7 +84,7 @@ const need = (id: string, qty: number, ...items: string[]): StockedNeed => ({
   use: 'lasting',
   options: items.map((item, index) => ({ item, fit: 1 - index * 0.2 })),
 });
-const doing = (key: string, skills: string[], needs: StockedNeed[]): HaveActivity => ({
+const doing = (key: string, skills: string[], needs: StockedNeed[]): FeasibleActivity => ({
   key,
   title: key,
   skills,
@@ -135,7 +135,7 @@ const activities = fc.array(
 );
 
 /** Tries every three things and asks for each activity whether each of its needs is served. */
-function skillsByTrying(list: readonly HaveActivity[], items: readonly string[]): number {
+function skillsByTrying(list: readonly FeasibleActivity[], items: readonly string[]): number {
   let most = 0;
   for (const one of items)
     for (const two of items)

@@ -1,7 +1,7 @@
 import { LEVELS, type LevelName } from '../session/levelName.ts';
 import type { GeneratedParts } from './generatedParts.ts';
 import type { Line } from '../session/line.ts';
-import type { LevelChanges, MadeChanges } from '../session/makerSource.ts';
+import type { LevelChanges, AuthorChanges } from '../session/makerSource.ts';
 import type { Need } from '../materials/need.ts';
 import { linesAt } from '../session/levels.ts';
 import type { Segment } from '../session/session.ts';
@@ -10,7 +10,11 @@ import type { Segment } from '../session/session.ts';
  * What an author changed in a part since its maker wrote it: lines rewritten, taken out, added and moved at each level,
  * and swaps taken over. What was remembered about lines that are not written at the moment stays remembered.
  */
-export function changesOf(segment: Segment, generated: GeneratedParts, former?: MadeChanges): MadeChanges | undefined {
+export function changesOf(
+  segment: Segment,
+  generated: GeneratedParts,
+  former?: AuthorChanges,
+): AuthorChanges | undefined {
   const lines = LEVELS.flatMap((level): LevelChanges[] => {
     const change = changesAt(level, {
       now: linesAt(segment, level),
@@ -63,7 +67,7 @@ function isSame(one: Line, other: Line): boolean {
 }
 
 /** What a maker writes, with an author's changes made again. */
-export function withChanges(generated: GeneratedParts, changes: MadeChanges): GeneratedParts {
+export function withChanges(generated: GeneratedParts, changes: AuthorChanges): GeneratedParts {
   const at = (level: LevelName) =>
     linesWith(
       generated.lines[level],
@@ -97,7 +101,7 @@ function inOrder(lines: readonly Line[], order: readonly string[]): readonly Lin
   return ordered;
 }
 
-function needWith(need: Need, { needs = [] }: MadeChanges): Need {
+function needWith(need: Need, { needs = [] }: AuthorChanges): Need {
   const taken = needs.find((change) => change.need === need.id);
   const swap = taken && need.swaps.find(({ item }) => item === taken.item);
   if (!swap) return need;

@@ -1,4 +1,4 @@
-import type { Keeping, Newer } from './useKeeping.ts';
+import type { Keeping, Newer } from './useAutosave.ts';
 
 interface KeepingBannerProps<Value> {
   readonly keeping: Keeping<Value>;
@@ -7,7 +7,7 @@ interface KeepingBannerProps<Value> {
 }
 
 /** Says when something is not kept, what is safe and what to do. */
-export function KeepingBanner<Value>({ keeping, onKeepOver, onTakeTheirs }: KeepingBannerProps<Value>) {
+export function SaveBanner<Value>({ keeping, onKeepOver, onTakeTheirs }: KeepingBannerProps<Value>) {
   if (keeping.state === 'kept' || keeping.state === 'keeping') return null;
   if (keeping.state !== 'newer') {
     return (

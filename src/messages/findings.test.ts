@@ -1,11 +1,11 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { findAsides } from '../core/checks/asides.ts';
+import { findFindings } from '../core/checks/findings.ts';
 import { fitHomes } from '../core/homes/sessionReadiness.ts';
 import { composeSession } from '../core/guide/composition.ts';
 import { CARTS, homeWith, SESSION, THINGS } from '../core/guide/session.fixture.ts';
 import type { Session } from '../core/session/session.ts';
-import { describeAside } from './asides.ts';
+import { describeFinding } from './findings.ts';
 import { ageInWords } from './dates.ts';
 import { describeEditProblem, describeScriptFault } from './edits.ts';
 import { describeError } from './errors.ts';
@@ -15,15 +15,15 @@ const wordsFor = (session: Session, homes = [homeWith([])]) => {
     seatedMinutesPerYear: 3,
     youngestMonths: session.ages.fromMonths,
   });
-  return findAsides(session, composed, fitHomes(session, homes, { things: THINGS }).fits, { things: THINGS }).map(
-    (aside) => {
-      const { title, text, remedy } = describeAside(aside, THINGS);
+  return findFindings(session, composed, fitHomes(session, homes, { things: THINGS }).fits, { things: THINGS }).map(
+    (finding) => {
+      const { title, text, remedy } = describeFinding(finding, THINGS);
       return `${title} | ${text}${remedy ? ` | ${remedy}` : ''}`;
     },
   );
 };
 
-test('asides are sentences with numbers, and remedies are verbs', () => {
+test('findings are sentences with numbers, and remedies are verbs', () => {
   const small = homeWith([], { children: [{ nickname: 'Pip', birthMonth: '2025-01' }], nickname: 'Blue door' });
   assert.deepEqual(wordsFor(SESSION, [small]), [
     '16 bottle lids | boxes × wheels. A sum, not typed.',
@@ -46,9 +46,9 @@ test('a home that goes without a part is told of once, and a remedy is one that 
   const things = { ...THINGS, button: { ...THINGS['bottle-lid']!, key: 'button', traits: ['magnets-cells-beads'] } };
   const session = { ...SESSION, segments: [{ ...CARTS, needs: [{ ...lids, swaps }] }] };
   const composed = composeSession(session, things, { seatedMinutesPerYear: 3, youngestMonths: 36 });
-  const asides = findAsides(session, composed, fitHomes(session, [small], { things }).fits, { things });
-  assert.equal(asides.find(({ finding }) => finding.code === 'caution')?.remedy?.do, 'write-with');
-  assert.match(JSON.stringify(asides), /"swapTo":"jar-lid"/);
+  const findings = findFindings(session, composed, fitHomes(session, [small], { things }).fits, { things });
+  assert.equal(findings.find(({ facts }) => facts.code === 'caution')?.remedy?.do, 'use-swap');
+  assert.match(JSON.stringify(findings), /"swapTo":"jar-lid"/);
 });
 
 test('what stops a session says where and why', () => {

@@ -1,14 +1,14 @@
 import { flowPages, writing } from '../page/flow.ts';
 import { cardPages } from '../page/cards.ts';
-import type { Made } from '../makers/makerOutput.ts';
+import type { MakerOutput } from '../makers/makerOutput.ts';
 import { makerPages } from '../makers/makerPages.ts';
 import { inRow, scaled, type Drawing } from '../page/drawing.ts';
 import { finishPage, printableArea, type Page, type SheetSettings, USUAL_MARGIN } from '../page/paper.ts';
 import { contentsPage } from './contentsPage.ts';
-import { madeOf, type TrayHome, type TrayInput, type TrayPart } from './trayInput.ts';
+import { madeOf, type PrintSetHome, type PrintSetInput, type TrayPart } from './printSetInput.ts';
 
-export { madeOf, MOST_TRAY_PAGES, TRAY_FOR, TRAY_VERSIONS } from './trayInput.ts';
-export type { TrayFor, TrayHome, TrayInput, TrayVersion } from './trayInput.ts';
+export { madeOf, MOST_PAGES, TRAY_FOR, TRAY_VERSIONS } from './printSetInput.ts';
+export type { TrayFor, PrintSetHome, PrintSetInput, TrayVersion } from './printSetInput.ts';
 import { guidePages } from './guidePages.ts';
 import { fittingSize } from '../page/text.ts';
 
@@ -23,7 +23,7 @@ const LABEL = { width: 90, height: 34 };
  * set for each home, named on a strip), kit lists and answers. Nothing to print gives the contents page, which says so.
  * Once something has backs, the whole tray is laid out for printing on both sides, and all else keeps its backs empty.
  */
-export function layTray(input: TrayInput): Tray {
+export function layoutPrintSet(input: PrintSetInput): PrintSet {
   const settings: SheetSettings = { paper: input.paper, margin: USUAL_MARGIN, savesInk: input.version === 'ink' };
   const parts = trayParts(input, settings);
   const isTwoSided = parts.some(({ pages }) => pages.some(({ isBack }) => isBack));
@@ -40,17 +40,17 @@ function withEmptyBacks(pages: readonly Page[], settings: SheetSettings): Page[]
 }
 
 /** How many pages a tray has for these homes: with one home, about what each of many will take. */
-export function estimateTrayPages(input: TrayInput): number {
-  return layTray(input).pages.length;
+export function estimatePages(input: PrintSetInput): number {
+  return layoutPrintSet(input).pages.length;
 }
 
-export interface Tray {
+export interface PrintSet {
   /** In the order of printing; two to a sheet, front and back, when it is printed on both sides. */
   readonly pages: readonly Page[];
   readonly isTwoSided: boolean;
 }
 
-function trayParts({ session, for: whom, homes, version }: TrayInput, settings: SheetSettings): TrayPart[] {
+function trayParts({ session, for: whom, homes, version }: PrintSetInput, settings: SheetSettings): TrayPart[] {
   const made = session.segments.flatMap((segment) => {
     const answer = madeOf(segment);
     return answer
@@ -94,14 +94,14 @@ function trayParts({ session, for: whom, homes, version }: TrayInput, settings: 
 }
 
 /** A set of one home carries its name, so that cut cards do not get mixed. */
-function withOwner(made: Made, nickname: string | undefined): Made {
+function withOwner(made: MakerOutput, nickname: string | undefined): MakerOutput {
   if (!nickname) return made;
   const { printable } = made;
   return { ...made, printable: { ...printable, title: `${printable.title}, for ${nickname}` } };
 }
 
 /** Everything larger, but never larger than the paper. */
-function enlarged(made: Made, area: { readonly width: number; readonly height: number }): Made {
+function enlarged(made: MakerOutput, area: { readonly width: number; readonly height: number }): MakerOutput {
   const { printable } = made;
   const larger = (drawings: readonly Drawing[]) =>
     drawings.map((drawing) =>
@@ -117,7 +117,7 @@ function enlarged(made: Made, area: { readonly width: number; readonly height: n
   };
 }
 
-function namePages(homes: readonly TrayHome[], settings: SheetSettings): Page[] {
+function namePages(homes: readonly PrintSetHome[], settings: SheetSettings): Page[] {
   const strips = homes.map(({ nickname, children }): Drawing => {
     const size = fittingSize(nickname, LABEL.width - 10, 12);
     const names = children.join(', ');
@@ -140,7 +140,7 @@ function namePages(homes: readonly TrayHome[], settings: SheetSettings): Page[] 
   return cardPages(strips, { title: 'Name strips', settings });
 }
 
-function kitPages({ nickname, kit }: TrayHome, settings: SheetSettings): Page[] {
+function kitPages({ nickname, kit }: PrintSetHome, settings: SheetSettings): Page[] {
   const { width } = printableArea(settings);
   return flowPages(
     [
@@ -158,7 +158,7 @@ function kitPages({ nickname, kit }: TrayHome, settings: SheetSettings): Page[] 
 }
 
 /** Where there is no printer: a small picture of each, how large to draw it and how many. */
-function byHandPages(title: string, made: Made, settings: SheetSettings): Page[] {
+function byHandPages(title: string, made: MakerOutput, settings: SheetSettings): Page[] {
   const area = printableArea(settings);
   const small = (drawing: Drawing) =>
     scaled(drawing, Math.min(1, 38 / drawing.width, 30 / Math.max(1, drawing.height)));

@@ -3,7 +3,7 @@ import { chromium } from '@playwright/test';
 import { build } from 'vite';
 import playwrightConfig from '../../playwright.config.ts';
 import { bestBasket } from '../../src/core/homes/basket.ts';
-import { doableNow, type HaveActivity } from '../../src/core/homes/feasibleActivities.ts';
+import { doableNow, type FeasibleActivity } from '../../src/core/homes/feasibleActivities.ts';
 import { seededChance } from '../../src/core/chance.ts';
 import { scoreTerm, type TermPlanInput } from '../../src/core/terms/termPlan.ts';
 import { searchTerm } from '../../src/core/terms/termSearch.ts';
@@ -20,7 +20,7 @@ export function randomShelf(seed: number, activities = ACTIVITIES, things = THIN
   const chance = seededChance(seed);
   const below = (count: number) => Math.floor(chance() * count);
   const key = (index: number) => `thing-${index}`;
-  const list: HaveActivity[] = Array.from({ length: activities }, (_, index) => ({
+  const list: FeasibleActivity[] = Array.from({ length: activities }, (_, index) => ({
     key: `activity-${index}`,
     title: `Activity ${index}`,
     skills: Array.from({ length: 1 + below(3) }, () => `skill-${below(SKILLS)}`),
@@ -77,7 +77,7 @@ export async function findingInBrowser(report: Report): Promise<void> {
     logLevel: 'error',
     build: {
       write: false,
-      lib: { entry: join(import.meta.dirname, 'findingPage.ts'), formats: ['iife'], name: 'bench' },
+      lib: { entry: join(import.meta.dirname, 'shelfSearchPage.ts'), formats: ['iife'], name: 'bench' },
     },
   });
   if (!Array.isArray(built)) throw new Error('the bundle was not built');
@@ -188,8 +188,11 @@ export function randomTerm({
   };
 }
 
-function doableSlowly(activities: readonly HaveActivity[], stock: readonly { item: string; qty: number }[]): number {
-  const tryNeeds = (needs: HaveActivity['needs'], left: ReadonlyMap<string, number>): boolean => {
+function doableSlowly(
+  activities: readonly FeasibleActivity[],
+  stock: readonly { item: string; qty: number }[],
+): number {
+  const tryNeeds = (needs: FeasibleActivity['needs'], left: ReadonlyMap<string, number>): boolean => {
     const [need, ...others] = needs;
     if (!need) return true;
     return need.options.some(({ item }) => {
@@ -203,7 +206,7 @@ function doableSlowly(activities: readonly HaveActivity[], stock: readonly { ite
 
 function basketSlowly({ activities, things }: ReturnType<typeof randomShelf>): number {
   const usual = new Map(things.map(({ key, usualQty }) => [key, usualQty]));
-  const opens = ({ needs }: HaveActivity, basket: readonly string[]) =>
+  const opens = ({ needs }: FeasibleActivity, basket: readonly string[]) =>
     needs.length > 0 &&
     needs.every(({ qty, options }) => options.some(({ item }) => basket.includes(item) && usual.get(item)! >= qty));
   let most = 0;

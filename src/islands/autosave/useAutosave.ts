@@ -34,7 +34,7 @@ interface KeepingInput<Value> {
 }
 
 /** Keeps a value as it is written: after each pause, again when it could not be reached, never over a newer one. */
-export function useKeeping<Value>({ address, name, value, revision, keptAt }: KeepingInput<Value>) {
+export function useAutosave<Value>({ address, name, value, revision, keptAt }: KeepingInput<Value>) {
   const [keeping, setKeeping] = useState<Keeping<Value>>({ state: 'kept', at: keptAt });
   const keptValue = useRef(value);
   const keptRevision = useRef(revision);
@@ -80,19 +80,19 @@ export function useKeeping<Value>({ address, name, value, revision, keptAt }: Ke
   }, []);
 
   /** Puts ours over what somebody else kept. */
-  const keepOver = (newer: Newer<Value>) => {
+  const overwriteRemote = (newer: Newer<Value>) => {
     keptRevision.current = newer.revision;
     keptValue.current = newer.value;
     setKeeping({ state: 'keeping' });
   };
   /** Goes on from what somebody else kept. */
-  const goOnFrom = (newer: Newer<Value>) => {
+  const loadRemote = (newer: Newer<Value>) => {
     keptRevision.current = newer.revision;
     keptValue.current = newer.value;
     setKeeping({ state: 'kept', at: newer.keptAt });
   };
   const isKept = value === keptValue.current;
-  return { keeping, isKept, keepOver, goOnFrom };
+  return { keeping, isKept, overwriteRemote, loadRemote };
 }
 
 type PutAnswer<Value> =

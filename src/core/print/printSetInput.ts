@@ -1,4 +1,4 @@
-import type { Made } from '../makers/makerOutput.ts';
+import type { MakerOutput } from '../makers/makerOutput.ts';
 import { runMaker } from '../makers/maker.ts';
 import { findMaker } from '../makers/makers.ts';
 import type { Page, Paper } from '../page/paper.ts';
@@ -13,7 +13,7 @@ export type TrayFor = (typeof TRAY_FOR)[number];
 export const TRAY_VERSIONS = ['usual', 'ink', 'large', 'by-hand'] as const;
 export type TrayVersion = (typeof TRAY_VERSIONS)[number];
 
-export interface TrayHome {
+export interface PrintSetHome {
   readonly nickname: string;
   readonly children: readonly string[];
   /** What goes into its kit, in words; empty when it needs none. */
@@ -23,12 +23,12 @@ export interface TrayHome {
 }
 
 /** A tray of more pages is refused: nobody prints it, and laying it out would hold up others. */
-export const MOST_TRAY_PAGES = 1200;
+export const MOST_PAGES = 1200;
 
-export interface TrayInput {
+export interface PrintSetInput {
   readonly session: Pick<Session, 'title' | 'segments'>;
   readonly for: TrayFor;
-  readonly homes: readonly TrayHome[];
+  readonly homes: readonly PrintSetHome[];
   readonly version: TrayVersion;
   readonly paper: Paper;
 }
@@ -40,7 +40,7 @@ export interface TrayPart {
 }
 
 /** What a part's maker made, for its dials as they stand; null for parts that no maker wrote. Play only: no sheets. */
-export function madeOf({ made }: Segment): Made | null {
+export function madeOf({ made }: Segment): MakerOutput | null {
   const maker = made && findMaker(made.maker);
   const answer = maker && runMaker(maker, made.values, made.settings);
   if (!answer?.ok) return null;

@@ -1,72 +1,72 @@
 import { type ThingsByKey, namesOf } from '../core/materials/thing.ts';
-import type { Aside } from '../core/checks/asides.ts';
+import type { Finding } from '../core/checks/findings.ts';
 import { describeScriptFault } from './edits.ts';
 import { en } from './guide.en.ts';
 import { cautionText } from './guide.ts';
-import { describeExpressionProblem, describeTemplateProblem, writeSum } from './expressions.ts';
+import { describeExpressionProblem, describeTemplateProblem, formatSum } from './expressions.ts';
 
-export interface AsideWords {
+export interface FindingWords {
   readonly title: string;
   readonly text: string;
   /** What pressing the remedy does; absent where there is none. */
   readonly remedy?: string | undefined;
 }
 
-/** An aside as a sentence or two, with the words of its remedy. */
-export function describeAside({ finding }: Aside, things: ThingsByKey): AsideWords {
+/** A finding as a sentence or two, with the words of its remedy. */
+export function describeFinding({ facts }: Finding, things: ThingsByKey): FindingWords {
   const many = (item: string) => namesOf(item, things).many;
-  switch (finding.code) {
+  switch (facts.code) {
     case 'computed':
       return {
-        title: `${finding.qty} ${finding.qty === 1 ? namesOf(finding.need.item, things).one : many(finding.need.item)}`,
-        text: `${writeSum(String(finding.need.qty))}. A sum, not typed.`,
+        title: `${facts.qty} ${facts.qty === 1 ? namesOf(facts.need.item, things).one : many(facts.need.item)}`,
+        text: `${formatSum(String(facts.need.qty))}. A sum, not typed.`,
       };
     case 'quantity-problem':
       return {
-        title: `How many ${many(finding.need.item)}?`,
-        text: `${capital(describeExpressionProblem(finding.problem))}.`,
+        title: `How many ${many(facts.need.item)}?`,
+        text: `${capital(describeExpressionProblem(facts.problem))}.`,
       };
     case 'line-problem':
       return {
         title: 'This line cannot be written out',
-        text: `${capital(describeTemplateProblem(finding.problem))}. Homes would not see it.`,
+        text: `${capital(describeTemplateProblem(facts.problem))}. Homes would not see it.`,
       };
     case 'script-problem':
       return {
         title: 'This does not come out everywhere',
-        text: `${capital(describeScriptFault(finding.fault))}. Some homes would get a broken part.`,
+        text: `${capital(describeScriptFault(facts.fault))}. Some homes would get a broken part.`,
       };
     case 'minutes-problem':
       return {
         title: 'These minutes do not come out',
-        text: `${finding.part}: ${describeExpressionProblem(finding.problem)}.`,
+        text: `${facts.part}: ${describeExpressionProblem(facts.problem)}.`,
       };
     case 'seated-too-long':
-      return describeLongSit(finding);
+      return describeLongSit(facts);
     case 'caution':
       return {
         title: capital(
-          `${finding.items.map(many).join(', ')}: not for ${finding.homes === 1 ? '1 home' : `${finding.homes} homes`}`,
+          `${facts.items.map(many).join(', ')}: not for ${facts.homes === 1 ? '1 home' : `${facts.homes} homes`}`,
         ),
-        text: `${cautionText(en, finding.rule, 'stop')} Those homes get another thing, or a kit.`,
-        remedy: finding.swapTo && `Write it with ${many(finding.swapTo)}`,
+        text: `${cautionText(en, facts.rule, 'stop')} Those homes get another thing, or a kit.`,
+        remedy: facts.swapTo && `Write it with ${many(facts.swapTo)}`,
       };
     case 'thing-unknown':
       return {
-        title: `Nobody knows “${finding.item}”`,
+        title: `Nobody knows “${facts.item}”`,
         text: 'It is not among the things of the shelf, so its cautions are not known either. Put it on the shelf, or take it out here.',
       };
     case 'left-out':
-      return describeLeftOut(finding, many);
+      return describeLeftOut(facts, many);
     case 'tip':
       return {
-        title: `“${capital(finding.level)}” is a tip`,
+        title: `“${capital(facts.level)}” is a tip`,
         text: 'It sets no dial and has no lines of its own, so homes see it as a sentence and cannot choose it.',
       };
     case 'homes-lack':
       return {
-        title: `${finding.nicknames.length === 1 ? '1 home lacks' : `${finding.nicknames.length} homes lack`} ${listAll(finding.needs.map(({ item }) => many(item)))}`,
-        text: `Nothing else there will do: ${listNames(finding.nicknames)}. A kit, or another thing here.`,
+        title: `${facts.nicknames.length === 1 ? '1 home lacks' : `${facts.nicknames.length} homes lack`} ${listAll(facts.needs.map(({ item }) => many(item)))}`,
+        text: `Nothing else there will do: ${listNames(facts.nicknames)}. A kit, or another thing here.`,
       };
     case 'group-only':
       return {
@@ -76,16 +76,16 @@ export function describeAside({ finding }: Aside, things: ThingsByKey): AsideWor
     case 'costly-setup':
       return {
         title: 'More work than play',
-        text: `About ${tenth(finding.setup)} min of setting up for ${tenth(finding.play)} min of play.`,
+        text: `About ${tenth(facts.setup)} min of setting up for ${tenth(facts.play)} min of play.`,
       };
   }
 }
 
 /** Homes that do without a part, and why. */
 function describeLeftOut(
-  { items, actions, nicknames }: Extract<Aside['finding'], { code: 'left-out' }>,
+  { items, actions, nicknames }: Extract<Finding['facts'], { code: 'left-out' }>,
   many: (item: string) => string,
-): AsideWords {
+): FindingWords {
   const reasons = [
     ...(items.length > 0 ? [`they may not have ${listAll(items.map(many))}, and nothing here may take its place`] : []),
     ...actions.map((action) => cautionText(en, action, 'stop').replace(/\.$/, '').toLowerCase()),
@@ -96,7 +96,11 @@ function describeLeftOut(
   };
 }
 
-function describeLongSit({ flag, titles, moved }: Extract<Aside['finding'], { code: 'seated-too-long' }>): AsideWords {
+function describeLongSit({
+  flag,
+  titles,
+  moved,
+}: Extract<Finding['facts'], { code: 'seated-too-long' }>): FindingWords {
   const title =
     titles[0] === titles[1] ? `${titles[0]} is one long sit` : `${titles[0]} to ${titles[1]} is one long sit`;
   return {

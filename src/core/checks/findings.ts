@@ -24,9 +24,9 @@ import type { SeatedFlag } from '../time/runSheet.ts';
 import { findBreakInSit } from './seatedRemedy.ts';
 
 /** `note` explains, `heed` asks for a decision, `stop` keeps the session from being sent. */
-export type AsideWeight = 'note' | 'heed' | 'stop';
+export type FindingWeight = 'note' | 'warning' | 'stop';
 
-export type AsideFinding =
+export type FindingFacts =
   | { readonly code: 'computed'; readonly need: Need; readonly qty: number }
   | { readonly code: 'quantity-problem'; readonly need: Need; readonly problem: ExpressionProblem }
   | { readonly code: 'line-problem'; readonly problem: TemplateProblem }
@@ -59,48 +59,48 @@ export type AsideFinding =
   | { readonly code: 'costly-setup'; readonly setup: number; readonly play: number };
 
 /** A note in the margin, pinned to a segment and perhaps a line, with what would mend it. */
-export interface Aside {
+export interface Finding {
   readonly id: string;
-  readonly weight: AsideWeight;
+  readonly weight: FindingWeight;
   readonly segment: string;
   readonly line?: string | undefined;
-  readonly finding: AsideFinding;
+  readonly facts: FindingFacts;
   readonly remedy?: Edit | undefined;
 }
 
 /** Everything the checks have to say about a session, in the order of the script. What was accepted on purpose is left out. */
-export function findAsides(
+export function findFindings(
   session: Session,
   composed: ComposedSession,
   fits: readonly HomeFit[],
   { things, policy = USUAL_POLICY }: FitSettings,
-): Aside[] {
+): Finding[] {
   const places = placesOf(Object.values(things));
-  const asides = composed.segments.flatMap((part, index) => [
-    ...lineAsides(part.segment, composed, index),
-    ...needAsides(part.segment),
-    ...unknownAsides(part.segment, things),
-    ...scriptAsides(part.segment, places),
-    ...leftOutAsides(part.segment, fits),
-    ...lackAsides(part.segment, fits),
-    ...cautionAsides(part.segment, fits, { things, policy }),
-    ...tipAsides(part.segment),
-    ...segmentAsides(part, session, composed),
+  const findings = composed.segments.flatMap((part, index) => [
+    ...lineFindings(part.segment, composed, index),
+    ...needFindings(part.segment),
+    ...unknownFindings(part.segment, things),
+    ...scriptFindings(part.segment, places),
+    ...leftOutFindings(part.segment, fits),
+    ...lackFindings(part.segment, fits),
+    ...cautionFindings(part.segment, fits, { things, policy }),
+    ...tipFindings(part.segment),
+    ...segmentFindings(part, session, composed),
   ]);
-  return asides.filter(({ id, weight }) => weight === 'stop' || !session.accepted.includes(id));
+  return findings.filter(({ id, weight }) => weight === 'stop' || !session.accepted.includes(id));
 }
 
-function lineAsides(segment: Segment, composed: ComposedSession, index: number): Aside[] {
+function lineFindings(segment: Segment, composed: ComposedSession, index: number): Finding[] {
   return composed.segments[index]!.lines.flatMap(({ line, text, answer }) => {
     const wrong = !text.ok ? text.problem : answer && !answer.ok ? answer.problem : undefined;
     if (!wrong) return [];
-    const finding = { code: 'line-problem', problem: wrong } as const;
-    return [{ id: `line:${line.id}`, weight: 'stop' as const, segment: segment.id, line: line.id, finding }];
+    const facts = { code: 'line-problem', problem: wrong } as const;
+    return [{ id: `line:${line.id}`, weight: 'stop' as const, segment: segment.id, line: line.id, facts }];
   });
 }
 
-function needAsides(segment: Segment): Aside[] {
-  return segment.needs.flatMap((need): Aside[] => {
+function needFindings(segment: Segment): Finding[] {
+  return segment.needs.flatMap((need): Finding[] => {
     const at = { segment: segment.id, line: firstMention(segment, need) };
     const quantity = needQuantity(
       { ...need, qty: quantityAt(segment, need, segment.level) },
@@ -108,35 +108,35 @@ function needAsides(segment: Segment): Aside[] {
       dialValues(segment.dials),
     );
     if (!quantity.ok) {
-      const finding = { code: 'quantity-problem', need, problem: quantity.problem } as const;
-      return [{ id: `qty:${segment.id}/${need.id}`, weight: 'stop', ...at, finding }];
+      const facts = { code: 'quantity-problem', need, problem: quantity.problem } as const;
+      return [{ id: `qty:${segment.id}/${need.id}`, weight: 'stop', ...at, facts }];
     }
-    const asides: Aside[] = [];
+    const findings: Finding[] = [];
     if (typeof need.qty === 'string' && /[-+*/(]/.test(need.qty)) {
-      const finding = { code: 'computed', need, qty: quantity.value } as const;
-      asides.push({ id: `sum:${segment.id}/${need.id}`, weight: 'note', ...at, finding });
+      const facts = { code: 'computed', need, qty: quantity.value } as const;
+      findings.push({ id: `sum:${segment.id}/${need.id}`, weight: 'note', ...at, facts });
     }
-    return asides;
+    return findings;
   });
 }
 
 /** Things that nobody knows any more: their cautions are not known either, so nothing goes out with them. */
-function unknownAsides(segment: Segment, things: ThingsByKey): Aside[] {
+function unknownFindings(segment: Segment, things: ThingsByKey): Finding[] {
   return segment.needs.flatMap((need) =>
     [need.item, ...need.swaps.map(({ item }) => item)]
       .filter((item) => !Object.hasOwn(things, item))
-      .map((item): Aside => ({
+      .map((item): Finding => ({
         id: `unknown:${segment.id}/${need.id}/${item}`,
         weight: 'stop',
         segment: segment.id,
         line: firstMention(segment, need),
-        finding: { code: 'thing-unknown', item },
+        facts: { code: 'thing-unknown', item },
       })),
   );
 }
 
 /** What does not come out at another level or with the dials of a swap, though it does as the script stands. */
-function scriptAsides(segment: Segment, places: PlacesByItem): Aside[] {
+function scriptFindings(segment: Segment, places: PlacesByItem): Finding[] {
   const isShownElsewhere = ({ fault }: ScriptProblem) =>
     (fault.code === 'expression' || fault.code === 'template') && fault.when === '';
   return checkScript(segment, segment.title, { places, reach: 'as-it-stands' })
@@ -145,12 +145,12 @@ function scriptAsides(segment: Segment, places: PlacesByItem): Aside[] {
       id: `script:${segment.id}/${path}`,
       weight: 'stop',
       segment: segment.id,
-      finding: { code: 'script-problem', fault },
+      facts: { code: 'script-problem', fault },
     }));
 }
 
 /** Homes that do without the part, because something it cannot do without is not permitted there. */
-function leftOutAsides(segment: Segment, fits: readonly HomeFit[]): Aside[] {
+function leftOutFindings(segment: Segment, fits: readonly HomeFit[]): Finding[] {
   const without = fits.flatMap((fit) => {
     const part = fit.parts.find((candidate) => candidate.segment.id === segment.id);
     return part?.isLeftOut ? [{ fit, part }] : [];
@@ -159,26 +159,26 @@ function leftOutAsides(segment: Segment, fits: readonly HomeFit[]): Aside[] {
   const items = without.flatMap(({ part }) =>
     part.served.flatMap(({ need, source }) => (source === 'withheld' && !need.optional ? [need.item] : [])),
   );
-  const finding = {
+  const facts = {
     code: 'left-out',
     items: [...new Set(items)],
     actions: [...new Set(without.flatMap(({ part }) => part.stopped))],
     nicknames: without.map(({ fit }) => fit.home.nickname),
   } as const;
-  return [{ id: `left-out:${segment.id}`, weight: 'heed', segment: segment.id, finding }];
+  return [{ id: `left-out:${segment.id}`, weight: 'warning', segment: segment.id, facts }];
 }
 
 /** An easier or harder way that is a sentence and cannot be done whole. */
-function tipAsides(segment: Segment): Aside[] {
-  return (['easier', 'harder'] as const).flatMap((level): Aside[] =>
+function tipFindings(segment: Segment): Finding[] {
+  return (['easier', 'harder'] as const).flatMap((level): Finding[] =>
     segment.levels[level] && !isWholeLevel(segment.levels[level])
-      ? [{ id: `tip:${segment.id}/${level}`, weight: 'note', segment: segment.id, finding: { code: 'tip', level } }]
+      ? [{ id: `tip:${segment.id}/${level}`, weight: 'note', segment: segment.id, facts: { code: 'tip', level } }]
       : [],
   );
 }
 
 /** What homes lack, said once for all things that the same homes lack. */
-function lackAsides(segment: Segment, fits: readonly HomeFit[]): Aside[] {
+function lackFindings(segment: Segment, fits: readonly HomeFit[]): Finding[] {
   const byHomes = new Map<string, { nicknames: string[]; needs: Need[] }>();
   for (const need of segment.needs) {
     const id = needIdIn(segment, need);
@@ -191,10 +191,10 @@ function lackAsides(segment: Segment, fits: readonly HomeFit[]): Aside[] {
   }
   return [...byHomes.values()].map(({ nicknames, needs }) => ({
     id: `lack:${segment.id}/${needs.map(({ id }) => id).join('+')}`,
-    weight: 'heed',
+    weight: 'warning',
     segment: segment.id,
     line: firstMention(segment, needs[0]!),
-    finding: { code: 'homes-lack', needs, nicknames },
+    facts: { code: 'homes-lack', needs, nicknames },
   }));
 }
 
@@ -202,11 +202,11 @@ function lackAsides(segment: Segment, fits: readonly HomeFit[]): Aside[] {
  * Cautions that withhold what the script says from at least one of the homes that do the part; milder ones stand in the
  * guide. What is put in its place must be permitted in all of those homes.
  */
-function cautionAsides(
+function cautionFindings(
   segment: Segment,
   fits: readonly HomeFit[],
   { things, policy }: { things: ThingsByKey; policy: CautionPolicy },
-): Aside[] {
+): Finding[] {
   const items = segment.needs.flatMap((need) => (things[need.item] ? [asUsed(things[need.item]!, need)] : []));
   const stopsByRule = new Map<string, { households: Household[]; because: readonly string[] }>();
   for (const { household, parts } of fits) {
@@ -221,7 +221,7 @@ function cautionAsides(
     const swap = need?.swaps.find(({ item }) =>
       households.every((household) => isPermitted(item, need, things, household)),
     );
-    const finding = {
+    const facts = {
       code: 'caution',
       rule,
       level: 'stop',
@@ -231,47 +231,47 @@ function cautionAsides(
     } as const;
     return {
       id: `caution:${segment.id}/${rule}`,
-      weight: 'heed' as const,
+      weight: 'warning' as const,
       segment: segment.id,
       line: need && firstMention(segment, need),
-      finding,
-      remedy: need && swap ? { do: 'write-with', segment: segment.id, need: need.id, item: swap.item } : undefined,
+      facts,
+      remedy: need && swap ? { do: 'use-swap', segment: segment.id, need: need.id, item: swap.item } : undefined,
     };
   });
 }
 
-function segmentAsides(
+function segmentFindings(
   part: ComposedSession['segments'][number],
   session: Session,
   composed: ComposedSession,
-): Aside[] {
+): Finding[] {
   const { segment, minutesProblem, together, alone, setup } = part;
-  const asides: Aside[] = [];
+  const findings: Finding[] = [];
   if (segment.size === 'group') {
-    asides.push({ id: `group:${segment.id}`, weight: 'stop', segment: segment.id, finding: { code: 'group-only' } });
+    findings.push({ id: `group:${segment.id}`, weight: 'stop', segment: segment.id, facts: { code: 'group-only' } });
   }
   if (minutesProblem) {
-    const finding = { code: 'minutes-problem', ...minutesProblem } as const;
-    asides.push({ id: `minutes:${segment.id}`, weight: 'stop', segment: segment.id, finding });
+    const facts = { code: 'minutes-problem', ...minutesProblem } as const;
+    findings.push({ id: `minutes:${segment.id}`, weight: 'stop', segment: segment.id, facts });
   }
   const play = spreadOf(together).mean + spreadOf(alone).mean;
   if (spreadOf(setup).mean > play && play > 0) {
-    const finding = { code: 'costly-setup', setup: spreadOf(setup).mean, play } as const;
-    asides.push({ id: `setup:${segment.id}`, weight: 'heed', segment: segment.id, finding });
+    const facts = { code: 'costly-setup', setup: spreadOf(setup).mean, play } as const;
+    findings.push({ id: `setup:${segment.id}`, weight: 'warning', segment: segment.id, facts });
   }
   const flag = composed.runSheet.flags.find(({ to }) => to === segment.id);
-  if (flag) asides.push(seatedAside(flag, session, composed));
-  return asides;
+  if (flag) findings.push(seatedFinding(flag, session, composed));
+  return findings;
 }
 
-function seatedAside(flag: SeatedFlag, session: Session, composed: ComposedSession): Aside {
+function seatedFinding(flag: SeatedFlag, session: Session, composed: ComposedSession): Finding {
   const titleOf = (id: string) => session.segments.find((segment) => segment.id === id)?.title ?? id;
   const move = findBreakInSit(flag, composed);
   return {
     id: `sit:${flag.from}-${flag.to}`,
-    weight: 'heed',
+    weight: 'warning',
     segment: flag.to,
-    finding: {
+    facts: {
       code: 'seated-too-long',
       flag,
       titles: [titleOf(flag.from), titleOf(flag.to)],
@@ -281,7 +281,7 @@ function seatedAside(flag: SeatedFlag, session: Session, composed: ComposedSessi
   };
 }
 
-/** The first line that speaks of a need, where the aside about it belongs. */
+/** The first line that speaks of a need, where the finding about it belongs. */
 function firstMention(segment: Segment, need: Need): string | undefined {
   const lines = linesAt(segment, segment.level);
   return (lines.find(({ text }) => text.includes(`{@${need.id}`)) ?? lines[0])?.id;

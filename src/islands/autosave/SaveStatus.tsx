@@ -1,7 +1,7 @@
-import type { Keeping } from './useKeeping.ts';
+import type { Keeping } from './useAutosave.ts';
 
 /** When it was kept, always in sight. */
-export function KeptWord({ keeping, isKept }: { keeping: Keeping; isKept: boolean }) {
+export function SaveStatus({ keeping, isKept }: { keeping: Keeping; isKept: boolean }) {
   return (
     <span className={`kept kept-${keeping.state}`} role="status">
       {keptWords(keeping, isKept)}

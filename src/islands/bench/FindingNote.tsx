@@ -1,0 +1,35 @@
+import type { ThingsByKey } from '../../core/materials/thing.ts';
+import type { Finding } from '../../core/checks/findings.ts';
+import type { Edit } from '../../core/session/edit.ts';
+import { describeFinding } from '../../messages/findings.ts';
+
+interface FindingNoteProps {
+  readonly finding: Finding;
+  readonly things: ThingsByKey;
+  readonly mayWrite: boolean;
+  readonly onEdit: (edit: Edit) => void;
+}
+
+/** What a check has to say, beside what it is about, with the remedy that can be pressed. */
+export function FindingNote({ finding, things, mayWrite, onEdit }: FindingNoteProps) {
+  const { title, text, remedy } = describeFinding(finding, things);
+  return (
+    <div className={`finding finding-${finding.weight}`}>
+      <strong>{title}</strong> <span>{text}</span>
+      {mayWrite && finding.weight !== 'note' && (
+        <div className="finding-tools">
+          {remedy && finding.remedy && (
+            <button type="button" className="remedy" onClick={() => onEdit(finding.remedy!)}>
+              {remedy}
+            </button>
+          )}
+          {finding.weight === 'warning' && (
+            <button type="button" className="on-purpose" onClick={() => onEdit({ do: 'accept', finding: finding.id })}>
+              on purpose
+            </button>
+          )}
+        </div>
+      )}
+    </div>
+  );
+}
