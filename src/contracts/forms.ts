@@ -1,5 +1,6 @@
+import { clockTime, someWords, words } from './fields.ts';
 import { array, number, object, string, type InferType } from 'yup';
-import { calendarDay, clockTime, someWords, words } from './script.ts';
+import { calendarDay } from './script.ts';
 
 export const signInForm = object({
   email: string().required('is needed').max(200),

@@ -1,52 +1,19 @@
+import { partId, said, line, dialSettings, isRecordOf } from './line.ts';
+import { exactly, words, someWords, key, clockTime } from './fields.ts';
+import { makerSource } from './makerSource.ts';
 import { LEVELS } from '../core/session/levelName.ts';
-import { LINE_KINDS } from '../core/session/line.ts';
 import type { Quantity } from '../core/expressions/quantity.ts';
-import { array, boolean, lazy, mixed, number, object, string, type ObjectShape, type Schema } from 'yup';
-import { numberSettings } from './numberSettings.ts';
+import { array, boolean, lazy, mixed, number, string, type Schema } from 'yup';
 import { actionName } from './cautions.ts';
 import { POSTURES, SEGMENT_KINDS, type Segment } from '../core/session/session.ts';
-import { isTimeOfDay } from '../core/calendar/dates.ts';
 import { calendarDay } from './calendarDay.ts';
 
 export { calendarDay };
-
-const UNKNOWN = ({ unknown }: { unknown?: string }) => `has fields that are not known: ${unknown ?? ''}`;
-
-/** An object with these fields and no others. */
-export const exactly = <Fields extends ObjectShape>(fields: Fields) => object(fields).noUnknown(UNKNOWN);
-
-export const words = (most: number) => string().defined().max(most, `must be at most ${most} characters`);
-export const someWords = (most: number) =>
-  string()
-    .required('must not be empty')
-    .max(most, `must be at most ${most} characters`)
-    .matches(/\S/, 'must not be empty');
-const KEY = /^[\p{L}\p{M}\p{N}]+(-[\p{L}\p{M}\p{N}]+)*$/u;
-export const key = () =>
-  string()
-    .required('must not be empty')
-    .max(80, 'must be at most 80 characters')
-    .test(
-      'key',
-      'must be small letters and digits joined by hyphens',
-      (text) => !text || (KEY.test(text) && text === text.normalize('NFC').toLowerCase()),
-    );
-export const clockTime = () =>
-  string().test(
-    'time',
-    ({ value }) => `“${value}” is not a time of day (HH:MM)`,
-    (text) => text === undefined || isTimeOfDay(text),
-  );
 const localName = () =>
   string()
     .required('must not be empty')
     .max(40)
     .matches(/^[a-zA-Z][a-zA-Z0-9]*$/, 'must be letters and digits and start with a letter');
-const partId = () =>
-  string()
-    .required('must not be empty')
-    .max(80)
-    .matches(/^[A-Za-z0-9-]+$/, 'must be letters, digits and hyphens');
 
 /** More than any home has, and more minutes than any day. */
 const MOST_QUANTITY = 100_000;
@@ -74,14 +41,6 @@ const triple = () => array().of(minuteQuantity()).required().length(3, 'must hol
 
 const minutes = () => exactly({ setup: triple(), together: triple(), alone: triple(), tidy: triple() }).required();
 
-const line = exactly({
-  id: partId(),
-  kind: string().required().oneOf(LINE_KINDS),
-  text: words(2000),
-  answer: string().max(500),
-  why: string().max(500),
-});
-
 const dialNumber = () =>
   number()
     .required()
@@ -107,11 +66,6 @@ const choiceDial = exactly({
 const dial = lazy((value: unknown): Schema =>
   typeof value === 'object' && value !== null && 'choices' in value ? choiceDial : numberDial,
 );
-
-export const dialSettings = () =>
-  mixed<Record<string, number | string>>()
-    .required()
-    .test('dials', 'must be an object of dial names and values', (value) => isRecordOf(value, ['number', 'string']));
 
 const swap = exactly({
   item: key(),
@@ -191,36 +145,6 @@ export const activityFields = {
   access: words(400),
 } as const;
 
-/** What a part was made from: a maker, its values and settings, and what the author changed since. */
-export const makerSource = () =>
-  exactly({
-    maker: string().required().max(40),
-    values: dialSettings(),
-    settings: exactly(numberSettings()).required(),
-    changes: makerChanges(),
-  }).default(undefined);
-
-const makerChanges = () =>
-  exactly({
-    lines: array()
-      .of(
-        exactly({
-          level: string().required().oneOf(LEVELS),
-          rewritten: mixed<Record<string, unknown>>().required(),
-          removed: array().of(string().required().max(80)).required().max(80),
-          added: array()
-            .of(exactly({ after: string().defined().nullable(), line }))
-            .required()
-            .max(60),
-          order: array().of(string().required().max(80)).max(120),
-        }),
-      )
-      .max(3),
-    needs: array()
-      .of(exactly({ need: partId(), item: key() }))
-      .max(20),
-  }).default(undefined);
-
 const MOST_SCRIPT_CHARACTERS = 40_000;
 
 /** Whether the lines of a script, at all its levels, stay within what can be tried out and read. */
@@ -250,6 +174,7 @@ export const segmentEntry = exactly({
   id: partId(),
   kind: string().required().oneOf(SEGMENT_KINDS),
   title: someWords(300),
+  says: said(),
   from: string().max(80),
   level: string().required().oneOf(LEVELS),
   rightDials: dialSettings(),
@@ -272,16 +197,3 @@ export const keptSession = exactly({
   segments: array().of(segmentEntry).required().max(30, 'must be at most 30 parts') as unknown as Schema<Segment[]>,
   accepted: array().of(string().required().max(200)).required().max(200),
 });
-
-/** Dials and needs that an object of settings may name. */
-const MOST_SETTINGS = 60;
-
-function isRecordOf(value: unknown, types: readonly string[]): boolean {
-  return (
-    typeof value === 'object' &&
-    value !== null &&
-    !Array.isArray(value) &&
-    Object.keys(value).length <= MOST_SETTINGS &&
-    Object.values(value).every((entry) => types.includes(typeof entry))
-  );
-}

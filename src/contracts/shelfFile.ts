@@ -1,23 +1,13 @@
+import { dialSettings } from './line.ts';
+import { clockTime, exactly, key, someWords, words } from './fields.ts';
+import { makerSource } from './makerSource.ts';
 import { LEVELS, type LevelName } from '../core/session/levelName.ts';
 import { array, boolean, lazy, number, string, type InferType, type Schema } from 'yup';
 import type { Segment } from '../core/session/session.ts';
 import { SEASONS } from '../core/shelf/filterActivities.ts';
 import { allergenName, cautionPolicy, traitName } from './cautions.ts';
 import { programmeSettings } from './programme.ts';
-import {
-  activityFields,
-  calendarDay,
-  clockTime,
-  dialSettings,
-  exactly,
-  isShortEnough,
-  key,
-  TOO_LONG_A_SCRIPT,
-  makerSource,
-  segmentEntry,
-  someWords,
-  words,
-} from './script.ts';
+import { activityFields, calendarDay, isShortEnough, TOO_LONG_A_SCRIPT, segmentEntry } from './script.ts';
 
 export const LANGUAGES = ['en', 'es', 'ar'] as const;
 

@@ -1,8 +1,9 @@
+import { clockTime, exactly, key, someWords, words } from './fields.ts';
 import { array, boolean, mixed, number, string, type Schema } from 'yup';
 import { daysBetween, isCalendarDate } from '../core/calendar/dates.ts';
 import { SCHOOLS } from '../core/terms/schools.ts';
 import { DAY_KINDS, type Term } from '../core/terms/term.ts';
-import { calendarDay, clockTime, exactly, key, someWords, words } from './script.ts';
+import { calendarDay } from './script.ts';
 
 const id = () =>
   string()

@@ -2,6 +2,7 @@ import type { GuideWords } from './guideWords.ts';
 import { KNOWN_BEFOREHAND } from '../core/cautions/rules.ts';
 import type { Guide, GuideSegment } from '../core/guide/guide.ts';
 import type { GuideSheet, SheetLine } from '../core/print/guidePages.ts';
+import { withoutMarks } from './ownWords.ts';
 import { cautionText } from './guide.ts';
 
 /** A home's guide as it is printed: everything at the level that was sent, from the top down. */
@@ -30,7 +31,7 @@ export function guideSheet(guide: Guide, words: GuideWords): GuideSheet {
 }
 
 function line(style: SheetLine['style'], text: string): SheetLine {
-  return { style, text };
+  return { style, text: withoutMarks(text) };
 }
 
 function fetchLines(guide: Guide, words: GuideWords): SheetLine[] {

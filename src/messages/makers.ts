@@ -1,18 +1,44 @@
+import { listOf } from '../core/message.ts';
+import { sayFor } from '../core/makers/maker.ts';
 import type { MakerProblem } from '../core/session/makerProblem.ts';
+import { authorSpeech } from './speeches.ts';
 
 /** Why a maker's values are refused, with the range; what stood before still stands. */
 export function describeMakerProblem(problem: MakerProblem): string {
+  const { maker } = problem;
+  const say = sayFor(maker, authorSpeech);
+  const dial = (name: string) => authorSpeech.find(`${maker}/dial.${name}`) ?? name;
   switch (problem.code) {
-    case 'out-of-range':
-      return `“${problem.dial}” takes a whole number from ${problem.min} to ${problem.max}, so “${short(problem.value)}” was not taken.`;
-    case 'no-such-choice':
-      return `“${problem.dial}” offers ${problem.choices.join(', ')}, so “${short(problem.value)}” was not taken.`;
+    case 'out-of-range': {
+      const { min, max, value } = problem;
+      return say('makers/problem.out-of-range', { dial: dial(problem.dial), min, max, value: short(value) });
+    }
+    case 'no-such-choice': {
+      const choices = listOf(problem.choices, 'comma');
+      return say('makers/problem.no-such-choice', { dial: dial(problem.dial), choices, value: short(problem.value) });
+    }
     case 'list':
-      return `“${problem.dial}” ${problem.reason}.`;
+      return say('makers/problem.list', { dial: dial(problem.dial), reason: say(problem.why, problem.values) });
     case 'breaks-level':
-      return `${problem.reason.charAt(0).toUpperCase()}${problem.reason.slice(1)}.`;
+      return `${capital(say(problem.why, problem.values))}.`;
+    case 'no-such-maker':
+      return say('makers/problem.no-such-maker', { maker });
   }
 }
+
+/** The name of a maker. */
+export const makerTitle = (maker: string): string => authorSpeech.say(`${maker}/title`);
+
+/** What a maker is for, in a sentence. */
+export const makerAbout = (maker: string): string => authorSpeech.say(`${maker}/about`);
+
+/** What a dial of a maker turns. */
+export const dialLabel = (maker: string, dial: string): string => authorSpeech.say(`${maker}/dial.${dial}`);
+
+/** How a list dial is written. */
+export const dialHint = (maker: string, dial: string): string => authorSpeech.say(`${maker}/hint.${dial}`);
+
+const capital = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
 
 function short(value: unknown): string {
   return String(value).slice(0, 40);

@@ -57,7 +57,7 @@ test('problems say what is wrong, what is kept and what to do', () => {
   );
   assert.match(describeNothingFits('after'), /pin the earlier one.*What stood in the term still stands\./);
   assert.equal(
-    describeMakerProblem({ code: 'out-of-range', dial: 'total', min: 1, max: 12, value: 10_000 }),
+    describeMakerProblem({ code: 'out-of-range', maker: 'pair-cards', dial: 'total', min: 1, max: 12, value: 10_000 }),
     '“total” takes a whole number from 1 to 12, so “10000” was not taken.',
   );
 });

@@ -1,4 +1,5 @@
-import { regenerateSegment } from '../../src/core/makers/makerSegment.ts';
+import { authorSpeech } from '../../src/messages/speeches.ts';
+import { regenerateIn } from '../../src/core/makers/makerSegment.ts';
 import { composeSession } from '../../src/core/guide/composition.ts';
 import { applyEdit } from '../../src/core/session/edit.ts';
 import { findFindings } from '../../src/core/checks/findings.ts';
@@ -57,7 +58,7 @@ function benchRecomputation(): void {
     const edited = applyEdit(
       session,
       { do: 'turn-dial', segment: dial.id, dial: dial.dials[0]!.name, value },
-      regenerateSegment,
+      regenerateIn(authorSpeech),
     );
     if (!edited.ok) throw new Error('the dial was refused');
     const composed = composeSession(edited.value, things, { seatedMinutesPerYear: 3, youngestMonths: 36 });

@@ -1,21 +1,25 @@
-import { LEVELS, type LevelName } from '../../src/core/session/levelName.ts';
-import { isNumberDial, type Dial } from '../../src/core/session/dial.ts';
-import type { ShelfActivity } from '../../src/core/shelf/shelfEntries.ts';
-import { USUAL_SETTINGS, type MakerValues } from '../../src/core/session/makerSource.ts';
-import type { Swap } from '../../src/core/materials/need.ts';
-import type { Thing } from '../../src/core/materials/thing.ts';
 import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { test } from 'node:test';
-import { composeGuide, type Guide, type GuideSegment } from '../../src/core/guide/guide.ts';
-import { segmentFromActivity } from '../../src/core/shelf/fromShelf.ts';
-import type { Segment } from '../../src/core/session/session.ts';
+import { composeGuide } from '../../src/core/guide/composeGuide.ts';
+import type { Guide, GuideSegment } from '../../src/core/guide/guide.ts';
+import { runMaker } from '../../src/core/makers/maker.ts';
 import { MAKERS } from '../../src/core/makers/makers.ts';
-import { firstValues, runMaker, type Maker } from '../../src/core/makers/maker.ts';
-import { FIXED_NUMBERS, NAMED_ONLY } from './reasons.ts';
+import type { Swap } from '../../src/core/materials/need.ts';
+import type { Thing } from '../../src/core/materials/thing.ts';
+import { isNumberDial, type Dial } from '../../src/core/session/dial.ts';
+import { LEVELS, type LevelName } from '../../src/core/session/levelName.ts';
+import { USUAL_SETTINGS } from '../../src/core/session/makerSource.ts';
+import type { Segment } from '../../src/core/session/session.ts';
+import { segmentFromActivity } from '../../src/core/shelf/fromShelf.ts';
+import type { ShelfActivity } from '../../src/core/shelf/shelfEntries.ts';
+import { guideLanguage } from '../../src/messages/guideSpeech.ts';
+import { authorSpeech } from '../../src/messages/speeches.ts';
+import { makerSettings } from './makerSettings.ts';
 import { naiveAmount, naiveText, type Values } from './naive.ts';
 import { countFaults, thingsNamedIn, unfilledFaults } from './proofreading.ts';
+import { FIXED_NUMBERS, NAMED_ONLY } from './reasons.ts';
 
 /** Everything a home can be sent, at every level, at every end of a dial and with every swap. `CONTENT=all` also turns dials in pairs. */
 const EVERYTHING = process.env.CONTENT === 'all';
@@ -100,6 +104,7 @@ function guideFor(activity: ShelfActivity, { dials, swaps, children }: Setting):
   });
   const segment = { ...start, needs };
   const guide = composeGuide({
+    ...guideLanguage('en'),
     session: {
       title: 'Try',
       on: '2027-03-31',
@@ -248,28 +253,12 @@ test('at least ten swaps set a dial and five say how many of them', () => {
   assert.ok(swaps.filter(({ qty }) => qty !== undefined).length >= 5);
 });
 
-/** The settings of a maker that are tried: as it starts, each dial at its ends and each of its choices. */
-function makerSettings(maker: Maker): MakerValues[] {
-  const start = firstValues(maker);
-  return [
-    start,
-    ...maker.dials.flatMap((dial) =>
-      (dial.kind === 'number' ? [dial.min, dial.min + 1, dial.max] : dial.kind === 'choice' ? dial.choices : []).map(
-        (value) => ({
-          ...start,
-          [dial.name]: value,
-        }),
-      ),
-    ),
-  ];
-}
-
 for (const maker of MAKERS) {
   test(`${maker.id}: what it writes holds at every level and dial end`, () => {
     const faults: string[] = [];
     let written = 0;
     for (const values of makerSettings(maker)) {
-      const made = runMaker(maker, values, USUAL_SETTINGS);
+      const made = runMaker(maker, values, { settings: USUAL_SETTINGS, speech: authorSpeech });
       if (!made.ok) continue;
       written += 1;
       const { lines, materials } = made.value;

@@ -43,6 +43,32 @@ async function within(ms: number, isSo: () => Promise<boolean>): Promise<boolean
   return false;
 }
 
+/** The text of a page without what is marked as English: the author's own words and makers' lines. */
+const unmarkedText = (html: string) =>
+  html
+    .replace(/<head>[\s\S]*?<\/head>/g, ' ')
+    .replace(/<bdi lang="en"[^>]*>[^<]*<\/bdi>/g, ' ')
+    .replace(/<[^>]*>/g, ' ')
+    .replace(/&[a-z#0-9]+;/g, ' ');
+const ENGLISH =
+  /\b(the|and|you|your|with|for|from|what|this|that|put|take|after|page|read|sing|how|many|which|minutes|home|book|song)\b/i;
+
+test('guides in Spanish and Arabic hold no English but what is marked as such', async () => {
+  const others = links.filter(({ language }) => language !== 'en');
+  assert.deepEqual([...new Set(others.map(({ language }) => language))].sort(), ['ar', 'es']);
+  for (const { id, language } of others) {
+    const html = await (await visit(0, guideToken(id))).text();
+    assert.match(html, /<bdi lang="en">/, 'what an author wrote is marked');
+    const text = unmarkedText(html);
+    const stray = language === 'ar' ? /[A-Za-z]{2,}/.exec(text) : ENGLISH.exec(text);
+    assert.equal(
+      stray,
+      null,
+      `${language}: ${text.slice(Math.max(0, (stray?.index ?? 0) - 60), (stray?.index ?? 0) + 60)}`,
+    );
+  }
+});
+
 test('a guide is rendered once and then served from memory, unchanged for who has it already', async () => {
   const token = guideToken(links[0]!.id);
   const first = await visit(0, token);

@@ -1,3 +1,4 @@
+import { describeMeasure } from '../../messages/measures.ts';
 import { payingWays } from '../../core/numbers/coins.ts';
 import { giveChange, sortPrices } from '../../core/numbers/change.ts';
 import { shareVolumes } from '../../core/numbers/measures.ts';
@@ -90,6 +91,14 @@ export const calcMeasures = calculation(
       .max(20, 'must hold at most 20 spoons'),
     cup: number().min(1, 'must be at least 1').max(100_000, 'must be at most 100000'),
   }),
-  ({ container, parts, headroom, spoons, cup }) =>
-    shareVolumes({ container, parts, headroom: headroom ?? 0, spoons: spoons ?? [5, 15], cup: cup ?? 240 }),
+  ({ container, parts, headroom, spoons, cup }) => {
+    const shared = shareVolumes({
+      container,
+      parts,
+      headroom: headroom ?? 0,
+      spoons: spoons ?? [5, 15],
+      cup: cup ?? 240,
+    });
+    return { ml: shared.ml, say: shared.measures.map(describeMeasure) };
+  },
 );

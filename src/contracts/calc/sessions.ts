@@ -1,10 +1,12 @@
+import { composeGuide } from '../../core/guide/composeGuide.ts';
+import { guideLanguage } from '../../messages/guideSpeech.ts';
 import type { ReadingPace } from '../../core/time/readAloud.ts';
 import type { CautionPolicy } from '../../core/cautions/rules.ts';
 import type { Home } from '../../core/homes/home.ts';
-import { composeGuide, type Guide, type GuideLevel, type GuideSegment } from '../../core/guide/guide.ts';
+import type { Guide, GuideLevel, GuideSegment } from '../../core/guide/guide.ts';
 import type { Segment, Session } from '../../core/session/session.ts';
 import { frameSegments, segmentFor, type NamedPart } from '../../core/shelf/segmentFor.ts';
-import { CLOSING_LINES, FRAMING, OPENING_LINES } from '../../messages/framing.ts';
+import { authorSpeech } from '../../messages/speeches.ts';
 import { describeMakerProblem } from '../../messages/makers.ts';
 import { checkContents, sourcesOf, thingsOf, withSections, type FileSections } from '../fileContents.ts';
 import { readSettings, type ProgrammeSettings } from '../programme.ts';
@@ -36,6 +38,7 @@ export const calcGuide = calculation(
       programme: '',
       policy: programme?.cautions ?? settings.cautions,
       books: file.books,
+      ...guideLanguage('en'),
     });
     return describeGuide(guide);
   },
@@ -57,7 +60,7 @@ function segmentsOf(
     const made = segmentFor(part as NamedPart, sourcesOf(file), {
       id: `part-${at + 1}`,
       pace: settings.pace as unknown as ReadingPace,
-      words: FRAMING,
+      speech: authorSpeech,
       numbers: settings.numbers,
     });
     if (made.ok) return made.value;
@@ -66,10 +69,7 @@ function segmentsOf(
       throw new CalcInputError(`${path}.key`, `"${made.problem.key}" is not in the file`);
     throw new CalcInputError(`${path}.values`, describeMakerProblem(made.problem.problem));
   });
-  return frameSegments(middle, {
-    opening: { id: 'opening', title: 'Hello', lines: OPENING_LINES },
-    closing: { id: 'closing', title: 'Goodbye', lines: CLOSING_LINES },
-  });
+  return frameSegments(middle, { opening: 'opening', closing: 'closing', speech: authorSpeech });
 }
 
 function homeOf({ nickname, allergens, children, things }: HomeEntry): Home {

@@ -1,29 +1,19 @@
-import { regenerateSegment } from '../makers/makerSegment.ts';
+import { composeGuide } from './composeGuide.ts';
+import { guideLanguage } from '../../messages/guideSpeech.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { findFindings } from '../checks/findings.ts';
-import { fitHomes } from '../homes/sessionReadiness.ts';
 import type { Home } from '../homes/home.ts';
 import { composeSession } from './composition.ts';
-import { applyEdit } from '../session/edit.ts';
-import { composeGuide } from './guide.ts';
 import { CARTS, homeWith, SESSION, THINGS } from './session.fixture.ts';
 import type { Segment, Session } from '../session/session.ts';
 
 const guideFor = (home: Home, session: Session = SESSION) =>
-  composeGuide({ session, home, things: THINGS, programme: 'Quillbrook' });
+  composeGuide({ ...guideLanguage('en'), session, home, things: THINGS, programme: 'Quillbrook' });
 const cartsIn = (guide: ReturnType<typeof guideFor>) => {
   const segment = guide.segments.find(({ id }) => id === 'carts')!;
   return { ...segment, lines: segment.levels.right!.lines };
 };
-const asidesFor = (homes: readonly Home[], session: Session = SESSION) => {
-  const composed = composeSession(session, THINGS, {
-    seatedMinutesPerYear: 3,
-    youngestMonths: session.ages.fromMonths,
-  });
-  return findFindings(session, composed, fitHomes(session, homes, { things: THINGS }).fits, { things: THINGS });
-};
-
 const everything = [
   { item: 'small-box', qty: 6 },
   { item: 'bottle-lid', qty: 30 },
@@ -168,6 +158,7 @@ test('a swap may say how many of it, by the places it has', () => {
     lines: [{ id: 'l', kind: 'do', text: 'Stand {@boxes|count} ready.' }],
   };
   const guide = composeGuide({
+    ...guideLanguage('en'),
     session: { ...SESSION, segments: [pots] },
     home: homeWith([{ item: 'tray', qty: 1 }]),
     things: { ...THINGS, tray },
@@ -191,7 +182,13 @@ test('what is prepared before the day is told only to homes that use it from wha
 
 test('a thing that nobody knows is refused to every home and stops the session', () => {
   const { 'bottle-lid': _, ...fewer } = THINGS;
-  const guide = composeGuide({ session: SESSION, home: homeWith(everything), things: fewer, programme: '' });
+  const guide = composeGuide({
+    ...guideLanguage('en'),
+    session: SESSION,
+    home: homeWith(everything),
+    things: fewer,
+    programme: '',
+  });
   assert.equal(
     guide.fetch.some(({ item }) => item === 'bottle-lid'),
     false,
@@ -211,7 +208,7 @@ test('a child who still mouths things is kept from small parts at any age, and f
     false,
   );
   const things = { ...THINGS, 'jar-lid': { ...THINGS['jar-lid'], traits: ['not-for-eating'] } };
-  const guide = composeGuide({ session: SESSION, home: mouthing, things, programme: '' });
+  const guide = composeGuide({ ...guideLanguage('en'), session: SESSION, home: mouthing, things, programme: '' });
   assert.equal(cartsIn(guide).leftOut, true);
 });
 
@@ -237,6 +234,7 @@ test('a book stands among what is fetched, with another that shares most of its 
     { key: 'both', title: 'Both', skills: ['order', 'listen', 'rhyme'] },
   ];
   const guide = composeGuide({
+    ...guideLanguage('en'),
     session: { ...SESSION, segments: [book] },
     home: homeWith([]),
     things: THINGS,
@@ -244,49 +242,6 @@ test('a book stands among what is fetched, with another that shares most of its 
     books,
   });
   assert.deepEqual(guide.books, [{ title: 'The cart', retold: 'A cart rolls off.', another: 'Both' }]);
-});
-
-test('a sit that is too long offers the move that breaks it, and pressing it works', () => {
-  const sit = asidesFor([homeWith(everything)]).find(({ facts }) => facts.code === 'seated-too-long');
-  assert.deepEqual(sit?.remedy, { do: 'move-segment', segment: 'hunt', to: 1 });
-  const mended = applyEdit(SESSION, sit!.remedy!, regenerateSegment);
-  assert.ok(mended.ok);
-  assert.equal(
-    asidesFor([homeWith(everything)], mended.value).some(({ facts }) => facts.code === 'seated-too-long'),
-    false,
-  );
-});
-
-test('what was done on purpose is not said again, but what stops a session is', () => {
-  const sit = asidesFor([homeWith(everything)]).find(({ facts }) => facts.code === 'seated-too-long')!;
-  const group = { ...SESSION, segments: [{ ...CARTS, size: 'group' as const }], accepted: [sit.id, 'group:carts'] };
-  assert.deepEqual(
-    asidesFor([homeWith(everything)], group)
-      .filter(({ weight }) => weight === 'stop')
-      .map(({ facts }) => facts.code),
-    ['group-only'],
-  );
-  assert.equal(
-    asidesFor([homeWith(everything)], { ...SESSION, accepted: [sit.id] }).some(({ id }) => id === sit.id),
-    false,
-  );
-});
-
-test('homes under three are counted beside what they must not have, with the swap to write instead', () => {
-  const small = homeWith(everything, { children: [{ nickname: 'Pip', birthMonth: '2025-01' }] });
-  const caution = asidesFor([small, homeWith(everything)]).find(({ facts }) => facts.code === 'caution');
-  assert.ok(caution?.facts.code === 'caution');
-  assert.equal(caution.facts.homes, 1);
-  assert.deepEqual(caution.remedy, { do: 'use-swap', segment: 'carts', need: 'lids', item: 'jar-lid' });
-});
-
-test('what the same homes lack is said once', () => {
-  const bare = homeWith([], { id: 'bare', nickname: 'Top floor' });
-  const lacks = asidesFor([bare, homeWith(everything)]).filter(({ facts }) => facts.code === 'homes-lack');
-  assert.deepEqual(
-    lacks.map(({ facts }) => facts.code === 'homes-lack' && [facts.needs.map(({ item }) => item), facts.nicknames]),
-    [[['small-box', 'bottle-lid'], ['Top floor']]],
-  );
 });
 
 test('a line without words does not reach a home', () => {

@@ -1,3 +1,4 @@
+import { authorSpeech } from '../../messages/speeches.ts';
 import type { LevelName } from '../session/levelName.ts';
 import { USUAL_SETTINGS } from '../session/makerSource.ts';
 import assert from 'node:assert/strict';
@@ -6,13 +7,18 @@ import { applyEdit, type Edit } from '../session/edit.ts';
 import { linesAt } from '../session/levels.ts';
 import type { Segment, Session } from '../session/session.ts';
 import { SESSION } from '../guide/session.fixture.ts';
-import { regenerateSegment, segmentFromMaker } from './makerSegment.ts';
+import { regenerateIn, segmentFromMaker } from './makerSegment.ts';
 import { firstValues } from './maker.ts';
 import { findMaker, MAKERS } from './makers.ts';
 
 const partOf = (id: string): Segment => {
   const maker = findMaker(id)!;
-  const made = segmentFromMaker(maker, { values: firstValues(maker), settings: USUAL_SETTINGS, id });
+  const made = segmentFromMaker(maker, {
+    values: firstValues(maker),
+    settings: USUAL_SETTINGS,
+    id,
+    speech: authorSpeech,
+  });
   assert.ok(made.ok);
   return made.value;
 };
@@ -20,7 +26,7 @@ const partOf = (id: string): Segment => {
 const edited = (segment: Segment, ...edits: Edit[]): Segment =>
   edits.reduce<Session>(
     (session, edit) => {
-      const next = applyEdit(session, edit, regenerateSegment);
+      const next = applyEdit(session, edit, regenerateIn(authorSpeech));
       assert.ok(next.ok, JSON.stringify(next));
       return next.value;
     },

@@ -1,3 +1,5 @@
+import { describeMakerProblem } from '../../messages/makers.ts';
+import { authorSpeech } from '../../messages/speeches.ts';
 import { USUAL_SETTINGS, type MakerValues } from '../session/makerSource.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
@@ -9,8 +11,12 @@ import { findMaker } from './makers.ts';
 
 const refusal = (id: string, values: MakerValues): string => {
   const maker = findMaker(id)!;
-  const answer = runMaker(maker, { ...firstValues(maker), ...values }, USUAL_SETTINGS);
-  return answer.ok ? 'made' : 'reason' in answer.problem ? answer.problem.reason : answer.problem.code;
+  const answer = runMaker(
+    maker,
+    { ...firstValues(maker), ...values },
+    { settings: USUAL_SETTINGS, speech: authorSpeech },
+  );
+  return answer.ok ? 'made' : describeMakerProblem(answer.problem);
 };
 
 /** Runs synchronous work and breaks it off after a time that only unbounded work reaches. */
@@ -28,9 +34,18 @@ test('bad input is refused with the range, and its work is bounded', () => {
     assert.match(refusal('money-table', { purse: '1 '.repeat(140) }), /at most 60 numbers, not 140/);
     assert.match(refusal('money-table', { purse: '1'.repeat(1_000_000) }), /at most 300 characters/);
     assert.match(refusal('money-table', { prices: 'three' }), /so “three” was not taken/);
-    assert.equal(refusal('pair-cards', { total: 10_000 }), 'out-of-range');
-    assert.equal(refusal('pattern-row', { length: 100_000 }), 'out-of-range');
-    assert.equal(refusal('number-pots', { to: 'many' }), 'out-of-range');
+    assert.equal(
+      refusal('pair-cards', { total: 10_000 }),
+      '“total” takes a whole number from 1 to 12, so “10000” was not taken.',
+    );
+    assert.equal(
+      refusal('pattern-row', { length: 100_000 }),
+      '“pieces in the row” takes a whole number from 2 to 24, so “100000” was not taken.',
+    );
+    assert.equal(
+      refusal('number-pots', { to: 'many' }),
+      '“to” takes a whole number from 1 to 20, so “many” was not taken.',
+    );
     assert.match(refusal('pattern-row', { unit: 'red red red' }), /at least two different pieces/);
     assert.match(refusal('pattern-row', { length: 4 }), /so nobody can see that it repeats; take at least 6/);
     assert.match(refusal('volumes', { container: 50, shares: '1 20' }), /less than a teaspoon/);

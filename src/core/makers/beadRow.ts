@@ -1,112 +1,67 @@
+import { listOf, type MessageValues } from '../message.ts';
 import { ok } from '../outcome.ts';
-import { numberName, count, listWords } from './words.ts';
-import type { Shape, Drawing } from '../page/drawing.ts';
-import { type Maker, numberOf } from './maker.ts';
+import type { Drawing, Shape } from '../page/drawing.ts';
+import { numberOf, type Maker } from './maker.ts';
+import { lasting, lineWriters } from './makerOutput.ts';
+
+const STEPS = [2, 5, 10];
 
 /** A row of a hundred beads in tens of two inks, and a number shown on it. */
 export const beadRowMaker: Maker = {
   id: 'bead-row',
-  title: 'Bead row to 100',
-  about: 'Tens in two colours: any number is so many tens and so many more.',
   skills: ['tens-ones', 'steps'],
   dials: [
-    { kind: 'number', name: 'number', label: 'number', min: 0, max: 100, value: 34 },
-    { kind: 'choice', name: 'step', label: 'steps of', choices: ['2', '5', '10'], value: '10' },
+    { kind: 'number', name: 'number', min: 0, max: 100, value: 34 },
+    { kind: 'choice', name: 'step', choices: STEPS.map(String), value: '10' },
   ],
-  make(values) {
+  make(values, _settings, say) {
     const number = numberOf(values, 'number');
     const step = Number(values.step);
-    const tens = Math.floor(number / 10);
-    const ones = number % 10;
-    const landing = Array.from({ length: Math.floor(number / step) }, (_, index) => (index + 1) * step);
-    const lands = number > 0 && number % step === 0;
-    const beads: Shape[] = Array.from({ length: 100 }, (_, index): Shape => {
-      const row = Math.floor(index / 50);
-      const isOn = index < number;
-      return {
-        kind: 'circle',
-        x: 2.2 + (index % 50) * 3.9 + Math.floor((index % 50) / 10) * 1.4,
-        y: 4 + row * 10,
-        r: 1.8,
-        fill: isOn ? (Math.floor(index / 10) % 2 ? 'marigold' : 'teal') : 'white',
-        stroke: 'soft',
-        width: 0.25,
-      };
-    });
-    const picture: Drawing = { width: 206, height: 20, shapes: beads };
-    const body = [
-      { key: 'do-1', kind: 'do' as const, text: 'Thread or lay beads in tens, two colours in turn.' },
-      {
-        key: 'ask-1',
-        kind: 'ask' as const,
-        text: `“Show me ${numberName(number)}.”`,
-        answer: `${count(tens, 'ten')} and ${ones}`,
-      },
-      {
-        key: 'ask-2',
-        kind: 'ask' as const,
-        text: '“How many whole tens? How many more?”',
-        answer: `${tens}, and ${ones}`,
-      },
-      {
-        key: 'ask-3',
-        kind: 'ask' as const,
-        text: `“Jump in steps of ${step}. Do we land on it?”`,
-        answer: lands
-          ? `yes, after ${count(number / step, 'jump')}`
-          : number === 0
-            ? 'there is nothing to jump to'
-            : landing.length === 0
-              ? 'no: the first jump goes past it'
-              : `no: ${landing.at(-1)!} and ${number - landing.at(-1)!} more`,
-      },
-    ];
+    const jumps = Math.floor(number / step);
+    const landing = number === 0 ? 'nothing' : number % step === 0 ? 'yes' : jumps === 0 ? 'past' : 'no';
+    const fitting = STEPS.filter((size) => number > 0 && number % size === 0);
+    const facts: MessageValues = {
+      ...{ number, tens: Math.floor(number / 10), ones: number % 10, step, jumps, landing },
+      ...{ last: jumps * step, over: number - jumps * step, toHundred: 100 - number, few: Math.min(10, number) },
+      ...{ fit: fitting.length, fitting: listOf(fitting) },
+    };
+    const { toDo, toAsk } = lineWriters(say);
+    const body = [toDo('do-1'), toAsk('ask-1', facts), toAsk('ask-2', facts), toAsk('ask-3', facts)];
+    const picture = beads(number);
     return ok({
-      facts: [
-        `${number} is ${numberName(number)}: ${count(tens, 'ten')} and ${count(ones, 'one')}.`,
-        `Steps of ${step}: ${lands ? `${number / step} jumps land on it` : 'they do not land on it'}; steps that do: ${listWords([2, 5, 10].filter((size) => number > 0 && number % size === 0)) || 'none of 2, 5, 10'}.`,
-      ],
+      facts: [say('fact', facts), say('fact.steps', facts)],
       picture,
       lines: {
-        easier: [
-          { key: 'do-2', kind: 'do', text: 'Use the first ten only.' },
-          {
-            key: 'ask-4',
-            kind: 'ask',
-            text: `“Show me ${Math.min(10, number)}.”`,
-            answer: String(Math.min(10, number)),
-          },
-        ],
+        easier: [toDo('do-2'), toAsk('ask-4', facts)],
         right: body,
-        harder: [
-          ...body,
-          { key: 'ask-5', kind: 'ask', text: `“And how many more to a hundred?”`, answer: String(100 - number) },
-        ],
+        harder: [...body, toAsk('ask-5', facts)],
       },
       materials: [
-        {
-          item: 'pasta-shape',
-          qty: 100,
-          use: 'lasting',
-          swaps: [{ item: 'building-block', fit: 0.5, why: 'a home has about twenty: build one ten after the other' }],
-        },
-        { item: 'string', qty: 1, use: 'lasting', swaps: [] },
+        lasting('pasta-shape', 100, [{ item: 'building-block', fit: 0.5, why: say('swap.building-block') }]),
+        lasting('string', 1),
       ],
       actions: ['cords'],
-      printable: {
-        title: 'Bead row',
-        cards: [],
-        sheets: [
-          {
-            ...picture,
-            width: 186,
-            shapes: picture.shapes.map((shape) =>
-              shape.kind === 'circle' ? { ...shape, x: shape.x * 0.9, r: shape.r * 0.9 } : shape,
-            ),
-          },
-        ],
-      },
-      key: [`${number}: ${tens} tens, ${ones} ones`],
+      printable: { title: say('printable'), cards: [], sheets: [acrossSheet(picture)] },
+      key: [say('key', facts)],
     });
   },
 };
+
+/** Two rows of fifty, the tens in turn in two inks, the first so many filled. */
+function beads(filled: number): Drawing {
+  const shapes = Array.from({ length: 100 }, (_, index): Shape => {
+    const [row, place] = [Math.floor(index / 50), index % 50];
+    const ink = Math.floor(index / 10) % 2 ? 'marigold' : 'teal';
+    const at = { x: 2.2 + place * 3.9 + Math.floor(place / 10) * 1.4, y: 4 + row * 10, r: 1.8 };
+    return { kind: 'circle', ...at, fill: index < filled ? ink : 'white', stroke: 'soft', width: 0.25 };
+  });
+  return { width: 206, height: 20, shapes };
+}
+
+/** The row a little smaller, so that it fits across a sheet of paper. */
+function acrossSheet(picture: Drawing): Drawing {
+  const shapes = picture.shapes.map((shape) =>
+    shape.kind === 'circle' ? { ...shape, x: shape.x * 0.9, r: shape.r * 0.9 } : shape,
+  );
+  return { ...picture, width: 186, shapes };
+}

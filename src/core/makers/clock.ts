@@ -1,80 +1,36 @@
+import type { MessageValues } from '../message.ts';
 import { ok } from '../outcome.ts';
-import { type Drawing, type Shape } from '../page/drawing.ts';
+import type { Drawing, Shape } from '../page/drawing.ts';
 import { numberOf, type Maker } from './maker.ts';
-import { numberName } from './words.ts';
+import { lasting, lineWriters } from './makerOutput.ts';
 
 /** A clock face at o'clock or half past. */
 export const clockMaker: Maker = {
   id: 'clock',
-  title: 'Clock',
-  about: 'O’clock and half past, with the small hand where it belongs.',
   skills: ['order', 'numeral-quantity'],
   dials: [
-    { kind: 'number', name: 'hour', label: 'hour', min: 1, max: 12, value: 3 },
-    { kind: 'choice', name: 'minutes', label: 'minutes', choices: ['o’clock', 'half past'], value: 'o’clock' },
+    { kind: 'number', name: 'hour', min: 1, max: 12, value: 3 },
+    { kind: 'choice', name: 'minutes', choices: ['o’clock', 'half past'], value: 'o’clock' },
   ],
-  make(values) {
+  make(values, _settings, say) {
     const hour = numberOf(values, 'hour');
     const isHalf = values.minutes === 'half past';
-    const said = isHalf ? `half past ${numberName(hour)}` : `${numberName(hour)} o’clock`;
+    const facts: MessageValues = { hour, next: (hour % 12) + 1, half: isHalf ? 'yes' : 'no' };
     const face = clockFace(hour, isHalf);
-    const next = (hour % 12) + 1;
-    const body = [
-      {
-        key: 'do-1',
-        kind: 'do' as const,
-        text: `Set the clock to ${said}: the long hand to the ${isHalf ? 'six' : 'twelve'}, the short one ${isHalf ? `between ${hour} and ${next}` : `to the ${hour}`}.`,
-      },
-      {
-        key: 'ask-1',
-        kind: 'ask' as const,
-        text: '“What does the short hand point to?”',
-        answer: isHalf ? `past ${hour}, on the way to ${next}` : String(hour),
-      },
-      {
-        key: 'ask-2',
-        kind: 'ask' as const,
-        text: '“What do we do at that time?”',
-        answer: 'whatever is true in your home',
-      },
-      {
-        key: 'if-1',
-        kind: 'if' as const,
-        text: `They read the long hand as the hour: cover it with a finger, and read the short one first.`,
-      },
-    ];
+    const { toDo, toAsk, inCase } = lineWriters(say);
+    const body = [toDo('do-1', facts), toAsk('ask-1', facts), toAsk('ask-2'), inCase('if-1')];
     return ok({
-      facts: [`It shows ${said}.`],
+      facts: [say('fact', facts)],
       picture: face,
       lines: {
-        easier: [
-          { key: 'do-2', kind: 'do', text: 'Use the short hand only.' },
-          isHalf
-            ? { key: 'ask-3', kind: 'ask', text: '“Between which two numbers?”', answer: `${hour} and ${next}` }
-            : { key: 'ask-4', kind: 'ask', text: '“Near which number?”', answer: String(hour) },
-        ],
+        easier: [toDo('do-2'), isHalf ? toAsk('ask-3', facts) : toAsk('ask-4', facts)],
         right: body,
-        harder: [
-          ...body,
-          {
-            key: 'ask-5',
-            kind: 'ask',
-            text: '“And an hour later?”',
-            answer: isHalf ? `half past ${numberName(next)}` : `${numberName(next)} o’clock`,
-          },
-        ],
+        harder: [...body, toAsk('ask-5', facts)],
       },
-      materials: [
-        {
-          item: 'clock',
-          qty: 1,
-          use: 'lasting',
-          swaps: [{ item: 'plate', fit: 0.7, why: 'numerals on notes, hands of two pencils' }],
-        },
-      ],
+      materials: [lasting('clock', 1, [{ item: 'plate', fit: 0.7, why: say('swap.plate') }])],
       actions: [],
-      printable: { title: 'Clock', cards: [], sheets: [face, clockFace(null, false)] },
-      key: [said],
+      printable: { title: say('title'), cards: [], sheets: [face, clockFace(null, false)] },
+      key: [say('time', facts)],
     });
   },
 };

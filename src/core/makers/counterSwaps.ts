@@ -1,8 +1,9 @@
+import type { Say } from '../message.ts';
 import type { MakerMaterial } from './makerOutput.ts';
 
-export const COUNTERS: MakerMaterial['swaps'] = [
-  { item: 'building-block', fit: 0.9, why: 'thick enough for a hand to feel how many' },
-  { item: 'clothes-peg', fit: 0.85, why: 'they hold on to a rim, so none gets lost' },
-  { item: 'dried-bean', fit: 0.7, why: 'small: only where nobody under three is in the room' },
-  { item: 'lolly-stick', fit: 0.4, why: 'thin: a hand will not feel that nine is many' },
-];
+const FITS = { 'building-block': 0.9, 'clothes-peg': 0.85, 'dried-bean': 0.7, 'lolly-stick': 0.4 } as const;
+
+/** What else will do as counters, the best first. */
+export function counterSwaps(say: Say): MakerMaterial['swaps'] {
+  return Object.entries(FITS).map(([item, fit]) => ({ item, fit, why: say(`makers/counters.${item}`) }));
+}

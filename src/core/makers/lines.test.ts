@@ -1,3 +1,5 @@
+import { describeMakerProblem } from '../../messages/makers.ts';
+import { authorSpeech } from '../../messages/speeches.ts';
 import type { MakerOutput } from './makerOutput.ts';
 import { USUAL_SETTINGS, type MakerSettings, type MakerValues } from '../session/makerSource.ts';
 import assert from 'node:assert/strict';
@@ -11,7 +13,11 @@ import { findMaker } from './makers.ts';
 /** What the lines ask a home to have, to lay and to answer, against the things that are listed and printed. */
 const make = (id: string, values: MakerValues, settings: Partial<MakerSettings> = {}) => {
   const maker = findMaker(id)!;
-  return runMaker(maker, { ...firstValues(maker), ...values }, { ...USUAL_SETTINGS, ...settings });
+  return runMaker(
+    maker,
+    { ...firstValues(maker), ...values },
+    { settings: { ...USUAL_SETTINGS, ...settings }, speech: authorSpeech },
+  );
 };
 const upTo = (last: number, first = 0) => Array.from({ length: last - first + 1 }, (_, index) => first + index);
 const qtyOf = ({ materials }: MakerOutput, item: string) => materials.find((entry) => entry.item === item)!.qty;
@@ -147,7 +153,7 @@ test('volumes: what is poured never runs over, the most is the most, and cups an
   );
   assert.ok(poured > 50);
   const over = make('volumes', { container: 55, shares: '1 1', headroom: 0 });
-  assert.ok(!over.ok && 'reason' in over.problem && /come to 60 ml/.test(over.problem.reason));
+  assert.ok(!over.ok && /come to 60 ml/.test(describeMakerProblem(over.problem)));
 });
 
 test('money table: there are coins for the purse, for the till where change is given, and for the easier line', () => {
@@ -177,7 +183,7 @@ test('paper is listed as many sheets as come out of the printer, on A4 and on Le
     makerPages(
       '',
       { ...made, printable: { ...made.printable, backs: undefined } },
-      { paper, margin: USUAL_MARGIN },
+      { paper, margin: USUAL_MARGIN, speech: authorSpeech },
       {
         withKey: false,
       },

@@ -1,14 +1,14 @@
-import type { MakerOutput } from './makerOutput.ts';
+import type { MessageValues, Say, Speech } from '../message.ts';
+import { err, type Outcome } from '../outcome.ts';
 import type { MakerProblem } from '../session/makerProblem.ts';
 import type { MakerSettings, MakerValues } from '../session/makerSource.ts';
-import { err, type Outcome } from '../outcome.ts';
+import type { MakerOutput } from './makerOutput.ts';
 
-/** A dial of a maker: a number with a range, a choice, or a short list that is typed. */
+/** A dial of a maker: a number with a range, a choice, or a short list that is typed. Its catalogue has its label. */
 export type MakerDial =
   | {
       readonly kind: 'number';
       readonly name: string;
-      readonly label: string;
       readonly min: number;
       readonly max: number;
       readonly value: number;
@@ -16,26 +16,24 @@ export type MakerDial =
   | {
       readonly kind: 'choice';
       readonly name: string;
-      readonly label: string;
       readonly choices: readonly string[];
       readonly value: string;
     }
-  | {
-      readonly kind: 'list';
-      readonly name: string;
-      readonly label: string;
-      readonly hint: string;
-      readonly value: string;
-    };
+  | { readonly kind: 'list'; readonly name: string; readonly value: string };
 
+/** What a maker refuses, before the maker's own name is put to it. */
+export type Refusal =
+  | { readonly code: 'list'; readonly dial: string; readonly why: string; readonly values?: MessageValues }
+  | { readonly code: 'breaks-level'; readonly why: string; readonly values?: MessageValues };
+
+/** Works a piece of learning with numbers out from a few dials: lines, things, picture and paper that agree. */
 export interface Maker {
+  /** Also the name of its catalogue in `messages/makers`. */
   readonly id: string;
-  readonly title: string;
-  readonly about: string;
   readonly skills: readonly string[];
   readonly dials: readonly MakerDial[];
   /** Works everything out for values that lie in their ranges. */
-  readonly make: (values: MakerValues, settings: MakerSettings) => Outcome<MakerOutput, MakerProblem>;
+  readonly make: (values: MakerValues, settings: MakerSettings, say: Say) => Outcome<MakerOutput, Refusal>;
 }
 
 /** The values a maker starts from. */
@@ -43,7 +41,13 @@ export function firstValues(maker: Maker): Record<string, number | string> {
   return Object.fromEntries(maker.dials.map(({ name, value }) => [name, value]));
 }
 
-const LONGEST_LIST = 300;
+/** Most characters that a typed list may have. */
+export const LONGEST_LIST = 300;
+
+/** Says the sentences of one maker's catalogue by their short names; a name with a slash is one of another catalogue. */
+export function sayFor(makerId: string, speech: Speech): Say {
+  return (key, values) => speech.say(key.includes('/') ? key : `${makerId}/${key}`, values);
+}
 
 /**
  * Runs a maker: values are checked against the dials first, so that no wrong value can make it work for long. A dial without
@@ -52,26 +56,42 @@ const LONGEST_LIST = 300;
 export function runMaker(
   maker: Maker,
   given: MakerValues,
-  settings: MakerSettings,
+  { settings, speech }: { settings: MakerSettings; speech: Speech },
 ): Outcome<MakerOutput, MakerProblem> {
   const values = { ...firstValues(maker), ...given };
   for (const dial of maker.dials) {
-    const value = values[dial.name];
-    if (dial.kind === 'number') {
-      if (typeof value !== 'number' || !Number.isInteger(value) || value < dial.min || value > dial.max)
-        return err({ code: 'out-of-range', dial: dial.label, min: dial.min, max: dial.max, value });
-    } else if (dial.kind === 'choice') {
-      if (!dial.choices.includes(String(value)))
-        return err({ code: 'no-such-choice', dial: dial.label, choices: dial.choices, value });
-    } else if (typeof value !== 'string' || value.length > LONGEST_LIST)
-      return err({ code: 'list', dial: dial.label, reason: `takes at most ${LONGEST_LIST} characters` });
+    const problem = problemOf(dial, values[dial.name]);
+    if (problem) return err({ maker: maker.id, dial: dial.name, ...problem });
   }
-  return maker.make(values, settings);
+  const made = maker.make(values, settings, sayFor(maker.id, speech));
+  return made.ok ? made : err({ maker: maker.id, ...made.problem });
 }
 
-/** Refuses values that would break a level. */
-export function refuse(reason: string): { ok: false; problem: MakerProblem } {
-  return err({ code: 'breaks-level', reason });
+function problemOf(dial: MakerDial, value: unknown) {
+  switch (dial.kind) {
+    case 'number': {
+      const isIn = typeof value === 'number' && Number.isInteger(value) && value >= dial.min && value <= dial.max;
+      return isIn ? null : { code: 'out-of-range' as const, min: dial.min, max: dial.max, value };
+    }
+    case 'choice':
+      return dial.choices.includes(String(value))
+        ? null
+        : { code: 'no-such-choice' as const, choices: dial.choices, value };
+    case 'list':
+      return typeof value === 'string' && value.length <= LONGEST_LIST
+        ? null
+        : { code: 'list' as const, why: 'makers/list-too-long', values: { most: LONGEST_LIST } };
+  }
+}
+
+/** Refuses values that would break a level, with the name of the sentence that says why. */
+export function refuse(why: string, values?: MessageValues): { ok: false; problem: Refusal } {
+  return err({ code: 'breaks-level', why, ...(values && { values }) });
+}
+
+/** Refuses what was typed into a list dial, with the name of the sentence that says why. */
+export function refuseList(dial: string, why: string, values?: MessageValues): { ok: false; problem: Refusal } {
+  return err({ code: 'list', dial, why, ...(values && { values }) });
 }
 
 /** A number from a dial that was checked. */

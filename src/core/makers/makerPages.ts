@@ -1,3 +1,4 @@
+import type { Speech } from '../message.ts';
 import { flowPages, writing } from '../page/flow.ts';
 import { cardPages } from '../page/cards.ts';
 import type { MakerOutput, Printable } from './makerOutput.ts';
@@ -7,17 +8,28 @@ import { scaled, type Drawing } from '../page/drawing.ts';
 /** What a maker made, on sheets: cards to cut, drawings, then the answer key on a sheet of its own. */
 export function makerPages(title: string, made: MakerOutput, settings: SheetSettings, { withKey = true } = {}): Page[] {
   const area = printableArea(settings);
-  const key = writing([`${title}: the answers`, '', ...made.facts, '', ...made.key], { width: area.width, size: 5 });
+  const named = { title: { own: title } };
+  const heading = settings.speech.say('print/answers', named);
+  const key = writing([heading, '', ...made.facts, '', ...made.key], { width: area.width, size: 5 });
   return [
     ...printablePages(made.printable, settings),
-    ...(withKey ? flowPages(inParts(key, area.height), { title: `${title}, answers`, settings, gap: 0 }) : []),
+    ...(withKey
+      ? flowPages(inParts(key, area.height), {
+          title: settings.speech.say('print/answers-short', named),
+          settings,
+          gap: 0,
+        })
+      : []),
   ];
 }
+
+/** Pages that are only counted need no words. */
+const SILENT: Speech = { language: '', say: () => '', find: () => null };
 
 /** Sheets of paper that a printable takes, on the paper that takes more; a sheet printed on both sides is one. */
 export function sheetsNeeded({ title, cards, sheets }: Omit<Printable, 'backs'>): number {
   const counts = (Object.keys(PAPERS) as Paper[]).map(
-    (paper) => printablePages({ title, cards, sheets }, { paper, margin: USUAL_MARGIN }).length,
+    (paper) => printablePages({ title, cards, sheets }, { paper, margin: USUAL_MARGIN, speech: SILENT }).length,
   );
   return Math.max(...counts);
 }

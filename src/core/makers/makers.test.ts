@@ -1,3 +1,5 @@
+import { describeMakerProblem } from '../../messages/makers.ts';
+import { authorSpeech } from '../../messages/speeches.ts';
 import type { MakerOutput } from './makerOutput.ts';
 import { USUAL_SETTINGS, type MakerSettings, type MakerValues } from '../session/makerSource.ts';
 import assert from 'node:assert/strict';
@@ -14,7 +16,11 @@ import { findMaker, MAKERS } from './makers.ts';
 
 const make = (id: string, values: MakerValues = {}, settings: Partial<MakerSettings> = {}) => {
   const maker = findMaker(id)!;
-  return runMaker(maker, { ...firstValues(maker), ...values }, { ...USUAL_SETTINGS, ...settings });
+  return runMaker(
+    maker,
+    { ...firstValues(maker), ...values },
+    { settings: { ...USUAL_SETTINGS, ...settings }, speech: authorSpeech },
+  );
 };
 const made = (id: string, values: MakerValues = {}, settings: Partial<MakerSettings> = {}): MakerOutput => {
   const answer = make(id, values, settings);
@@ -23,7 +29,7 @@ const made = (id: string, values: MakerValues = {}, settings: Partial<MakerSetti
 };
 const refusal = (id: string, values: MakerValues, settings: Partial<MakerSettings> = {}): string => {
   const answer = make(id, values, settings);
-  return answer.ok ? 'made' : 'reason' in answer.problem ? answer.problem.reason : answer.problem.code;
+  return answer.ok ? 'made' : describeMakerProblem(answer.problem);
 };
 const things = new Set(
   (
@@ -107,12 +113,11 @@ for (const maker of MAKERS) {
         fc.boolean(),
         (values, stage, zeroEarly) => {
           const answer = runMaker(maker, values as MakerValues, {
-            ...USUAL_SETTINGS,
-            stage: stage as MakerSettings['stage'],
-            zeroEarly,
+            settings: { ...USUAL_SETTINGS, stage: stage as MakerSettings['stage'], zeroEarly },
+            speech: authorSpeech,
           });
           if (!answer.ok) {
-            assert.ok('reason' in answer.problem ? answer.problem.reason.length > 10 : true);
+            assert.ok(describeMakerProblem(answer.problem).length > 10);
             return;
           }
           const { lines, materials, actions, printable, picture, facts, key } = answer.value;
@@ -235,7 +240,7 @@ test('prices of a money table are written one way everywhere', () => {
 test('the money table refuses what cannot be paid, with the reason, and explains change by counting up', () => {
   assert.equal(
     refusal('money-table', { purse: '5 5 10', prices: '5 21', till: '' }),
-    'no price over 20p can be paid from this purse, so 21p must go',
+    'No price over 20p can be paid from this purse, so 21p must go.',
   );
   assert.match(
     refusal('money-table', { purse: '5 5', prices: '3', till: '' }),

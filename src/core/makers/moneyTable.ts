@@ -1,17 +1,18 @@
-import { readNumbers } from './readNumbers.ts';
-import type { MakerLine } from './makerOutput.ts';
-import type { MakerProblem } from '../session/makerProblem.ts';
-import { CURRENCIES, type CurrencyName, moneyWriter } from '../numbers/currencies.ts';
+import { listOf, type MessageValue, type MessageValues, type MoneyAmount, type Say } from '../message.ts';
 import { giveChange, leastTender, sortPrices } from '../numbers/change.ts';
 import { payingWays, type Coins } from '../numbers/coins.ts';
-import { err, ok, type Outcome } from '../outcome.ts';
+import { CURRENCIES, writesAsMajor, type CurrencyName } from '../numbers/currencies.ts';
+import { ok, type Outcome } from '../outcome.ts';
 import { inColumn, inRow, type Drawing } from '../page/drawing.ts';
 import { fittingSize } from '../page/text.ts';
-import { refuse, type Maker } from './maker.ts';
-import { listWords, numberName } from './words.ts';
+import type { MakerSettings, MakerValues } from '../session/makerSource.ts';
+import { refuse, refuseList, type Maker, type Refusal } from './maker.ts';
+import { lasting, lineWriters, usedUp, type MakerLine, type MakerOutput } from './makerOutput.ts';
+import { readNumbers } from './readNumbers.ts';
 
 const MOST_COINS = 60;
 const MOST_PRICES = 12;
+const MOST_SHOWN = 14;
 const HIGHEST = 500;
 
 /** A coin, larger where it is worth more, its worth in the middle. */
@@ -36,17 +37,12 @@ function coinsOfCurrency(currency: CurrencyName): number[] {
 }
 
 /** A purse as counts of coins, from a list such as "1 2 2 5". */
-function readPurse(text: string, dial: string, currency: CurrencyName): Outcome<Coins, MakerProblem> {
+function readPurse(text: string, dial: string, currency: CurrencyName): Outcome<Coins, Refusal> {
   const numbers = readNumbers(text, { dial, least: 1, most: HIGHEST, count: MOST_COINS });
   if (!numbers.ok) return numbers;
   const coined = coinsOfCurrency(currency);
   const strange = numbers.value.find((worth) => !coined.includes(worth));
-  if (strange !== undefined)
-    return err({
-      code: 'list',
-      dial,
-      reason: `holds a coin of ${strange}, and there is none; there are ${listWords(coined)}`,
-    });
+  if (strange !== undefined) return refuseList(dial, 'problem.no-such-coin', { strange, coined: listOf(coined) });
   const coins: Record<string, number> = {};
   for (const worth of numbers.value) coins[worth] = (coins[worth] ?? 0) + 1;
   return ok(coins);
@@ -55,169 +51,158 @@ function readPurse(text: string, dial: string, currency: CurrencyName): Outcome<
 /** A purse, a till and prices: what can be paid, in which ways, and the change. */
 export const moneyTableMaker: Maker = {
   id: 'money-table',
-  title: 'Money table',
-  about: 'A purse, a till and price cards that come out: paid exactly, or with change that is there.',
   skills: ['coins'],
   dials: [
-    {
-      kind: 'list',
-      name: 'purse',
-      label: 'coins in the purse',
-      hint: 'their worth in the smallest unit, such as 1 1 2 5 10',
-      value: '1 1 2 2 5 10',
-    },
-    { kind: 'list', name: 'till', label: 'coins in the till', hint: 'for change', value: '1 1 2 5' },
-    { kind: 'list', name: 'prices', label: 'prices', hint: 'in the smallest unit', value: '3 6 8 14' },
-    {
-      kind: 'choice',
-      name: 'change',
-      label: 'prices that need change',
-      choices: ['allowed', 'not yet'],
-      value: 'allowed',
-    },
+    { kind: 'list', name: 'purse', value: '1 1 2 2 5 10' },
+    { kind: 'list', name: 'till', value: '1 1 2 5' },
+    { kind: 'list', name: 'prices', value: '3 6 8 14' },
+    { kind: 'choice', name: 'change', choices: ['allowed', 'not yet'], value: 'allowed' },
   ],
-  make(values, settings) {
-    const purse = readPurse(String(values.purse), 'coins in the purse', settings.currency);
-    const till = readPurse(String(values.till), 'coins in the till', settings.currency);
-    const prices = readNumbers(String(values.prices), { dial: 'prices', least: 1, most: HIGHEST, count: MOST_PRICES });
-    if (!purse.ok) return purse;
-    if (!till.ok) return till;
-    if (!prices.ok) return prices;
-    if (prices.value.length === 0) return err({ code: 'list', dial: 'prices', reason: 'needs at least one price' });
-    const total = Object.entries(purse.value).reduce((sum, [worth, number]) => sum + Number(worth) * number, 0);
-    const write = moneyWriter([...prices.value, ...Object.keys(purse.value).map(Number)], settings.currency);
-    const { exact, withChange, stuck } = sortPrices(prices.value, purse.value, till.value);
-    if (stuck.length > 0)
-      return refuse(
-        stuck.some((price) => price > total)
-          ? `no price over ${write(total)} can be paid from this purse, so ${listWords(stuck.filter((price) => price > total).map(write))} must go`
-          : `${listWords(stuck.map(write))} cannot be paid exactly, and the till cannot give the change`,
-      );
-    if (values.change === 'not yet' && withChange.length > 0)
-      return refuse(`${listWords(withChange.map(write))} can only be paid with change, and that is not wanted yet`);
-    const ways = [...new Set(prices.value)].map((price) => ({ price, ...payingWays(purse.value, price, 6) }));
-    const change = withChange.map((price) => {
-      const tender = leastTender(price, purse.value, till.value)!;
-      return { price, tender, ...giveChange(price, tender, till.value) };
-    });
-    const payable = ways.filter(({ price }) => exact.includes(price));
-    const first = payable.find((price) => price.ways !== 1) ?? payable[0];
-    const hops = change[0];
-    const ones = Math.min(5, ...prices.value);
-    const changeLines: MakerLine[] = hops
-      ? [
-          { key: 'say-1', kind: 'say', text: `“It costs ${write(hops.price)}, and I give you ${write(hops.tender)}.”` },
-          {
-            key: 'ask-1',
-            kind: 'ask',
-            text: '“How much comes back? Count up with me.”',
-            answer: `${hops.hops.map(([from, to]) => `${write(from)} to ${write(to)}`).join(', ')}: ${write(hops.change)}`,
-          },
-        ]
-      : [];
-    const body: MakerLine[] = [
-      {
-        key: 'do-1',
-        kind: 'do',
-        text: `Put ${listWords(coinWords(purse.value, write))} into the purse${hops ? `, ${listWords(coinWords(till.value, write))} into the till` : ''}, and price cards on things in the room.`,
-      },
-      ...(first
-        ? [
-            {
-              key: 'ask-2',
-              kind: 'ask' as const,
-              text: `“Can you pay ${write(first.price)} exactly?”`,
-              answer: `with the fewest coins: ${listWords(first.fewest!.map(write))}`,
-            },
-            {
-              key: 'ask-3',
-              kind: 'ask' as const,
-              text: '“Is there another way?”',
-              answer: first.ways === 1 ? 'no, only this one' : `yes, ${String(first.ways)} ways in all`,
-            },
-          ]
-        : []),
-      ...changeLines,
-    ];
-    const coinsOf = (coins: Coins) =>
-      Object.entries(coins).flatMap(([worth, number]) =>
-        Array.from({ length: number }, () => coin(Number(worth), write(Number(worth)))),
-      );
-    return ok({
-      facts: [
-        `The purse holds ${write(total)}.`,
-        ...ways.map(
-          ({ price, ways: number, fewest }) =>
-            `${write(price)}: ${
-              fewest
-                ? `${String(number)} ${number === 1 ? 'way' : 'ways'}, fewest ${fewest.map(write).join(' + ')}`
-                : `only with change, ${
-                    change
-                      .find((entry) => entry.price === price)
-                      ?.coins?.map(write)
-                      .join(' + ') ?? ''
-                  } back`
-            }.`,
-        ),
-      ],
-      picture: inColumn(
-        [
-          inRow(coinsOf(purse.value).slice(0, 14), 1),
-          inRow(
-            prices.value.map((price) => priceCard(write(price))),
-            4,
-          ),
-        ],
-        5,
-      ),
-      lines: {
-        easier: [
-          { key: 'do-2', kind: 'do', text: `Lay ${ones} × ${write(1)} on the table, and no other coins.` },
-          {
-            key: 'ask-4',
-            kind: 'ask',
-            text: `“Give me ${write(ones)}.”`,
-            answer: `one coin after the other, counted aloud: ${Array.from({ length: ones }, (_, index) => numberName(index + 1)).join(', ')}`,
-          },
-        ],
-        right: body,
-        harder: [
-          ...body,
-          ...(first
-            ? [
-                {
-                  key: 'ask-5',
-                  kind: 'ask' as const,
-                  text: `“Pay ${write(first.price)} with as few coins as you can.”`,
-                  answer: listWords(first.fewest!.map(write)),
-                },
-              ]
-            : []),
-        ],
-      },
-      materials: [
-        {
-          item: 'coin',
-          qty: coinsNeeded(hops ? [purse.value, till.value] : [purse.value], ones),
-          use: 'lasting',
-          swaps: [{ item: 'bottle-lid', fit: 0.6, why: 'with the worth written on' }],
-        },
-        {
-          item: 'sticky-note',
-          qty: prices.value.length,
-          use: 'used-up',
-          swaps: [{ item: 'paper', fit: 0.9, why: 'folded to stand' }],
-        },
-      ],
-      actions: ['handled'],
-      printable: { title: 'Price cards', cards: prices.value.map((price) => priceCard(write(price))), sheets: [] },
-      key: ways.map(
-        ({ price, list }) =>
-          `${write(price)}: ${list.length > 0 ? list.map((handful) => handful.map(write).join(' + ')).join(' or ') : 'with change only'}`,
-      ),
-    });
+  make(values, settings, say) {
+    const table = readTable(values, settings);
+    if (!table.ok) return table;
+    const refused = refuseTable(table.value, { mayChange: values.change !== 'not yet' });
+    return refused ?? ok(laidTable(workOut(table.value), say));
   },
 };
+
+/** What lies on the table, and how its amounts are written. */
+interface Table {
+  readonly purse: Coins;
+  readonly till: Coins;
+  readonly prices: readonly number[];
+  readonly money: (minor: number) => MoneyAmount;
+}
+
+function readTable(values: MakerValues, { currency }: MakerSettings): Outcome<Table, Refusal> {
+  const purse = readPurse(String(values.purse), 'purse', currency);
+  const till = readPurse(String(values.till), 'till', currency);
+  const prices = readNumbers(String(values.prices), { dial: 'prices', least: 1, most: HIGHEST, count: MOST_PRICES });
+  if (!purse.ok) return purse;
+  if (!till.ok) return till;
+  if (!prices.ok) return prices;
+  if (prices.value.length === 0) return refuseList('prices', 'problem.no-price');
+  const asMajor = writesAsMajor([...prices.value, ...Object.keys(purse.value).map(Number)], currency);
+  const money = (minor: number) => ({ minor, currency, asMajor });
+  return ok({ purse: purse.value, till: till.value, prices: prices.value, money });
+}
+
+const worthOf = (coins: Coins) =>
+  Object.entries(coins).reduce((sum, [worth, number]) => sum + Number(worth) * number, 0);
+
+/** Prices that cannot be paid from the purse, or not yet. */
+function refuseTable({ purse, till, prices, money }: Table, { mayChange }: { mayChange: boolean }) {
+  const { withChange, stuck } = sortPrices(prices, purse, till);
+  const total = worthOf(purse);
+  const tooHigh = stuck.filter((price) => price > total);
+  const amounts = (list: readonly number[]) => listOf(list.map(money));
+  if (tooHigh.length > 0) return refuse('problem.too-high', { total: money(total), prices: amounts(tooHigh) });
+  if (stuck.length > 0) return refuse('problem.stuck', { prices: amounts(stuck) });
+  if (!mayChange && withChange.length > 0) return refuse('problem.change', { prices: amounts(withChange) });
+  return null;
+}
+
+/** How each price is paid, and what comes back. */
+function workOut(table: Table) {
+  const { purse, till, prices } = table;
+  const { exact, withChange } = sortPrices(prices, purse, till);
+  const ways = [...new Set(prices)].map((price) => ({ price, ...payingWays(purse, price, 6) }));
+  const change = withChange.map((price) => {
+    const tender = leastTender(price, purse, till)!;
+    return { price, tender, ...giveChange(price, tender, till) };
+  });
+  const payable = ways.filter(({ price }) => exact.includes(price));
+  // A price that can be paid in more than one way is the better one to ask about.
+  const asked = payable.find((price) => price.ways !== 1) ?? payable[0];
+  return { ...table, ways, change, asked, ones: Math.min(5, ...prices) };
+}
+type Worked = ReturnType<typeof workOut>;
+
+function laidTable(worked: Worked, say: Say): MakerOutput {
+  const { purse, till, prices, money, change, ones } = worked;
+  const write = (minor: number) => say('amount', { amount: money(minor) });
+  const coinsOf = (coins: Coins) =>
+    Object.entries(coins).flatMap(([worth, number]) =>
+      Array.from({ length: number }, () => coin(Number(worth), write(Number(worth)))),
+    );
+  const cards = prices.map((price) => priceCard(write(price)));
+  return {
+    facts: [
+      say('fact.purse', { total: money(worthOf(purse)) }),
+      ...worked.ways.map((way) => wayFact(way, worked, say)),
+    ],
+    picture: inColumn([inRow(coinsOf(purse).slice(0, MOST_SHOWN), 1), inRow(cards, 4)], 5),
+    lines: moneyLines(worked, say),
+    materials: [
+      lasting('coin', coinsNeeded(change.length > 0 ? [purse, till] : [purse], ones), [
+        { item: 'bottle-lid', fit: 0.6, why: say('swap.bottle-lid') },
+      ]),
+      usedUp('sticky-note', prices.length, [{ item: 'paper', fit: 0.9, why: say('swap.paper') }]),
+    ],
+    actions: ['handled'],
+    printable: { title: say('printable'), cards, sheets: [] },
+    key: worked.ways.map(({ price, list }) =>
+      list.length > 0
+        ? say('key', {
+            price: money(price),
+            ways: listOf(
+              list.map((coins) => listOf(coins.map(money), 'plus')),
+              'or',
+            ),
+          })
+        : say('key.change', { price: money(price) }),
+    ),
+  };
+}
+
+function wayFact({ price, ways, fewest }: Worked['ways'][number], { change, money }: Worked, say: Say): string {
+  if (fewest)
+    return say('fact.ways', { price: money(price), ways: Number(ways), fewest: listOf(fewest.map(money), 'plus') });
+  const back = change.find((entry) => entry.price === price)?.coins ?? [];
+  return say('fact.change', { price: money(price), back: listOf(back.map(money), 'plus') });
+}
+
+function moneyLines({ purse, till, money, change, asked, ones }: Worked, say: Say): MakerOutput['lines'] {
+  const { toDo, toSay, toAsk } = lineWriters(say);
+  const handful = (coins: Coins): MessageValue =>
+    listOf(
+      Object.entries(coins).map(([worth, number]) => ({
+        key: 'money-table/coins',
+        values: { number, worth: money(Number(worth)) },
+      })),
+    );
+  const [hops] = change;
+  const paying: MessageValues | undefined = asked && {
+    price: money(asked.price),
+    ways: Number(asked.ways),
+    fewest: listOf(asked.fewest!.map(money)),
+  };
+  const body: MakerLine[] = [
+    toDo('do-1', { purse: handful(purse), till: handful(till), change: hops ? 'yes' : 'no' }),
+    ...(paying ? [toAsk('ask-2', paying), toAsk('ask-3', paying)] : []),
+    ...(hops
+      ? [
+          toSay('say-1', { price: money(hops.price), tender: money(hops.tender) }),
+          toAsk('ask-1', { hops: hopsOf(hops.hops, money), change: money(hops.change) }),
+        ]
+      : []),
+  ];
+  const names = Array.from({ length: ones }, (_, index) => ({ key: 'money-table/name', values: { value: index + 1 } }));
+  const counted: MessageValues = { ones, worth: money(1), amount: money(ones), counting: listOf(names, 'comma') };
+  return {
+    easier: [toDo('do-2', counted), toAsk('ask-4', counted)],
+    right: body,
+    harder: [...body, ...(paying ? [toAsk('ask-5', paying)] : [])],
+  };
+}
+
+function hopsOf(hops: readonly (readonly [number, number])[], money: Table['money']): MessageValue {
+  const hop = ([from, to]: readonly [number, number]) => ({
+    key: 'money-table/hop',
+    values: { from: money(from), to: money(to) },
+  });
+  return listOf(hops.map(hop), 'comma');
+}
 
 function priceCard(words: string): Drawing {
   const size = fittingSize(words, 48, 20);
@@ -236,8 +221,4 @@ function coinsNeeded(laidOut: readonly Coins[], ones: number): number {
   const count = laidOut.flatMap((coins) => Object.values(coins)).reduce((sum, number) => sum + number, 0);
   const onesLaidOut = laidOut.reduce((sum, coins) => sum + (coins[1] ?? 0), 0);
   return count + Math.max(0, ones - onesLaidOut);
-}
-
-function coinWords(coins: Coins, write: (amount: number) => string): string[] {
-  return Object.entries(coins).map(([worth, number]) => `${number} × ${write(Number(worth))}`);
 }

@@ -1,16 +1,18 @@
-import type { MakerMaterial } from './makerOutput.ts';
-import type { MakerSettings } from '../session/makerSource.ts';
+import { listOf, type Message, type MessageValues, type Say } from '../message.ts';
 import { numberPots } from '../numbers/pots.ts';
 import { ok } from '../outcome.ts';
-import { inGrid, moved, type Drawing, type Shape } from '../page/drawing.ts';
+import { inGrid, moved, type Drawing } from '../page/drawing.ts';
 import { counters, wordCard } from '../page/pieces.ts';
+import type { MakerSettings } from '../session/makerSource.ts';
+import { counterSwaps } from './counterSwaps.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
-import { count, listWords, numberName } from './words.ts';
-import { COUNTERS } from './counterSwaps.ts';
+import { lasting, lineWriters, type MakerMaterial } from './makerOutput.ts';
 
 const runOf = (from: number, to: number) => Array.from({ length: to - from + 1 }, (_, index) => from + index);
 
 const sumOf = (numbers: readonly number[]) => numbers.reduce((sum, number) => sum + number, 0);
+
+const named = (value: number): Message => ({ key: 'number-pots/name', values: { value } });
 
 const labelFor = (number: number, settings: MakerSettings, size = 45): Drawing =>
   settings.stage === 'signs'
@@ -29,121 +31,73 @@ const labelFor = (number: number, settings: MakerSettings, size = 45): Drawing =
 /** Pots from a to b, each to hold as many counters as its label says. */
 export const numberPotsMaker: Maker = {
   id: 'number-pots',
-  title: 'Number pots',
-  about: 'A pot for each number, and exactly enough counters to fill them all.',
   skills: ['numeral-quantity', 'count-out'],
   dials: [
-    { kind: 'number', name: 'from', label: 'from', min: 0, max: 20, value: 0 },
-    { kind: 'number', name: 'to', label: 'to', min: 1, max: 20, value: 5 },
+    { kind: 'number', name: 'from', min: 0, max: 20, value: 0 },
+    { kind: 'number', name: 'to', min: 1, max: 20, value: 5 },
   ],
-  make(values, settings) {
+  make(values, settings, say) {
     const from = numberOf(values, 'from');
     const to = numberOf(values, 'to');
-    if (to < from) return refuse(`the pots would run from ${from} down to ${to}; “to” must not be below “from”`);
-    if (from === 0 && !settings.zeroEarly && to < 5)
-      return refuse('this programme brings zero late: a pot for 0 comes once there are pots to 5');
+    if (to < from) return refuse('problem.down', { from, to });
+    if (from === 0 && !settings.zeroEarly && to < 5) return refuse('problem.zero-late');
     const { counters: needed, pots } = numberPots(from, to);
     const numbers = runOf(from, to);
     // Easier is fewer and smaller: up to three, whatever the row is.
     const few = runOf(from === 0 ? 0 : 1, 3);
-    const zero =
-      from === 0
-        ? [
-            {
-              key: 'ask-1',
-              kind: 'ask' as const,
-              text: '“What goes into the pot that says 0?”',
-              answer: 'nothing: it stays empty',
-            },
-          ]
-        : [];
-    const body = [
-      {
-        key: 'do-1',
-        kind: 'do' as const,
-        text: `Stand ${count(pots, 'pot')} in a row, ${from} to ${to}, and lay ${count(needed, 'counter')} in a heap.`,
-      },
-      { key: 'say-1', kind: 'say' as const, text: '“Each pot says how many it wants. Shall we feed them?”' },
-      ...zero,
-      {
-        key: 'ask-2',
-        kind: 'ask' as const,
-        text: '“Is anything left over?”',
-        answer: 'nothing: if there is, one pot has the wrong number',
-      },
-      {
-        key: 'if-1',
-        kind: 'if' as const,
-        text: 'They drop in one too many: tip that pot into your hand and count together, stopping at what its label says.',
-      },
-      { key: 'notice-1', kind: 'notice' as const, text: 'Do they stop by themselves at the last word?' },
-    ];
+    const facts: MessageValues = {
+      ...{ from, to, pots, counters: needed, few: listOf(few), fewCounters: sumOf(few) },
+      counting: listOf(runOf(1, few.at(-1)!).map(named), 'comma'),
+      sum: pots > 3 ? { key: 'number-pots/long-sum', values: { from, to } } : listOf(numbers, 'plus'),
+    };
+    const { toDo, toSay, toAsk, toNotice, inCase } = lineWriters(say);
+    const zero = from === 0 ? [toAsk('ask-1')] : [];
+    const wants = toSay('say-1');
+    const body = [...[toDo('do-1', facts), wants, ...zero], ...[toAsk('ask-2'), inCase('if-1'), toNotice('notice-1')]];
     return ok({
-      facts: [
-        `${pots > 3 ? `${from} + … + ${to}` : numbers.join(' + ')} = ${count(needed, 'counter')} in ${count(pots, 'pot')}.`,
-        ...(to <= 10 && settings.pastTen
-          ? ['Counting stops at ten or before: try it past ten, too, so that ten is not the end.']
-          : []),
-      ],
-      picture: inGrid(
-        numbers.map((number) => {
-          const pot = counters(number, { size: 4, perRow: 5 });
-          const shapes: Shape[] = [
-            {
-              kind: 'polygon',
-              points: [
-                [2, 10],
-                [34, 10],
-                [31, 44],
-                [5, 44],
-              ],
-              stroke: 'ink',
-              width: 0.6,
-              fill: 'white',
-            },
-            ...moved(pot.shapes, 6, 42 - pot.height),
-            { kind: 'text', x: 18, y: 8, size: 8, text: String(number), align: 'middle' },
-          ];
-          return { width: 38, height: 48, shapes };
-        }),
-        6,
-        4,
-      ),
+      facts: [say('fact', facts), ...(to <= 10 && settings.pastTen ? [say('fact.past-ten')] : [])],
+      picture: inGrid(numbers.map(pot), 6, 4),
       lines: {
-        easier: [
-          {
-            key: 'do-2',
-            kind: 'do',
-            text: `Use pots for ${listWords(few)} only, with ${count(sumOf(few), 'counter')}, and put them into your child’s hand one by one: ${runOf(1, few.at(-1)!).map(numberName).join(', ')}.`,
-          },
-          body[1]!,
-          ...zero,
-        ],
+        easier: [toDo('do-2', facts), wants, ...zero],
         right: body,
-        harder: [
-          ...body.slice(0, 3),
-          {
-            key: 'do-3',
-            kind: 'do',
-            text: 'Lay the labels face down; your child fills a pot and finds the label that belongs to it.',
-          },
-        ],
+        harder: [...body.slice(0, 3), toDo('do-3')],
       },
       materials: [
-        { item: 'button', qty: Math.max(needed, sumOf(few)), use: 'lasting', swaps: COUNTERS },
-        { item: 'cup', qty: Math.max(pots, few.length), use: 'lasting', swaps: swapsForPots(pots) },
+        lasting('button', Math.max(needed, sumOf(few)), counterSwaps(say)),
+        lasting('cup', Math.max(pots, few.length), swapsForPots(pots, say)),
       ],
       actions: [],
-      printable: { title: 'Labels for pots', cards: numbers.map((number) => labelFor(number, settings)), sheets: [] },
-      key: numbers.map((number) => `pot ${number}: ${count(number, 'counter')}`),
+      printable: { title: say('printable'), cards: numbers.map((number) => labelFor(number, settings)), sheets: [] },
+      key: numbers.map((number) => say('key', { number })),
     });
   },
 };
 
-/** What else will do for so many pots; a muffin tray has twelve hollows. */
-const swapsForPots = (pots: number): MakerMaterial['swaps'] => [
-  { item: 'bowl', fit: 0.9, why: 'wide enough for a whole hand' },
-  ...(pots <= 12
-    ? [{ item: 'muffin-tray', fit: 0.6, why: pots < 12 ? `twelve hollows: cover ${12 - pots}` : 'twelve hollows' }]
-    : []),
-];
+/** A pot with its number, and as many counters in it. */
+function pot(number: number): Drawing {
+  const inside = counters(number, { size: 4, perRow: 5 });
+  const rim = [
+    [2, 10],
+    [34, 10],
+    [31, 44],
+    [5, 44],
+  ] as const;
+  return {
+    width: 38,
+    height: 48,
+    shapes: [
+      { kind: 'polygon', points: rim, stroke: 'ink', width: 0.6, fill: 'white' },
+      ...moved(inside.shapes, 6, 42 - inside.height),
+      { kind: 'text', x: 18, y: 8, size: 8, text: String(number), align: 'middle' },
+    ],
+  };
+}
+
+/** Hollows of a muffin tray. */
+const HOLLOWS = 12;
+
+/** What else will do for so many pots. */
+function swapsForPots(pots: number, say: Say): MakerMaterial['swaps'] {
+  const tray = { item: 'muffin-tray', fit: 0.6, why: say('swap.muffin-tray', { cover: HOLLOWS - pots }) };
+  return [{ item: 'bowl', fit: 0.9, why: say('swap.bowl') }, ...(pots <= HOLLOWS ? [tray] : [])];
+}

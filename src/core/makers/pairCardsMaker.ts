@@ -1,12 +1,13 @@
-import type { MakerLine } from './makerOutput.ts';
+import { listOf, type Message, type MessageValues, type Say } from '../message.ts';
 import { pairCards } from '../numbers/pairs.ts';
 import { ok } from '../outcome.ts';
 import { inGrid, moved, type Drawing, type Ink, type Shape } from '../page/drawing.ts';
 import { dotFace, wordCard } from '../page/pieces.ts';
 import { CAP_HEIGHT } from '../page/text.ts';
-import { sheetsNeeded } from './makerPages.ts';
+import type { MakerSettings, MakerValues } from '../session/makerSource.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
-import { count, listWords } from './words.ts';
+import { lasting, lineWriters, usedUp, type MakerLine, type MakerOutput } from './makerOutput.ts';
+import { sheetsNeeded } from './makerPages.ts';
 
 type Pair = readonly [number, number];
 
@@ -72,75 +73,71 @@ function totalBack([first, second]: Pair, { width, asSigns }: CardFace): Drawing
   };
 }
 
+/** Cards named in one fact; the rest are told by their number. */
+const MOST_NAMED = 14;
+const MOST_SHOWN = 12;
+
 /** Cards with two parts: all up to a highest total, all of one total, or a chain. */
 export const pairCardsMaker: Maker = {
   id: 'pair-cards',
-  title: 'Pair cards',
-  about: 'Two parts on a card; all pairs of a total, none twice and none missing.',
   skills: ['parts-whole', 'see-how-many'],
   dials: [
     {
       kind: 'choice',
       name: 'set',
-      label: 'cards',
       choices: ['all pairs of one total', 'all up to a total', 'a chain'],
       value: 'all pairs of one total',
     },
-    { kind: 'number', name: 'total', label: 'total', min: 1, max: 12, value: 5 },
-    { kind: 'choice', name: 'order', label: '2 and 3 beside 3 and 2', choices: ['both', 'once'], value: 'both' },
-    { kind: 'choice', name: 'zero', label: 'with zero', choices: ['yes', 'no'], value: 'yes' },
-    { kind: 'choice', name: 'faces', label: 'faces', choices: ['dots', 'numerals'], value: 'dots' },
-    { kind: 'choice', name: 'back', label: 'on the back', choices: ['nothing', 'the total'], value: 'nothing' },
+    { kind: 'number', name: 'total', min: 1, max: 12, value: 5 },
+    { kind: 'choice', name: 'order', choices: ['both', 'once'], value: 'both' },
+    { kind: 'choice', name: 'zero', choices: ['yes', 'no'], value: 'yes' },
+    { kind: 'choice', name: 'faces', choices: ['dots', 'numerals'], value: 'dots' },
+    { kind: 'choice', name: 'back', choices: ['nothing', 'the total'], value: 'nothing' },
   ],
-  make(values, settings) {
-    const total = numberOf(values, 'total');
+  make(values, settings, say) {
     const isChain = values.set === 'a chain';
-    const asSigns = values.faces === 'numerals';
     const hasBacks = values.back === 'the total';
-    if (asSigns && settings.stage === 'objects')
-      return refuse('this programme goes from things to pictures to signs and stands at things: take dots');
-    if (isChain && hasBacks)
-      return refuse('a chain checks itself, since each card begins as the one before ends: leave the backs empty');
-    const all = isChain ? chain(total) : pairsFor(total, values);
-    const pairs = values.zero === 'yes' ? all : all.filter(([a, b]) => a > 0 && b > 0);
-    if (pairs.length === 0) return refuse(`there is no pair of ${total} without a zero`);
-    if (isChain && pairs.length === 1) return refuse('a chain of one card joins nothing; take a larger total');
-    if (pairs.length > MOST_CARDS)
-      return refuse(
-        `that makes ${pairs.length} cards, more than the ${MOST_CARDS} one would cut; take a smaller total`,
-      );
-    const face = faceFor(pairs, asSigns);
+    const pairs = pairsOf(values);
+    const refused = refusePairs(pairs, values, settings);
+    if (refused) return refused;
+    const face = faceFor(pairs, values.faces === 'numerals');
     const cards = pairs.map((pair) => pairCard(pair, face));
-    const printable = { title: 'Pair cards', cards, sheets: [] };
-    const lay: MakerLine = {
-      key: 'do-1',
-      kind: 'do',
-      text: `Lay ${count(pairs.length, 'card')} out, ${asSigns ? 'numerals' : 'dots'} up.`,
+    const printable = { title: say('title'), cards, sheets: [] };
+    const facts: MessageValues = {
+      cards: pairs.length,
+      pairs: listOf(pairs.slice(0, MOST_NAMED).map(([one, other]) => `${one}+${other}`)),
+      more: pairs.length > MOST_NAMED ? 'yes' : 'no',
     };
     return ok({
-      facts: [
-        `${count(pairs.length, 'card')}: ${listWords(pairs.slice(0, 14).map(([a, b]) => `${a}+${b}`))}${pairs.length > 14 ? ' …' : ''}.`,
-        ...(hasBacks
-          ? ['Print on both sides, turned over the long edge: each card then has its total behind it.']
-          : []),
-      ],
-      picture: inGrid(cards.slice(0, 12).map(framed), face.width > 2 * DIE ? 2 : 3, 4),
-      lines: isChain ? chainLines(pairs, lay) : totalLines(pairs, { lay, hasBacks, values }),
+      facts: [say('fact', facts), ...(hasBacks ? [say('fact.backs')] : [])],
+      picture: inGrid(cards.slice(0, MOST_SHOWN).map(framed), face.width > 2 * DIE ? 2 : 3, 4),
+      lines: isChain ? chainLines(pairs, values, say) : totalLines(pairs, values, say),
       materials: [
-        {
-          item: 'paper',
-          qty: sheetsNeeded(printable),
-          use: 'used-up',
-          swaps: [{ item: 'domino', fit: 0.8, why: 'dominoes are pair cards, to 6 and 6' }],
-        },
-        { item: 'scissors', qty: 1, use: 'lasting', swaps: [] },
+        usedUp('paper', sheetsNeeded(printable), [{ item: 'domino', fit: 0.8, why: say('swap.domino') }]),
+        lasting('scissors', 1),
       ],
       actions: ['scissors'],
       printable: { ...printable, ...(hasBacks && { backs: pairs.map((pair) => totalBack(pair, face)) }) },
-      key: pairs.map(([a, b]) => `${a} and ${b}: ${a + b}`),
+      key: pairs.map(([one, other]) => say('key', { one, other, total: one + other })),
     });
   },
 };
+
+function pairsOf(values: MakerValues): Pair[] {
+  const total = numberOf(values, 'total');
+  const all = values.set === 'a chain' ? chain(total) : pairsFor(total, values);
+  return values.zero === 'yes' ? all : all.filter(([one, other]) => one > 0 && other > 0);
+}
+
+function refusePairs(pairs: readonly Pair[], values: MakerValues, { stage }: MakerSettings) {
+  const isChain = values.set === 'a chain';
+  if (values.faces === 'numerals' && stage === 'objects') return refuse('problem.stage');
+  if (isChain && values.back === 'the total') return refuse('problem.chain-backs');
+  if (pairs.length === 0) return refuse('problem.no-pair', { total: numberOf(values, 'total') });
+  if (isChain && pairs.length === 1) return refuse('problem.chain-of-one');
+  if (pairs.length > MOST_CARDS) return refuse('problem.too-many', { cards: pairs.length, most: MOST_CARDS });
+  return null;
+}
 
 function pairsFor(total: number, { set, order }: Readonly<Record<string, number | string>>): Pair[] {
   const isOneTotal = set === 'all pairs of one total';
@@ -154,102 +151,57 @@ function chain(last: number): Pair[] {
   return Array.from({ length: last }, (_, index) => [index, index + 1] as const);
 }
 
-type Lines = Readonly<Record<'easier' | 'right' | 'harder', readonly MakerLine[]>>;
+type Lines = MakerOutput['lines'];
 
-/** The easier way in: real things, so few that each hand is seen at a glance. */
-function realThings([one, other]: Pair): MakerLine[] {
-  const [inOne, inOther] = [Math.min(3, one), Math.min(2, other)];
-  return [
-    {
-      key: 'do-2',
-      kind: 'do',
-      text: `Leave the cards. Take ${count(inOne, 'thing')} in one hand and ${inOther} in the other, and open both.`,
-    },
-    { key: 'ask-8', kind: 'ask', text: '“How many are there together?”', answer: String(inOne + inOther) },
-  ];
+const inWords = ([one, other]: Pair): Message => ({ key: 'pair-cards/pair', values: { one, other } });
+
+function layOut(pairs: readonly Pair[], { faces }: MakerValues, say: Say): MakerLine {
+  return lineWriters(say).toDo('do-1', { cards: pairs.length, faces: String(faces) });
 }
 
 /** Lines about a total that most cards of the set share, shown on a card of it whose parts are as even as can be. */
-function totalLines(
-  pairs: readonly Pair[],
-  { lay, hasBacks, values }: { lay: MakerLine; hasBacks: boolean; values: Readonly<Record<string, number | string>> },
-): Lines {
+function totalLines(pairs: readonly Pair[], values: MakerValues, say: Say): Lines {
   const byTotal = new Map<number, Pair[]>();
   for (const pair of pairs) byTotal.set(pair[0] + pair[1], [...(byTotal.get(pair[0] + pair[1]) ?? []), pair]);
   const [total, same] = [...byTotal].reduce((best, entry) => (entry[1].length >= best[1].length ? entry : best));
   const shown = same[Math.floor((same.length - 1) / 2)]!;
   const others = same.filter((pair) => pair !== shown);
-  const ask: MakerLine = {
-    key: 'ask-1',
-    kind: 'ask',
-    text: `“How many are there together on the card with ${shown[0]} and ${shown[1]}?”`,
-    answer: String(total),
+  // The easier way in: real things, so few that each hand is seen at a glance.
+  const [inOne, inOther] = [Math.min(3, shown[0]), Math.min(2, shown[1])];
+  const facts: MessageValues = {
+    ...{ total, one: shown[0], other: shown[1], same: same.length, inOne, inOther, inBoth: inOne + inOther },
+    ...{ zero: String(values.zero), order: String(values.order), others: listOf(others.map(inWords), 'semicolon') },
   };
-  const hidden: MakerLine[] = [
-    { key: 'do-3', kind: 'do', text: `Put your hand over the half with ${shown[1]}.` },
-    { key: 'ask-2', kind: 'ask', text: `“${total} in all. What is under my hand?”`, answer: String(shown[1]) },
-  ];
-  const right: MakerLine[] = [
-    lay,
-    ask,
-    ...(hasBacks ? [{ key: 'do-4', kind: 'do', text: 'Turn it over: is that what you both said?' } as const] : []),
-    ...(others.length > 0
-      ? [
-          {
-            key: 'ask-3',
-            kind: 'ask',
-            text: `“Find me another that makes ${total}.”`,
-            answer: others.map(([a, b]) => `${a} and ${b}`).join('; '),
-          } as const,
-        ]
-      : []),
-    ...hidden,
-    { key: 'notice-1', kind: 'notice', text: 'Do they count both halves from one, or on from the larger?' },
-  ];
+  const { toDo, toAsk, toNotice } = lineWriters(say);
+  const lay = layOut(pairs, values, say);
+  const hidden = [toDo('do-3', facts), toAsk('ask-2', facts)];
   return {
-    easier: realThings(shown),
-    right,
-    harder: [
-      lay,
-      ...hidden,
-      {
-        key: 'ask-4',
-        kind: 'ask',
-        text: `“How many cards make ${total}?”`,
-        answer: `${same.length}: ${values.zero === 'yes' ? 'with' : 'without'} zero, ${values.order === 'both' ? 'either part first' : 'each pair once'}`,
-      },
+    easier: [toDo('do-2', facts), toAsk('ask-8', facts)],
+    right: [
+      ...[lay, toAsk('ask-1', facts)],
+      ...(values.back === 'the total' ? [toDo('do-4')] : []),
+      ...(others.length > 0 ? [toAsk('ask-3', facts)] : []),
+      ...[...hidden, toNotice('notice-1')],
     ],
+    harder: [lay, ...hidden, toAsk('ask-4', facts)],
   };
 }
 
-function chainLines(pairs: readonly Pair[], lay: MakerLine): Lines {
+function chainLines(pairs: readonly Pair[], values: MakerValues, say: Say): Lines {
   const [first, second] = pairs as readonly [Pair, Pair, ...Pair[]];
   const last = pairs.at(-1)!;
-  const begin: MakerLine = { key: 'do-5', kind: 'do', text: `Put the card with ${first[0]} and ${first[1]} down.` };
-  const join: MakerLine = {
-    key: 'ask-5',
-    kind: 'ask',
-    text: '“Which card goes on? It begins as this one ends.”',
-    answer: `${second[0]} and ${second[1]}`,
+  const facts: MessageValues = {
+    ...{ cards: pairs.length, first: inWords(first), second: inWords(second) },
+    ...{ last: inWords(last), beforeLast: inWords(pairs.at(-2)!) },
   };
+  const { toDo, toAsk } = lineWriters(say);
+  const lay = layOut(pairs, values, say);
+  const begin = toDo('do-5', facts);
+  const join = toAsk('ask-5', facts);
   return {
-    easier: [
-      { key: 'do-6', kind: 'do', text: `Take two cards: ${first.join(' and ')}, and ${second.join(' and ')}.` },
-      begin,
-      join,
-    ],
-    right: [
-      lay,
-      begin,
-      join,
-      { key: 'do-7', kind: 'do', text: 'Go on in turn, until no card is left.' },
-      { key: 'ask-6', kind: 'ask', text: '“How many cards long is it?”', answer: String(pairs.length) },
-    ],
-    harder: [
-      lay,
-      { key: 'do-8', kind: 'do', text: `Build it backwards, from the card with ${last[0]} and ${last[1]}.` },
-      { key: 'ask-7', kind: 'ask', text: '“Which card goes before it?”', answer: pairs.at(-2)!.join(' and ') },
-    ],
+    easier: [toDo('do-6', facts), begin, join],
+    right: [lay, begin, join, toDo('do-7'), toAsk('ask-6', facts)],
+    harder: [lay, toDo('do-8', facts), toAsk('ask-7', facts)],
   };
 }
 

@@ -1,3 +1,5 @@
+import { describeMakerProblem } from '../../messages/makers.ts';
+import { authorSpeech } from '../../messages/speeches.ts';
 import type { MakerOutput } from './makerOutput.ts';
 import { USUAL_SETTINGS, type MakerValues } from '../session/makerSource.ts';
 import assert from 'node:assert/strict';
@@ -8,7 +10,11 @@ import { patternRowMaker } from './patternRowMaker.ts';
 
 const TASKS = ['what comes next', 'one is hidden', 'one is wrong', 'copy it'] as const;
 const make = (values: MakerValues) =>
-  runMaker(patternRowMaker, { ...firstValues(patternRowMaker), ...values }, USUAL_SETTINGS);
+  runMaker(
+    patternRowMaker,
+    { ...firstValues(patternRowMaker), ...values },
+    { settings: USUAL_SETTINGS, speech: authorSpeech },
+  );
 const anyUnit = fc.array(fc.constantFrom('red', 'blue', 'green'), { minLength: 2, maxLength: 5 });
 const rowOf = (unit: readonly string[], length: number) => {
   const row: string[] = [];
@@ -106,10 +112,10 @@ test('there are pieces for what is laid, for what the task adds and for the easi
 test('a unit that is a shorter one twice, or a row too short to show it, is refused with the reason', () => {
   const reason = (values: MakerValues) => {
     const answer = make(values);
-    return !answer.ok && 'reason' in answer.problem ? answer.problem.reason : 'made';
+    return answer.ok ? 'made' : describeMakerProblem(answer.problem);
   };
-  assert.match(reason({ unit: 'red blue red blue' }), /write only red blue$/);
-  assert.match(reason({ unit: 'red blue green', length: 5 }), /take at least 6$/);
+  assert.match(reason({ unit: 'red blue red blue' }), /write only red blue\.$/);
+  assert.match(reason({ unit: 'red blue green', length: 5 }), /take at least 6\.$/);
   const short = make({ unit: 'red blue green', length: 3, task: 'copy it' });
   assert.ok(short.ok && answered(short.value, /again and again/) === undefined);
 });

@@ -1,9 +1,11 @@
+import { listOf, type MessageValues, type Say } from '../message.ts';
 import { patternRow } from '../numbers/pattern.ts';
 import { clearFault } from '../numbers/patternFault.ts';
-import { err, ok } from '../outcome.ts';
+import { ok, type Outcome } from '../outcome.ts';
 import { inGrid, type Drawing, type Ink, type Shape } from '../page/drawing.ts';
-import { numberOf, refuse, type Maker } from './maker.ts';
-import { count, listWords, numberName, ordinalName } from './words.ts';
+import type { MakerValues } from '../session/makerSource.ts';
+import { numberOf, refuse, refuseList, type Maker, type Refusal } from './maker.ts';
+import { lasting, lineWriters, type MakerLine, type MakerMaterial } from './makerOutput.ts';
 
 const PIECE_INKS: Readonly<Record<string, Ink>> = {
   red: 'red',
@@ -68,147 +70,142 @@ const GAP: Drawing = {
 /** A repeating row: continued, copied, its unit found, or mended. */
 export const patternRowMaker: Maker = {
   id: 'pattern-row',
-  title: 'Pattern row',
-  about: 'A unit that repeats: continue it, say the unit, find the gap, mend the wrong one.',
   skills: ['pattern'],
   dials: [
-    {
-      kind: 'list',
-      name: 'unit',
-      label: 'unit',
-      hint: 'up to six pieces, such as: red red blue',
-      value: 'red red blue',
-    },
-    { kind: 'number', name: 'length', label: 'pieces in the row', min: 2, max: MOST_ROW, value: 8 },
+    { kind: 'list', name: 'unit', value: 'red red blue' },
+    { kind: 'number', name: 'length', min: 2, max: MOST_ROW, value: 8 },
     {
       kind: 'choice',
       name: 'task',
-      label: 'task',
       choices: ['what comes next', 'one is hidden', 'one is wrong', 'copy it'],
       value: 'what comes next',
     },
-    { kind: 'number', name: 'have', label: 'of each colour at home', min: 1, max: 30, value: 5 },
+    { kind: 'number', name: 'have', min: 1, max: 30, value: 5 },
   ],
-  make(values) {
-    const unit = String(values.unit)
-      .trim()
-      .toLowerCase()
-      .split(/[\s,]+/)
-      .filter(Boolean);
-    const kinds = [...new Set(unit)];
-    if (unit.length < 2 || unit.length > 6)
-      return err({ code: 'list', dial: 'unit', reason: `takes two to six pieces, not ${unit.length}` });
-    if (kinds.length < 2)
-      return err({ code: 'list', dial: 'unit', reason: 'needs at least two different pieces, or nothing repeats' });
-    if (kinds.length > 4)
-      return err({
-        code: 'list',
-        dial: 'unit',
-        reason: `has ${kinds.length} different pieces; more than four are not told apart at a glance`,
-      });
-    const repeated = shortestUnit(unit);
-    if (repeated.length < unit.length)
-      return err({
-        code: 'list',
-        dial: 'unit',
-        reason: `is ${repeated.join(' ')} more than once; write only ${repeated.join(' ')}`,
-      });
-    const length = numberOf(values, 'length');
-    if (length < unit.length * 2 && values.task !== 'copy it')
-      return refuse(
-        `${length} pieces do not show a unit of ${unit.length} twice, so nobody can see that it repeats; take at least ${unit.length * 2}`,
-      );
-    const { row, next } = patternRow({ unit, length, have: {} });
-    const showsUnit = length >= unit.length * 2;
-    const letters = unit.map((name) => String.fromCharCode(65 + kinds.indexOf(name))).join('');
-    const isWrong = values.task === 'one is wrong';
-    const isHidden = values.task === 'one is hidden';
-    const fault = isWrong ? clearFault(row, unit.length) : null;
-    if (isWrong && !fault)
-      return refuse(
-        `with ${length} pieces a wrong one could be mended in two ways, and both would be right; take more pieces`,
-      );
-    const at = isHidden ? Math.min(length - 2, unit.length + 1) : (fault?.at ?? -1);
-    const laid = row.map((name, index) => (fault && index === at ? fault.wrong : name));
-    const shown = laid.map((name, index) => (isHidden && index === at ? GAP : piece(name, kinds.indexOf(name))));
-    const needed = piecesNeeded({ laid, kinds, task: String(values.task), mends: row[at], next });
-    const lacking = kinds.flatMap((kind) => {
-      const missing = needed.get(kind)! - numberOf(values, 'have');
-      return missing > 0 ? [`${missing} ${kind}`] : [];
-    });
-    const picture = inGrid(values.task === 'what comes next' ? [...shown, GAP] : shown, 12, 3);
-    const task = isHidden
-      ? { key: 'ask-1', kind: 'ask' as const, text: '“Which one hides here?”', answer: row[at] }
-      : isWrong
-        ? {
-            key: 'ask-2',
-            kind: 'ask' as const,
-            text: '“One of them is wrong. Which?”',
-            answer: `the ${ordinalName(at + 1)}: it should be ${row[at]}`,
-          }
-        : values.task === 'copy it'
-          ? { key: 'do-1', kind: 'do' as const, text: 'Your child lays the same row below yours.' }
-          : { key: 'ask-3', kind: 'ask' as const, text: '“What comes next?”', answer: next };
-    const body = [
-      {
-        key: 'do-2',
-        kind: 'do' as const,
-        text: `Lay ${count(length, 'piece')} in a row: ${laid.join(', ')}.${isHidden ? ` Cover the ${ordinalName(at + 1)}.` : ''}`,
-      },
-      ...(showsUnit && !isWrong
-        ? [
-            {
-              key: 'say-1',
-              kind: 'say' as const,
-              text: `Say it together with a beat: “${unit.join(', ')} · ${unit.join(', ')}”.`,
-            },
-          ]
-        : []),
-      task,
-      ...(showsUnit
-        ? [
-            {
-              key: 'ask-4',
-              kind: 'ask' as const,
-              text: '“Which bit comes again and again?”',
-              answer: `${unit.join(', ')} (${letters})`,
-            },
-          ]
-        : []),
-    ];
+  make(values, _settings, say) {
+    const read = readUnit(String(values.unit));
+    if (!read.ok) return read;
+    const planned = planRow(read.value, values);
+    if (!planned.ok) return planned;
+    const row = planned.value;
+    const { kinds, needed } = row;
+    const have = numberOf(values, 'have');
+    const amounts = kinds.map((kind) => amountOf(needed.get(kind)!, kind));
+    const lacking = kinds.filter((kind) => needed.get(kind)! > have);
+    const short = listOf(lacking.map((kind) => amountOf(needed.get(kind)! - have, kind)));
+    const picture = rowPicture(row);
     return ok({
       facts: [
-        `${letters}: ${listWords(kinds.map((kind) => `${needed.get(kind)!} ${kind}`))}.`,
-        lacking.length > 0
-          ? `Short of ${listWords(lacking)}: make the row shorter, or use another colour.`
-          : 'There are enough of each.',
+        say('fact', { letters: row.letters, amounts: listOf(amounts) }),
+        lacking.length > 0 ? say('fact.short', { short }) : say('fact.enough'),
       ],
       picture,
-      lines: {
-        easier: [
-          { key: 'do-3', kind: 'do', text: `Lay ${easierRow(kinds).join(', ')}.` },
-          { key: 'ask-5', kind: 'ask', text: '“And then?”', answer: kinds[0] },
-        ],
-        right: body,
-        harder: [...body, { key: 'do-4', kind: 'do', text: 'Do the same pattern with steps and claps.' }],
-      },
-      materials: [
-        {
-          item: 'building-block',
-          qty: [...needed.values()].reduce((sum, number) => sum + number, 0),
-          use: 'lasting',
-          swaps: [
-            { item: 'clothes-peg', fit: 0.8, why: `in ${numberName(kinds.length)} colours, along a chair` },
-            ...(kinds.length === 2 ? [{ item: 'sock', fit: 0.6, why: 'striped and plain' }] : []),
-          ],
-        },
-      ],
+      lines: rowLines(row, say),
+      materials: rowMaterials(row, say),
       actions: [],
-      printable: { title: 'Pattern row', cards: [], sheets: [picture] },
-      key: [`${row.join(', ')}, then ${next}`],
+      printable: { title: say('title'), cards: [], sheets: [picture] },
+      key: [say('key', { row: inRow(row.row), next: inOwn(row.next) })],
     });
   },
 };
+
+const inOwn = (name: string) => ({ own: name });
+const inRow = (names: readonly string[]) => listOf(names.map(inOwn), 'comma');
+const amountOf = (number: number, kind: string) => ({
+  key: 'pattern-row/amount',
+  values: { number, kind: inOwn(kind) },
+});
+
+/** The pieces of a unit as they are typed: two to six, of two to four kinds, and no unit within it. */
+function readUnit(written: string): Outcome<string[], Refusal> {
+  const unit = written
+    .trim()
+    .toLowerCase()
+    .split(/[\s,]+/)
+    .filter(Boolean);
+  const kinds = new Set(unit).size;
+  if (unit.length < 2 || unit.length > 6) return refuseList('unit', 'problem.unit-length', { pieces: unit.length });
+  if (kinds < 2) return refuseList('unit', 'problem.one-kind');
+  if (kinds > 4) return refuseList('unit', 'problem.many-kinds', { kinds });
+  const repeated = shortestUnit(unit);
+  if (repeated.length < unit.length)
+    return refuseList('unit', 'problem.repeats', { unit: { own: repeated.join(' ') } });
+  return ok(unit);
+}
+
+/** A row worked out: what is laid, what the task is about, and how many pieces that takes. */
+interface PlannedRow {
+  readonly unit: readonly string[];
+  readonly kinds: readonly string[];
+  readonly letters: string;
+  readonly task: string;
+  /** As it should be. */
+  readonly row: readonly string[];
+  /** As it is laid, with the wrong piece in it. */
+  readonly laid: readonly string[];
+  readonly next: string;
+  /** The place of what is hidden or wrong, from 0; -1 where nothing is. */
+  readonly at: number;
+  readonly showsUnit: boolean;
+  readonly needed: ReadonlyMap<string, number>;
+}
+
+function planRow(unit: readonly string[], values: MakerValues): Outcome<PlannedRow, Refusal> {
+  const task = String(values.task);
+  const length = numberOf(values, 'length');
+  const kinds = [...new Set(unit)];
+  const showsUnit = length >= unit.length * 2;
+  if (!showsUnit && task !== 'copy it')
+    return refuse('problem.too-short', { length, unit: unit.length, least: unit.length * 2 });
+  const { row, next } = patternRow({ unit, length, have: {} });
+  const fault = task === 'one is wrong' ? clearFault(row, unit.length) : null;
+  if (task === 'one is wrong' && !fault) return refuse('problem.two-ways', { length });
+  const at = task === 'one is hidden' ? Math.min(length - 2, unit.length + 1) : (fault?.at ?? -1);
+  const laid = row.map((name, index) => (fault && index === at ? fault.wrong : name));
+  const letters = unit.map((name) => String.fromCharCode(65 + kinds.indexOf(name))).join('');
+  const needed = piecesNeeded({ laid, kinds, task, mends: row[at], next });
+  return ok({ unit, kinds, letters, task, row, laid, next, at, showsUnit, needed });
+}
+
+function rowPicture({ laid, kinds, task, at }: PlannedRow): Drawing {
+  const shown = laid.map((name, index) =>
+    task === 'one is hidden' && index === at ? GAP : piece(name, kinds.indexOf(name)),
+  );
+  return inGrid(task === 'what comes next' ? [...shown, GAP] : shown, 12, 3);
+}
+
+function rowLines(planned: PlannedRow, say: Say): Readonly<Record<'easier' | 'right' | 'harder', MakerLine[]>> {
+  const { unit, kinds, letters, task, row, laid, next, at, showsUnit } = planned;
+  const facts: MessageValues = {
+    ...{ length: laid.length, row: inRow(laid), unit: inRow(unit), letters, next: inOwn(next) },
+    ...{ hidden: task === 'one is hidden' ? 'yes' : 'no', place: at + 1, right: inOwn(row[at] ?? '') },
+    ...{ easier: inRow(easierRow(kinds)), first: inOwn(kinds[0]!) },
+  };
+  const { toDo, toSay, toAsk } = lineWriters(say);
+  const tasks: Readonly<Record<string, () => MakerLine>> = {
+    'one is hidden': () => toAsk('ask-1', facts),
+    'one is wrong': () => toAsk('ask-2', facts),
+    'copy it': () => toDo('do-1'),
+    'what comes next': () => toAsk('ask-3', facts),
+  };
+  const body = [
+    toDo('do-2', facts),
+    ...(showsUnit && task !== 'one is wrong' ? [toSay('say-1', facts)] : []),
+    tasks[task]!(),
+    ...(showsUnit ? [toAsk('ask-4', facts)] : []),
+  ];
+  return { easier: [toDo('do-3', facts), toAsk('ask-5', facts)], right: body, harder: [...body, toDo('do-4')] };
+}
+
+function rowMaterials({ kinds, needed }: PlannedRow, say: Say): MakerMaterial[] {
+  const pieces = [...needed.values()].reduce((sum, number) => sum + number, 0);
+  return [
+    lasting('building-block', pieces, [
+      { item: 'clothes-peg', fit: 0.8, why: say('swap.clothes-peg', { kinds: kinds.length }) },
+      ...(kinds.length === 2 ? [{ item: 'sock', fit: 0.6, why: say('swap.sock') }] : []),
+    ]),
+  ];
+}
 
 /** The shortest row of pieces that, laid again and again, gives the unit as it is written. */
 function shortestUnit(unit: readonly string[]): readonly string[] {

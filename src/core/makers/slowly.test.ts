@@ -1,3 +1,4 @@
+import { authorSpeech } from '../../messages/speeches.ts';
 import type { MakerOutput } from './makerOutput.ts';
 import { USUAL_SETTINGS, type MakerValues } from '../session/makerSource.ts';
 import assert from 'node:assert/strict';
@@ -9,7 +10,7 @@ import { findMaker } from './makers.ts';
 /** What a maker says, against counting it out one by one, over every value of its dials that matters. */
 const make = (id: string, values: MakerValues) => {
   const maker = findMaker(id)!;
-  return runMaker(maker, { ...firstValues(maker), ...values }, USUAL_SETTINGS);
+  return runMaker(maker, { ...firstValues(maker), ...values }, { settings: USUAL_SETTINGS, speech: authorSpeech });
 };
 const made = (id: string, values: MakerValues): MakerOutput => {
   const answer = make(id, values);

@@ -1,9 +1,10 @@
+import type { MessageValues } from '../message.ts';
 import { markedStrips } from '../numbers/pots.ts';
 import { ok } from '../outcome.ts';
 import { inColumn, type Drawing, type Shape } from '../page/drawing.ts';
-import { sheetsNeeded } from './makerPages.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
-import { count } from './words.ts';
+import { lasting, lineWriters, usedUp } from './makerOutput.ts';
+import { sheetsNeeded } from './makerPages.ts';
 
 const CELL = 20;
 /** With fewer, no strip can be taken out so that a gap shows. */
@@ -27,95 +28,51 @@ function strip(marks: number, text = ''): Drawing {
   return { width: Math.max(1, marks) * CELL + (text ? 16 : 0), height: CELL, shapes };
 }
 
+/** Marks that fit across a sheet; longer strips are printed in two pieces. */
+const FIT_ACROSS = 9;
+
 /** Strips with a to b marks. */
 export const stripsMaker: Maker = {
   id: 'strips',
-  title: 'Strips',
-  about: 'A strip for each number, a mark longer each time, to lay in order.',
   skills: ['order', 'compare'],
   dials: [
-    { kind: 'number', name: 'from', label: 'from', min: 1, max: 12, value: 1 },
-    { kind: 'number', name: 'to', label: 'to', min: 1, max: 12, value: 6 },
+    { kind: 'number', name: 'from', min: 1, max: 12, value: 1 },
+    { kind: 'number', name: 'to', min: 1, max: 12, value: 6 },
   ],
-  make(values) {
+  make(values, _settings, say) {
     const from = numberOf(values, 'from');
     const to = numberOf(values, 'to');
-    if (to < from) return refuse(`the strips would run from ${from} down to ${to}; “to” must not be below “from”`);
-    if (to < from + FEWEST - 1)
-      return refuse(
-        `from ${from} to ${to} there ${to === from ? 'is one strip' : 'are two strips'}, and no gap shows when one is taken out; take at least three`,
-      );
+    if (to < from) return refuse('problem.down', { from, to });
+    if (to < from + FEWEST - 1) return refuse('problem.few', { from, to, strips: to - from + 1 });
     const { strips, marks } = markedStrips(from, to);
     const numbers = Array.from({ length: strips }, (_, index) => from + index);
-    const fitAcross = 9;
-    const printable = {
-      title: 'Strips',
-      cards: [],
-      sheets: numbers.map((number) =>
-        number <= fitAcross ? strip(number) : inColumn([strip(fitAcross), strip(number - fitAcross)], 2),
-      ),
+    const sheets = numbers.map((number) =>
+      number <= FIT_ACROSS ? strip(number) : inColumn([strip(FIT_ACROSS), strip(number - FIT_ACROSS)], 2),
+    );
+    const printable = { title: say('title'), cards: [], sheets };
+    const facts: MessageValues = {
+      ...{ from, to, strips, marks, cell: CELL, longest: to * CELL, across: FIT_ACROSS, next: from + 1 },
     };
-    const body = [
-      {
-        key: 'do-1',
-        kind: 'do' as const,
-        text: `Mix ${count(strips, 'strip')}, ${from} to ${to} marks, and lay the shortest at the edge of the table.`,
-      },
-      {
-        key: 'ask-1',
-        kind: 'ask' as const,
-        text: '“Which comes next?”',
-        answer: `the one with ${from + 1} marks: one more`,
-      },
-      {
-        key: 'ask-2',
-        kind: 'ask' as const,
-        text: '“How much longer is each than the one before?”',
-        answer: 'one mark',
-      },
-      {
-        key: 'if-1',
-        kind: 'if' as const,
-        text: 'The ends do not lie in line: hold a book against one side, and push them to it.',
-      },
-    ];
+    const { toDo, toAsk, inCase } = lineWriters(say);
     return ok({
-      facts: [
-        `${count(strips, 'strip')}, ${marks} marks in all; cells of ${CELL} mm.`,
-        ...(to > fitAcross
-          ? [
-              `The longest is ${to * CELL} mm: strips with more than ${fitAcross} marks are printed in two pieces, to be stuck together end to end.`,
-            ]
-          : []),
-      ],
+      facts: [say('fact', facts), ...(to > FIT_ACROSS ? [say('fact.two-pieces', facts)] : [])],
       picture: inColumn(
         numbers.map((number) => strip(number, String(number))),
         4,
       ),
       lines: {
-        easier: [
-          { key: 'do-2', kind: 'do', text: `Take two strips, ${from} and ${to}.` },
-          { key: 'ask-3', kind: 'ask', text: '“Which is longer?”', answer: String(to) },
-        ],
-        right: body,
-        harder: [
-          { key: 'do-3', kind: 'do', text: 'Take one strip out behind your back and close the gap.' },
-          { key: 'ask-4', kind: 'ask', text: '“Which is missing?”', answer: 'where the step is two marks high' },
-        ],
+        easier: [toDo('do-2', facts), toAsk('ask-3', facts)],
+        right: [toDo('do-1', facts), toAsk('ask-1', facts), toAsk('ask-2'), inCase('if-1')],
+        harder: [toDo('do-3'), toAsk('ask-4')],
       },
       materials: [
-        {
-          item: 'paper',
-          qty: sheetsNeeded(printable),
-          use: 'used-up',
-          swaps: [{ item: 'newspaper', fit: 0.7, why: 'torn along the fold' }],
-        },
-        { item: 'crayon', qty: 1, use: 'lasting', swaps: [] },
-        { item: 'scissors', qty: 1, use: 'lasting', swaps: [] },
+        usedUp('paper', sheetsNeeded(printable), [{ item: 'newspaper', fit: 0.7, why: say('swap.newspaper') }]),
+        lasting('crayon', 1),
+        lasting('scissors', 1),
       ],
       actions: ['scissors'],
       printable,
-      key: numbers.map((number) => `${number}: ${count(number, 'mark')}`),
+      key: numbers.map((number) => say('key', { number })),
     });
   },
 };

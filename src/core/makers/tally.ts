@@ -1,85 +1,54 @@
+import { listOf, type MessageValues } from '../message.ts';
 import { ok } from '../outcome.ts';
 import { inGrid, type Drawing, type Shape } from '../page/drawing.ts';
 import { numberOf, type Maker } from './maker.ts';
-import { count, numberName } from './words.ts';
+import { lasting, lineWriters, usedUp } from './makerOutput.ts';
 
 /** Tally marks in fives. */
 export const tallyMaker: Maker = {
   id: 'tally',
-  title: 'Tally',
-  about: 'A stroke for each that passes, a bar across every fifth.',
   skills: ['see-how-many', 'touch-count'],
-  dials: [{ kind: 'number', name: 'number', label: 'how many', min: 5, max: 50, value: 13 }],
-  make(values) {
+  dials: [{ kind: 'number', name: 'number', min: 5, max: 50, value: 13 }],
+  make(values, _settings, say) {
     const number = numberOf(values, 'number');
     const fives = Math.floor(number / 5);
     const rest = number % 5;
-    const group = (strokes: number): Drawing => ({
-      width: 22,
-      height: 20,
-      shapes: [
-        ...Array.from({ length: Math.min(4, strokes) }, (_, index): Shape => ({
-          kind: 'line',
-          x1: 4 + index * 4,
-          y1: 2,
-          x2: 4 + index * 4,
-          y2: 18,
-          stroke: 'ink',
-          width: 1,
-        })),
-        ...(strokes === 5 ? [{ kind: 'line', x1: 1, y1: 16, x2: 19, y2: 4, stroke: 'ink', width: 1 } as const] : []),
-      ],
-    });
-    const groups = [...Array.from({ length: fives }, () => 5), ...(rest > 0 ? [rest] : [])];
-    const steps = Array.from({ length: fives }, (_, index) => numberName((index + 1) * 5));
-    const body = [
-      {
-        key: 'do-1',
-        kind: 'do' as const,
-        text: 'Choose what to look out for: red cars, dogs, people on bicycles. Take paper and a pencil.',
-      },
-      {
-        key: 'say-1',
-        kind: 'say' as const,
-        text: '“Each time we see one, a stroke. The fifth lies down across the others.”',
-      },
-      {
-        key: 'ask-1',
-        kind: 'ask' as const,
-        text: `Go on until you have ${number} of them. “How many strokes are there?”`,
-        answer:
-          fives > 0
-            ? `${[...steps, ...Array.from({ length: rest }, (_, index) => numberName(fives * 5 + index + 1))].join(', ')}`
-            : numberName(number),
-      },
-      { key: 'notice-1', kind: 'notice' as const, text: 'Do they count on from the fives, or each stroke from one?' },
+    const bundles = [...Array.from({ length: fives }, () => 5), ...(rest > 0 ? [rest] : [])];
+    const steps = [
+      ...Array.from({ length: fives }, (_, index) => (index + 1) * 5),
+      ...Array.from({ length: rest }, (_, index) => fives * 5 + index + 1),
     ];
+    const counting = listOf(
+      steps.map((value) => ({ key: 'tally/name', values: { value } })),
+      'comma',
+    );
+    const facts: MessageValues = { number, fives, rest, counting };
+    const { toDo, toSay, toAsk, toNotice } = lineWriters(say);
+    const wayIn = [toDo('do-1'), toSay('say-1')];
+    const drawn = inGrid(bundles.map(bundle), 5, 3);
     return ok({
-      facts: [`${count(fives, 'bundle')} of five and ${rest}: ${number}.`],
-      picture: inGrid(groups.map(group), 5, 3),
+      facts: [say('fact', facts)],
+      picture: drawn,
       lines: {
-        easier: [
-          ...body.slice(0, 2),
-          { key: 'do-2', kind: 'do', text: 'Stop at four strokes, before any bar, and count them with a finger.' },
-        ],
-        right: body,
-        harder: [
-          ...body.slice(0, 2),
-          { key: 'ask-2', kind: 'ask', text: '“How many bundles make twenty?”', answer: 'four' },
-        ],
+        easier: [...wayIn, toDo('do-2')],
+        right: [...wayIn, toAsk('ask-1', facts), toNotice('notice-1')],
+        harder: [...wayIn, toAsk('ask-2')],
       },
-      materials: [
-        { item: 'paper', qty: 1, use: 'used-up', swaps: [] },
-        {
-          item: 'pencil',
-          qty: 1,
-          use: 'lasting',
-          swaps: [{ item: 'crayon', fit: 0.9, why: 'thicker, and easier to hold' }],
-        },
-      ],
+      materials: [usedUp('paper', 1), lasting('pencil', 1, [{ item: 'crayon', fit: 0.9, why: say('swap.crayon') }])],
       actions: [],
-      printable: { title: 'Tally', cards: [], sheets: groups.length > 0 ? [inGrid(groups.map(group), 5, 3)] : [] },
-      key: [`${number}`],
+      printable: { title: say('title'), cards: [], sheets: [drawn] },
+      key: [String(number)],
     });
   },
 };
+
+/** Up to five strokes, the fifth across the others. */
+function bundle(strokes: number): Drawing {
+  const upright = Array.from({ length: Math.min(4, strokes) }, (_, index): Shape => {
+    const x = 4 + index * 4;
+    return { kind: 'line', x1: x, y1: 2, x2: x, y2: 18, stroke: 'ink', width: 1 };
+  });
+  const across: Shape[] =
+    strokes === 5 ? [{ kind: 'line', x1: 1, y1: 16, x2: 19, y2: 4, stroke: 'ink', width: 1 }] : [];
+  return { width: 22, height: 20, shapes: [...upright, ...across] };
+}

@@ -1,158 +1,139 @@
+import { listOf, type Message, type MessageValues, type Say } from '../message.ts';
+import { measureMessage } from '../numbers/measureMessage.ts';
+import { shareVolumes, type Measure } from '../numbers/measures.ts';
+import { ok } from '../outcome.ts';
+import type { Drawing, Ink, Shape } from '../page/drawing.ts';
+import { numberOf, refuse, refuseList, type Maker } from './maker.ts';
+import { lasting, lineWriters, type MakerLine, type MakerMaterial } from './makerOutput.ts';
 import { readNumbers } from './readNumbers.ts';
-import { shareVolumes } from '../numbers/measures.ts';
-import { err, ok } from '../outcome.ts';
-import { type Ink, type Shape } from '../page/drawing.ts';
-import { numberOf, refuse, type Maker } from './maker.ts';
-import { count, listWords, ordinalName } from './words.ts';
 
+const TABLESPOON = 15;
+const TEASPOON = 5;
 /** More than that nobody counts out. */
 const MOST_TEASPOONS = 12;
 
 /** A jar shared out in amounts a kitchen can measure. */
 export const volumesMaker: Maker = {
   id: 'volumes',
-  title: 'Volumes',
-  about: 'A container shared out, each share in cups and spoons.',
   skills: ['compare', 'science'],
   dials: [
-    { kind: 'number', name: 'container', label: 'container, ml', min: 50, max: 5000, value: 750 },
-    { kind: 'list', name: 'shares', label: 'shares', hint: 'such as 1 2 for a third and two thirds', value: '1 2' },
-    { kind: 'number', name: 'headroom', label: 'left empty, of a hundred', min: 0, max: 50, value: 10 },
-    { kind: 'choice', name: 'cup', label: 'cup, ml', choices: ['240', '250'], value: '250' },
+    { kind: 'number', name: 'container', min: 50, max: 5000, value: 750 },
+    { kind: 'list', name: 'shares', value: '1 2' },
+    { kind: 'number', name: 'headroom', min: 0, max: 50, value: 10 },
+    { kind: 'choice', name: 'cup', choices: ['240', '250'], value: '250' },
   ],
-  make(values) {
-    const shares = readNumbers(String(values.shares), { dial: 'shares', least: 1, most: 20, count: 6 });
-    if (!shares.ok) return shares;
-    if (shares.value.length === 0) return err({ code: 'list', dial: 'shares', reason: 'needs at least one share' });
+  make(values, _settings, say) {
+    const parts = readNumbers(String(values.shares), { dial: 'shares', least: 1, most: 20, count: 6 });
+    if (!parts.ok) return parts;
+    if (parts.value.length === 0) return refuseList('shares', 'problem.no-share');
     const container = numberOf(values, 'container');
     const cup = Number(values.cup);
-    const { ml, say } = shareVolumes({
-      container,
-      parts: shares.value,
-      headroom: numberOf(values, 'headroom') / 100,
-      spoons: [5, 15],
-      cup,
-    });
-    if (ml.some((amount) => amount < 5))
-      return refuse(
-        `the smallest share would be ${Math.min(...ml)} ml, less than a teaspoon; take fewer shares or a larger container`,
-      );
-    const poured = ml.reduce((sum, amount) => sum + amount, 0);
-    if (poured > container)
-      return refuse(
-        `rounded to what a kitchen measures the shares come to ${poured} ml, and the container holds ${container}; leave a little of it empty`,
-      );
-    const largest = Math.max(...ml);
-    const most = ml.flatMap((amount, index) => (amount === largest ? [index] : []));
-    const cups = Math.floor(poured / cup);
-    const said = say.join(' ');
-    const asksTeaspoons = ml[0]! <= MOST_TEASPOONS * 5;
-    const spoons = [
-      ...(said.includes('tablespoon') || cups === 0 ? ['spoon'] : []),
-      ...(said.includes('teaspoon') || asksTeaspoons ? ['teaspoon'] : []),
-    ];
-    const inks: Ink[] = ['teal', 'marigold', 'mulberry', 'blue', 'green', 'grey'];
-    let y = 62;
-    const layers: Shape[] = ml.flatMap((amount, index): Shape[] => {
-      const height = (amount / container) * 58;
-      y -= height;
-      return [
-        { kind: 'rect', x: 4, y, w: 30, h: height, fill: inks[index]!, stroke: 'ink', width: 0.3 },
-        { kind: 'text', x: 40, y: y + height / 2 + 2, size: 6, text: say[index]! },
-      ];
-    });
-    const body = [
-      {
-        key: 'do-1',
-        kind: 'do' as const,
-        text: `Stand a clear container of ${container} ml on a tray, with a jug of water beside it. Pour ${say.join(', then ')}.`,
-      },
-      ...(ml.length > 1
-        ? [
-            {
-              key: 'ask-1',
-              kind: 'ask' as const,
-              text: '“Which was the most?”',
-              answer:
-                most.length === ml.length
-                  ? `all alike: ${say[0]!} each`
-                  : `the ${listWords(most.map((index) => ordinalName(index + 1)))}: ${say[most[0]!]!}`,
-            },
-          ]
-        : []),
-      {
-        key: 'ask-2',
-        kind: 'ask' as const,
-        text: '“Will it run over?”',
-        answer: `no: ${container - poured} ml stay empty`,
-      },
-      { key: 'if-1', kind: 'if' as const, text: 'It spills: that is why the tray is there. Wipe and go on.' },
-    ];
+    const headroom = numberOf(values, 'headroom') / 100;
+    const shared = shareVolumes({ container, parts: parts.value, headroom, spoons: [TEASPOON, TABLESPOON], cup });
+    const shares = shared.ml.map((ml, index): Share => ({ ml, measure: shared.measures[index]! }));
+    const poured = shares.reduce((sum, { ml }) => sum + ml, 0);
+    const least = Math.min(...shared.ml);
+    if (least < TEASPOON) return refuse('problem.small', { least });
+    if (poured > container) return refuse('problem.runs-over', { poured, container });
+    const pouring = { shares, container, poured, cups: Math.floor(poured / cup) };
     return ok({
-      facts: [`${ml.map((amount, index) => `${amount} ml is ${say[index]}`).join('; ')}.`],
-      picture: {
-        width: 150,
-        height: 66,
-        shapes: [...layers, { kind: 'rect', x: 4, y: 4, w: 30, h: 58, stroke: 'ink', width: 0.8 }],
-      },
-      lines: {
-        easier:
-          cups > 0
-            ? [
-                {
-                  key: 'do-2',
-                  kind: 'do',
-                  text: `Pour with a cup only, to about ${poured} ml, and count the cups aloud.`,
-                },
-                { key: 'ask-3', kind: 'ask', text: '“How many full cups go in?”', answer: count(cups, 'cup') },
-              ]
-            : [{ key: 'do-3', kind: 'do', text: `Pour with a spoon only, and watch the water rise to ${poured} ml.` }],
-        right: body,
-        harder: [
-          ...body,
-          ml[0]! <= MOST_TEASPOONS * 5
-            ? {
-                key: 'ask-4',
-                kind: 'ask',
-                text: '“How many teaspoons would the first share be?”',
-                answer: count(ml[0]! / 5, 'teaspoon'),
-              }
-            : {
-                key: 'ask-5',
-                kind: 'ask',
-                text: '“Would the first share go in once more?”',
-                answer:
-                  container - poured >= ml[0]!
-                    ? 'yes: there is room for it'
-                    : `no: only ${container - poured} ml are free`,
-              },
-        ],
-      },
-      materials: [
-        {
-          item: 'clear-plastic-jar',
-          qty: 1,
-          use: 'lasting',
-          swaps: [{ item: 'mixing-bowl', fit: 0.6, why: 'the water rises less in it for each cup' }],
-        },
-        {
-          item: 'measuring-cup',
-          qty: 1,
-          use: 'lasting',
-          swaps: [{ item: 'cup', fit: 0.7, why: 'measure once how much it holds' }],
-        },
-        ...spoons.map((item) => ({ item, qty: 1, use: 'lasting' as const, swaps: [] })),
-        { item: 'jug', qty: 1, use: 'lasting', swaps: [] },
-        {
-          item: 'baking-tray',
-          qty: 1,
-          use: 'lasting',
-          swaps: [{ item: 'towel', fit: 0.7, why: 'it drinks up what is spilt' }],
-        },
+      facts: [
+        say('fact', {
+          shares: listOf(
+            shares.map(({ ml, measure }) => shareOf(ml, measure)),
+            'semicolon',
+          ),
+        }),
       ],
+      picture: jar(pouring, say),
+      lines: pouringLines(pouring, say),
+      materials: pouringMaterials(pouring, say),
       actions: ['water'],
-      printable: { title: 'Volumes', cards: [], sheets: [] },
-      key: ml.map((amount, index) => `share ${index + 1}: ${amount} ml, ${say[index]}`),
+      printable: { title: say('title'), cards: [], sheets: [] },
+      key: shares.map(({ ml, measure }, index) =>
+        say('key', { share: index + 1, ml, measure: measureMessage(measure) }),
+      ),
     });
   },
 };
+
+interface Share {
+  readonly ml: number;
+  readonly measure: Measure;
+}
+
+interface Pouring {
+  readonly shares: readonly Share[];
+  /** All in ml. */
+  readonly container: number;
+  readonly poured: number;
+  /** Whole cups in what is poured. */
+  readonly cups: number;
+}
+
+const shareOf = (ml: number, measure: Measure): Message => ({
+  key: 'volumes/share',
+  values: { ml, measure: measureMessage(measure) },
+});
+
+const asksTeaspoons = ({ shares }: Pouring) => shares[0]!.ml <= MOST_TEASPOONS * TEASPOON;
+
+function pouringLines(pouring: Pouring, say: Say): Readonly<Record<'easier' | 'right' | 'harder', MakerLine[]>> {
+  const { shares, container, poured, cups } = pouring;
+  const first = shares[0]!.ml;
+  const largest = Math.max(...shares.map(({ ml }) => ml));
+  const most = shares.flatMap(({ ml }, index) => (ml === largest ? [index] : []));
+  const free = container - poured;
+  const facts: MessageValues = {
+    ...{ container, poured, cups, free, teaspoons: first / TEASPOON, again: free >= first ? 'yes' : 'no' },
+    ...{ alike: most.length === shares.length ? 'yes' : 'no', largest: measureMessage(shares[most[0]!]!.measure) },
+    places: listOf(most.map((index) => ({ key: 'volumes/place', values: { place: index + 1 } }))),
+    pours: listOf(
+      shares.map(({ measure }) => measureMessage(measure)),
+      'then',
+    ),
+  };
+  const { toDo, toAsk, inCase } = lineWriters(say);
+  const body = [
+    toDo('do-1', facts),
+    ...(shares.length > 1 ? [toAsk('ask-1', facts)] : []),
+    toAsk('ask-2', facts),
+    inCase('if-1'),
+  ];
+  return {
+    easier: cups > 0 ? [toDo('do-2', facts), toAsk('ask-3', facts)] : [toDo('do-3', facts)],
+    right: body,
+    harder: [...body, asksTeaspoons(pouring) ? toAsk('ask-4', facts) : toAsk('ask-5', facts)],
+  };
+}
+
+function pouringMaterials(pouring: Pouring, say: Say): MakerMaterial[] {
+  const measures = pouring.shares.map(({ measure }) => measure);
+  const takes = (ml: number) => measures.some(({ spoons }) => spoons.some((spoon) => spoon.ml === ml));
+  return [
+    lasting('clear-plastic-jar', 1, [{ item: 'mixing-bowl', fit: 0.6, why: say('swap.mixing-bowl') }]),
+    lasting('measuring-cup', 1, [{ item: 'cup', fit: 0.7, why: say('swap.cup') }]),
+    ...(takes(TABLESPOON) || pouring.cups === 0 ? [lasting('spoon', 1)] : []),
+    ...(takes(TEASPOON) || asksTeaspoons(pouring) ? [lasting('teaspoon', 1)] : []),
+    lasting('jug', 1),
+    lasting('baking-tray', 1, [{ item: 'towel', fit: 0.7, why: say('swap.towel') }]),
+  ];
+}
+
+const INKS: readonly Ink[] = ['teal', 'marigold', 'mulberry', 'blue', 'green', 'grey'];
+
+/** The container with its shares one above the other, each named beside it. */
+function jar({ shares, container }: Pouring, say: Say): Drawing {
+  let y = 62;
+  const layers = shares.flatMap(({ ml, measure }, index): Shape[] => {
+    const height = (ml / container) * 58;
+    y -= height;
+    const text = say('measure', { measure: measureMessage(measure) });
+    return [
+      { kind: 'rect', x: 4, y, w: 30, h: height, fill: INKS[index]!, stroke: 'ink', width: 0.3 },
+      { kind: 'text', x: 40, y: y + height / 2 + 2, size: 6, text },
+    ];
+  });
+  const glass: Shape = { kind: 'rect', x: 4, y: 4, w: 30, h: 58, stroke: 'ink', width: 0.8 };
+  return { width: 150, height: 66, shapes: [...layers, glass] };
+}

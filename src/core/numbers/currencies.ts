@@ -1,18 +1,19 @@
+/** Coins and signs of currencies: the smallest unit, the large one, how many of the one make the other (0: no large one). */
 export const CURRENCIES = {
   pence: { minor: 'p', major: '£', perMajor: 100, coins: [1, 2, 5, 10, 20, 50] },
   cents: { minor: 'c', major: '€', perMajor: 100, coins: [1, 2, 5, 10, 20, 50] },
   dollars: { minor: '¢', major: '$', perMajor: 100, coins: [1, 5, 10, 25] },
-  tokens: { minor: ' tokens', major: '', perMajor: 0, coins: [1, 2, 5, 10] },
+  tokens: { minor: '', major: '', perMajor: 0, coins: [1, 2, 5, 10] },
 } as const;
 
+/** The currencies a programme can play with. */
 export type CurrencyName = keyof typeof CURRENCIES;
 
 /**
- * Amounts of money, all written one way: in the small unit while each is below one large unit, else all in the large
- * one with two decimals, so that 35p and £0.35 never stand side by side.
+ * Whether amounts are all written in the large unit: once one of them reaches it, so that 35p and £0.35 never stand side
+ * by side. None: in the small one.
  */
-export function moneyWriter(amounts: readonly number[], currency: CurrencyName): (amount: number) => string {
-  const { minor, major, perMajor } = CURRENCIES[currency];
-  const isLarge = perMajor > 0 && amounts.some((amount) => amount >= perMajor);
-  return (amount) => (isLarge ? `${major}${(amount / perMajor).toFixed(2)}` : `${amount}${minor}`);
+export function writesAsMajor(amounts: readonly number[], currency: CurrencyName): boolean {
+  const { perMajor } = CURRENCIES[currency];
+  return perMajor > 0 && amounts.some((amount) => amount >= perMajor);
 }

@@ -24,62 +24,60 @@ const FRACTIONS = [
 const TOLERANCE = 0.05;
 const MOST_SPOONS = 4;
 
-/** Shares a container out in amounts a kitchen can measure: each share to 5 ml, named in cups and spoons within 5 %, else in ml. */
+/** An amount as a kitchen measures it: cups, spoons, or both; neither where only millilitres will do. */
+export interface Measure {
+  readonly ml: number;
+  /** Whole cups and a part of one, written as a fraction sign or empty. */
+  readonly cups?: { readonly whole: number; readonly part: string } | undefined;
+  /** So many of a spoon of so many ml, the larger first. */
+  readonly spoons: readonly { readonly ml: number; readonly count: number }[];
+}
+
+/** Shares a container out in amounts a kitchen can measure: each share to 5 ml, in cups and spoons within 5 %, else in ml. */
 export function shareVolumes({ container, parts, headroom, spoons, cup }: MeasuresInput): {
   ml: number[];
-  say: string[];
+  measures: Measure[];
 } {
   const total = parts.reduce((sum, part) => sum + part, 0);
   const ml = parts.map((part) => roundTo((container * (1 - headroom) * part) / total / 5, 0) * 5);
-  return { ml, say: ml.map((amount) => nameAmount(amount, spoons, cup)) };
+  return { ml, measures: ml.map((amount) => measureOf(amount, spoons, cup)) };
 }
 
-/** The simplest name within 5 %: cups alone, spoons alone (at most four of one), then two kinds of them together. */
-function nameAmount(ml: number, spoons: readonly number[], cup: number): string {
-  const isNear = (measured: number) => Math.abs(measured - ml) <= ml * TOLERANCE + 1e-9;
+/** The simplest measure within 5 %: cups alone, spoons alone (at most four of one), then two kinds of them together. */
+function measureOf(ml: number, spoons: readonly number[], cup: number): Measure {
   const cupMeasures = cupsUpTo(ml, cup);
   const spoonMeasures = [...spoons]
     .sort((left, right) => right - left)
-    .flatMap((spoon) =>
-      Array.from({ length: MOST_SPOONS }, (_, index) => ({ ml: spoon * (index + 1), spoon, count: index + 1 })),
-    );
-  const candidates = [
-    ...cupMeasures.map((measure) => ({ ml: measure.ml, name: measure.name, pieces: 1 })),
-    ...spoonMeasures.map((measure) => ({ ml: measure.ml, name: nameSpoons(measure), pieces: 1 + measure.count / 10 })),
+    .flatMap((spoon) => Array.from({ length: MOST_SPOONS }, (_, index) => ({ ml: spoon, count: index + 1 })));
+  const candidates: Measure[] = [
+    ...cupMeasures,
+    ...spoonMeasures.map((spoon) => ({ ml: worthOf(spoon), spoons: [spoon] })),
     ...spoonMeasures.flatMap((larger) =>
       spoonMeasures
-        .filter(({ spoon }) => spoon < larger.spoon)
-        .map((smaller) => ({
-          ml: larger.ml + smaller.ml,
-          name: `${nameSpoons(larger)} and ${nameSpoons(smaller)}`,
-          pieces: 2 + (larger.count + smaller.count) / 10,
-        })),
+        .filter((smaller) => smaller.ml < larger.ml)
+        .map((smaller) => ({ ml: worthOf(larger) + worthOf(smaller), spoons: [larger, smaller] })),
     ),
     ...cupMeasures.flatMap((measure) =>
-      spoonMeasures.map((spoon) => ({
-        ml: measure.ml + spoon.ml,
-        name: `${measure.name} and ${nameSpoons(spoon)}`,
-        pieces: 2 + spoon.count / 10,
-      })),
+      spoonMeasures.map((spoon) => ({ ...measure, ml: measure.ml + worthOf(spoon), spoons: [spoon] })),
     ),
-  ].filter((candidate) => candidate.ml > 0 && isNear(candidate.ml));
-  candidates.sort((left, right) => left.pieces - right.pieces || Math.abs(left.ml - ml) - Math.abs(right.ml - ml));
-  return candidates[0]?.name ?? `${ml} ml`;
+  ].filter((candidate) => candidate.ml > 0 && Math.abs(candidate.ml - ml) <= ml * TOLERANCE + 1e-9);
+  candidates.sort(
+    (left, right) => piecesOf(left) - piecesOf(right) || Math.abs(left.ml - ml) - Math.abs(right.ml - ml),
+  );
+  return candidates[0] ?? { ml, spoons: [] };
 }
 
-function cupsUpTo(ml: number, cup: number): { ml: number; name: string }[] {
-  const measures: { ml: number; name: string }[] = [];
-  for (let whole = 0; whole <= Math.ceil(ml / cup); whole++) {
-    for (const { part, name } of FRACTIONS) {
-      if (whole + part === 0) continue;
-      const count = `${whole > 0 ? whole : ''}${name}`;
-      measures.push({ ml: (whole + part) * cup, name: `${count} ${whole + part > 1 ? 'cups' : 'cup'}` });
-    }
-  }
+const worthOf = ({ ml, count }: { readonly ml: number; readonly count: number }) => ml * count;
+
+/** How much there is to measure: kinds first, then spoonfuls. */
+function piecesOf({ cups, spoons }: Measure): number {
+  return (cups ? 1 : 0) + spoons.reduce((sum, { count }) => sum + 1 + count / 10, 0);
+}
+
+function cupsUpTo(ml: number, cup: number): Measure[] {
+  const measures: Measure[] = [];
+  for (let whole = 0; whole <= Math.ceil(ml / cup); whole++)
+    for (const { part, name } of FRACTIONS)
+      if (whole + part > 0) measures.push({ ml: (whole + part) * cup, cups: { whole, part: name }, spoons: [] });
   return measures;
-}
-
-function nameSpoons({ spoon, count }: { spoon: number; count: number }): string {
-  const kind = spoon === 15 ? 'tablespoon' : spoon === 5 ? 'teaspoon' : `${spoon} ml spoon`;
-  return `${count} ${kind}${count === 1 ? '' : 's'}`;
 }

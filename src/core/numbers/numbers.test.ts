@@ -1,3 +1,4 @@
+import { describeMeasure } from '../../messages/measures.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
@@ -139,12 +140,16 @@ test('a pattern row says what comes next and what is lacking', () => {
 test('volumes are shared to five millilitres and named as a kitchen measures', () => {
   const shared = shareVolumes({ container: 750, parts: [1, 2], headroom: 0.1, spoons: [5, 15], cup: 240 });
   assert.deepEqual(shared.ml, [225, 450]);
-  assert.deepEqual(shareVolumes({ container: 480, parts: [1, 1], headroom: 0, spoons: [5, 15], cup: 240 }).say, [
-    '1 cup',
-    '1 cup',
-  ]);
-  assert.deepEqual(shareVolumes({ container: 30, parts: [1, 1], headroom: 0, spoons: [5, 15], cup: 240 }).say, [
-    '1 tablespoon',
-    '1 tablespoon',
-  ]);
+  assert.deepEqual(
+    shareVolumes({ container: 480, parts: [1, 1], headroom: 0, spoons: [5, 15], cup: 240 }).measures.map(
+      describeMeasure,
+    ),
+    ['1 cup', '1 cup'],
+  );
+  assert.deepEqual(
+    shareVolumes({ container: 30, parts: [1, 1], headroom: 0, spoons: [5, 15], cup: 240 }).measures.map(
+      describeMeasure,
+    ),
+    ['1 tablespoon', '1 tablespoon'],
+  );
 });

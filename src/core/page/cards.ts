@@ -90,7 +90,7 @@ export function cardPages(
       ? [
           {
             ...finishPage(place(backs, sheet, true), {
-              title: `${title}, backs`,
+              title: settings.speech.say('print/backs', { title: { own: title } }),
               settings,
               number: index + 1,
               of: sheets.length,

@@ -1,3 +1,4 @@
+import { authorSpeech } from '../../messages/speeches.ts';
 import { flowPages, writing } from './flow.ts';
 import { cardPages, sheetCards } from './cards.ts';
 import assert from 'node:assert/strict';
@@ -8,7 +9,7 @@ import { PAPERS, printableArea, RULER_MM, type Paper, type SheetSettings } from 
 import { dotFace, LEAST_DOT_MM, tenFrame } from './pieces.ts';
 import { breakLines, fittingSize, textWidth } from './text.ts';
 
-const settings = (paper: Paper = 'a4', margin = 12): SheetSettings => ({ paper, margin });
+const settings = (paper: Paper = 'a4', margin = 12): SheetSettings => ({ paper, margin, speech: authorSpeech });
 const card = (width: number, height: number, text = ''): Drawing => ({
   width,
   height,

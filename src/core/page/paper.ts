@@ -1,3 +1,4 @@
+import type { Speech } from '../message.ts';
 import type { Shape } from './drawing.ts';
 
 /** Sheets of paper, mm. */
@@ -22,6 +23,8 @@ export interface SheetSettings {
   readonly margin: number;
   /** Less ink: no filled grounds. */
   readonly savesInk?: boolean | undefined;
+  /** The words at the foot of each sheet and on what is laid out. */
+  readonly speech: Speech;
 }
 
 export const USUAL_MARGIN = 12;
@@ -46,13 +49,21 @@ export function finishPage(
   { title, settings, number, of }: { title: string; settings: SheetSettings; number: number; of: number },
 ): Page {
   const { width, height } = PAPERS[settings.paper];
+  const { say } = settings.speech;
   const y = height - settings.margin;
   const x = settings.margin;
   const foot: Shape[] = [
     { kind: 'line', x1: x, y1: y, x2: x + RULER_MM, y2: y, stroke: 'ink', width: 0.3 },
     { kind: 'line', x1: x, y1: y - 1.5, x2: x, y2: y + 1.5, stroke: 'ink', width: 0.3 },
     { kind: 'line', x1: x + RULER_MM, y1: y - 1.5, x2: x + RULER_MM, y2: y + 1.5, stroke: 'ink', width: 0.3 },
-    { kind: 'text', x: x + RULER_MM + 3, y: y + 1, size: 3.2, text: '50 mm when printed at 100 %', fill: 'soft' },
+    {
+      kind: 'text',
+      x: x + RULER_MM + 3,
+      y: y + 1,
+      size: 3.2,
+      text: say('print/ruler', { length: RULER_MM }),
+      fill: 'soft',
+    },
     {
       kind: 'text',
       x: width - settings.margin,
@@ -60,7 +71,7 @@ export function finishPage(
       size: 3.2,
       align: 'right',
       fill: 'soft',
-      text: of > 1 ? `${title}, ${number} of ${of}` : title,
+      text: of > 1 ? say('print/numbered', { title: { own: title }, number, of }) : title,
     },
   ];
   const drawn = settings.savesInk ? shapes.map(withoutGround) : shapes;

@@ -1,64 +1,35 @@
-import { writing } from '../page/flow.ts';
+import type { Message } from '../message.ts';
 import { inColumn } from '../page/drawing.ts';
+import { writing } from '../page/flow.ts';
 import { finishPage, printableArea, type Page, type SheetSettings } from '../page/paper.ts';
 import { madeOf, type PrintSetInput, type TrayPart } from './printSetInput.ts';
 
-/** What is in a tray and on which page, what could not be printed, and how to print the rest. */
+const SIZE = 4.6;
+
+/** What is in a print set and on which page, what could not be printed, and how to print the rest. */
 export function contentsPage(
-  { session, for: whom, homes, version }: PrintSetInput,
+  input: PrintSetInput,
   parts: readonly TrayPart[],
   { settings, isTwoSided }: { settings: SheetSettings; isTwoSided: boolean },
 ): Page {
+  const { say } = settings.speech;
   const area = printableArea(settings);
-  let page = isTwoSided ? 3 : 2;
-  const lines = parts.map(({ title, pages }) => {
-    const line = `${page}   ${title}${pages.length > 1 ? ` (${pages.length} pages)` : ''}`;
-    page += pages.length;
-    return line;
-  });
-  const refused = session.segments.flatMap((segment) =>
-    segment.made && !madeOf(segment)
-      ? [`Not printed: “${segment.title}” does not come out as its dials stand. Turn one of them on the bench.`]
-      : [],
-  );
-  const elsewhere = homes.flatMap(({ nickname, guide }) =>
-    guide === null && (whom === 'all' || whom === 'home')
-      ? [`The guide for ${nickname} is read from the right: print it from its own page (Send, look at its guide).`]
-      : [],
-  );
-  const about = [
-    whom === 'all'
-      ? `for ${homes.length} homes`
-      : whom === 'kit'
-        ? 'for kits'
-        : whom === 'home'
-          ? `for ${homes[0]?.nickname ?? 'a home'}`
-          : 'for the author',
-    { usual: '', ink: 'with little ink', large: 'in large print', 'by-hand': 'to draw by hand' }[version],
-  ]
-    .filter(Boolean)
-    .join(', ');
-  const size = Math.min(4.6, area.height / Math.max(30, (lines.length + 6) * 1.5));
+  const lines = pageLines(parts, { settings, isTwoSided });
+  const head = [
+    say('print/about', { for: forWhom(input), version: input.version === 'by-hand' ? 'hand' : input.version }),
+    '',
+    say('print/at-full-size'),
+    ...(isTwoSided ? [say('print/two-sided')] : []),
+    '',
+  ];
+  const size = Math.min(SIZE, area.height / Math.max(30, (lines.length + 6) * 1.5));
+  const { width } = area;
   const column = inColumn(
     [
-      writing([session.title], { width: area.width, size: 9 }),
-      writing(
-        [
-          about,
-          '',
-          'Print at 100 %, without fitting to the page: the line at the foot of each sheet is 50 mm long.',
-          ...(isTwoSided ? ['Print on both sides, turned over the long edge.'] : []),
-          '',
-        ],
-        { width: area.width, size: 4.6 },
-      ),
-      writing([...refused, ...elsewhere], { width: area.width, size: 4.6 }),
-      writing(
-        lines.length > 0
-          ? lines
-          : ['Nothing in this session is printed. Put something from Makers into it, or choose another version.'],
-        { width: area.width, size },
-      ),
+      writing([input.session.title], { width, size: 9 }),
+      writing(head, { width, size: SIZE }),
+      writing(notPrinted(input, settings), { width, size: SIZE }),
+      writing(lines.length > 0 ? lines : [say('print/nothing')], { width, size }),
     ],
     3,
   );
@@ -66,6 +37,33 @@ export function contentsPage(
     column.shapes.map((shape) =>
       shape.kind === 'text' ? { ...shape, x: shape.x + area.x, y: shape.y + area.y } : shape,
     ),
-    { title: 'Contents', settings, number: 1, of: 1 },
+    { title: say('print/contents'), settings, number: 1, of: 1 },
   );
+}
+
+/** A line for each part, with the page it begins on; the contents themselves come first. */
+function pageLines(
+  parts: readonly TrayPart[],
+  { settings: { speech }, isTwoSided }: { settings: SheetSettings; isTwoSided: boolean },
+): string[] {
+  let page = isTwoSided ? 3 : 2;
+  return parts.map(({ title, pages }) => {
+    const line = speech.say('print/part', { page, title: { own: title }, pages: pages.length });
+    page += pages.length;
+    return line;
+  });
+}
+
+function notPrinted({ session, homes, for: whom }: PrintSetInput, { speech }: SheetSettings): string[] {
+  const refused = session.segments.filter((segment) => segment.made && !madeOf(segment, speech));
+  const elsewhere = homes.filter(({ guide }) => guide === null && (whom === 'all' || whom === 'home'));
+  return [
+    ...refused.map(({ title }) => speech.say('print/refused', { title: { own: title } })),
+    ...elsewhere.map(({ nickname }) => speech.say('print/elsewhere', { home: { own: nickname } })),
+  ];
+}
+
+function forWhom({ for: whom, homes }: PrintSetInput): Message {
+  if (whom === 'home' && homes[0]) return { key: 'print/for-home', values: { home: { own: homes[0].nickname } } };
+  return { key: `print/for-${whom === 'home' ? 'a-home' : whom}`, values: { homes: homes.length } };
 }

@@ -36,7 +36,7 @@ export function guidePages(
   const { width } = printableArea(settings);
   return flowPages(
     lines.map((line) => lineDrawing(line, width, isLarge ? LARGE : 1)),
-    { title: `${title}, for ${home}`, settings, gap: 0 },
+    { title: settings.speech.say('print/owned', { title: { own: title }, home: { own: home } }), settings, gap: 0 },
   );
 }
 

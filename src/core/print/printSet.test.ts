@@ -1,9 +1,10 @@
+import { authorSpeech } from '../../messages/speeches.ts';
 import { plainSegment } from '../session/plainSegment.ts';
 import { USUAL_SETTINGS } from '../session/makerSource.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { firstValues } from '../makers/maker.ts';
-import { regenerateSegment, segmentFromMaker } from '../makers/makerSegment.ts';
+import { regenerateIn, segmentFromMaker } from '../makers/makerSegment.ts';
 import { findMaker, MAKERS } from '../makers/makers.ts';
 import { linesAt } from '../session/levels.ts';
 import { applyEdit } from '../session/edit.ts';
@@ -16,6 +17,7 @@ const part = (id: string, values: Record<string, number | string> = {}): Segment
     values: { ...firstValues(maker), ...values },
     settings: USUAL_SETTINGS,
     id,
+    speech: authorSpeech,
   });
   if (!segment.ok) throw new Error(segment.problem.code);
   return segment.value;
@@ -38,6 +40,7 @@ const trayOf = (change: Partial<PrintSetInput> = {}) =>
     for: 'all',
     homes,
     version: 'usual',
+    speech: authorSpeech,
     paper: 'a4',
     ...change,
   });
@@ -98,11 +101,11 @@ test('a part made before a dial was there is still printed and turned', () => {
     dials: made.dials.filter(({ name }) => name !== 'back'),
     made: { ...made.made!, values },
   };
-  assert.equal(madeOf(older)!.printable.cards.length, 6);
+  assert.equal(madeOf(older, authorSpeech)!.printable.cards.length, 6);
   const turned = applyEdit(
     session(older),
     { do: 'turn-dial', segment: 'pair-cards', dial: 'total', value: 7 },
-    regenerateSegment,
+    regenerateIn(authorSpeech),
   );
   assert.ok(turned.ok && turned.value.segments[0]!.lines[0]!.text.startsWith('Lay 8 cards out'));
 });
@@ -110,7 +113,7 @@ test('a part made before a dial was there is still printed and turned', () => {
 test('a part that its maker refuses is not left out in silence', () => {
   const strips = part('strips');
   const older = { ...strips, made: { ...strips.made!, values: { from: 1, to: 2 } } };
-  assert.equal(madeOf(older), null);
+  assert.equal(madeOf(older, authorSpeech), null);
   const [contents] = wordsOf(pagesOf({ session: session(older, part('tally')) }));
   assert.match(contents!, /Not printed: “Strips” does not come out as its dials stand/);
   assert.doesNotMatch(wordsOf(pagesOf())[0]!, /Not printed/);
@@ -137,17 +140,21 @@ test('on the bench a dial of a made part writes its lines and needs anew, a leve
   const made = part('number-pots');
   const own = { id: 'own', kind: 'say' as const, text: 'Mine.' };
   const start = session({ ...made, lines: [...made.lines, own] });
-  const turned = applyEdit(start, { do: 'turn-dial', segment: 'number-pots', dial: 'to', value: 6 }, regenerateSegment);
+  const turned = applyEdit(
+    start,
+    { do: 'turn-dial', segment: 'number-pots', dial: 'to', value: 6 },
+    regenerateIn(authorSpeech),
+  );
   assert.ok(turned.ok);
   const [segment] = turned.value.segments;
   assert.match(segment!.lines[0]!.text, /^Stand 7 pots in a row, 0 to 6, and lay 21 counters/);
   assert.equal(segment!.needs[0]!.qty, 21);
   assert.deepEqual(segment!.lines.at(-1), own);
-  assert.equal(madeOf(segment!)!.printable.cards.length, 7);
+  assert.equal(madeOf(segment!, authorSpeech)!.printable.cards.length, 7);
   const easier = applyEdit(
     turned.value,
     { do: 'choose-level', segment: 'number-pots', level: 'easier' },
-    regenerateSegment,
+    regenerateIn(authorSpeech),
   );
   assert.ok(
     easier.ok &&
@@ -158,7 +165,7 @@ test('on the bench a dial of a made part writes its lines and needs anew, a leve
   const refused = applyEdit(
     turned.value,
     { do: 'turn-dial', segment: 'number-pots', dial: 'from', value: 9 },
-    regenerateSegment,
+    regenerateIn(authorSpeech),
   );
   assert.ok(!refused.ok && refused.problem.code === 'maker-refuses');
 });

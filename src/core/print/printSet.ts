@@ -1,3 +1,4 @@
+import type { MessageValues } from '../message.ts';
 import { flowPages, writing } from '../page/flow.ts';
 import { cardPages } from '../page/cards.ts';
 import type { MakerOutput } from '../makers/makerOutput.ts';
@@ -24,7 +25,12 @@ const LABEL = { width: 90, height: 34 };
  * Once something has backs, the whole tray is laid out for printing on both sides, and all else keeps its backs empty.
  */
 export function layoutPrintSet(input: PrintSetInput): PrintSet {
-  const settings: SheetSettings = { paper: input.paper, margin: USUAL_MARGIN, savesInk: input.version === 'ink' };
+  const settings: SheetSettings = {
+    paper: input.paper,
+    margin: USUAL_MARGIN,
+    savesInk: input.version === 'ink',
+    speech: input.speech,
+  };
   const parts = trayParts(input, settings);
   const isTwoSided = parts.some(({ pages }) => pages.some(({ isBack }) => isBack));
   const onSheets = (pages: readonly Page[]) => (isTwoSided ? withEmptyBacks(pages, settings) : pages);
@@ -35,7 +41,7 @@ export function layoutPrintSet(input: PrintSetInput): PrintSet {
 
 /** A back for every front: its own, or an empty one. */
 function withEmptyBacks(pages: readonly Page[], settings: SheetSettings): Page[] {
-  const empty = finishPage([], { title: 'this side stays empty', settings, number: 1, of: 1 });
+  const empty = finishPage([], { title: settings.speech.say('print/empty-side'), settings, number: 1, of: 1 });
   return pages.flatMap((page, index) => (page.isBack || pages[index + 1]?.isBack ? [page] : [page, empty]));
 }
 
@@ -52,40 +58,40 @@ export interface PrintSet {
 
 function trayParts({ session, for: whom, homes, version }: PrintSetInput, settings: SheetSettings): TrayPart[] {
   const made = session.segments.flatMap((segment) => {
-    const answer = madeOf(segment);
+    const answer = madeOf(segment, settings.speech);
     return answer
       ? [{ title: segment.title, made: version === 'large' ? enlarged(answer, printableArea(settings)) : answer }]
       : [];
   });
+  const { say } = settings.speech;
+  const own = (name: string, value: string) => ({ [name]: { own: value } });
   const parts: TrayPart[] = [];
   const add = (title: string, pages: readonly Page[]) => pages.length > 0 && parts.push({ title, pages });
   if (whom === 'kit') {
     for (const home of homes.filter(({ kit }) => kit.length > 0))
-      add(`Kit for ${home.nickname}`, kitPages(home, settings));
+      add(say('print/kit', own('home', home.nickname)), kitPages(home, settings));
     return parts;
   }
   const addGuides = () => {
     for (const { nickname, guide } of whom === 'author' ? [] : homes)
-      if (guide) add(`Guide for ${nickname}`, guidePages(guide, settings, { isLarge: version === 'large' }));
+      if (guide)
+        add(say('print/guide', own('home', nickname)), guidePages(guide, settings, { isLarge: version === 'large' }));
   };
-  if (whom === 'all' || whom === 'home') add('Name strips', namePages(homes, settings));
+  if (whom === 'all' || whom === 'home') add(say('print/name-strips'), namePages(homes, settings));
   if (version === 'by-hand') {
     for (const { title, made: answer } of made)
-      add(`${title}: draw it like this`, byHandPages(title, answer, settings));
+      add(say('print/draw-it', own('title', title)), byHandPages(title, answer, settings));
     addGuides();
     return parts;
   }
   const sets = whom === 'author' ? [null] : homes;
   for (const { title, made: answer } of made) {
-    for (const home of sets)
-      add(
-        home ? `${title}, for ${home.nickname}` : title,
-        makerPages(home ? `${title}, for ${home.nickname}` : title, withOwner(answer, home?.nickname), settings, {
-          withKey: false,
-        }),
-      );
+    for (const home of sets) {
+      const named = home ? ownedBy(title, home.nickname, settings) : title;
+      add(named, makerPages(named, withOwner(answer, home?.nickname, settings), settings, { withKey: false }));
+    }
     add(
-      `${title}: the answers`,
+      say('print/answers', own('title', title)),
       makerPages(title, { ...answer, printable: { title: answer.printable.title, cards: [], sheets: [] } }, settings),
     );
   }
@@ -93,11 +99,14 @@ function trayParts({ session, for: whom, homes, version }: PrintSetInput, settin
   return parts;
 }
 
+const ownedBy = (title: string, home: string, { speech }: SheetSettings) =>
+  speech.say('print/owned', { title: { own: title }, home: { own: home } });
+
 /** A set of one home carries its name, so that cut cards do not get mixed. */
-function withOwner(made: MakerOutput, nickname: string | undefined): MakerOutput {
+function withOwner(made: MakerOutput, nickname: string | undefined, settings: SheetSettings): MakerOutput {
   if (!nickname) return made;
   const { printable } = made;
-  return { ...made, printable: { ...printable, title: `${printable.title}, for ${nickname}` } };
+  return { ...made, printable: { ...printable, title: ownedBy(printable.title, nickname, settings) } };
 }
 
 /** Everything larger, but never larger than the paper. */
@@ -137,64 +146,46 @@ function namePages(homes: readonly PrintSetHome[], settings: SheetSettings): Pag
       ],
     };
   });
-  return cardPages(strips, { title: 'Name strips', settings });
+  return cardPages(strips, { title: settings.speech.say('print/name-strips'), settings });
 }
 
 function kitPages({ nickname, kit }: PrintSetHome, settings: SheetSettings): Page[] {
   const { width } = printableArea(settings);
+  const title = settings.speech.say('print/kit', { home: { own: nickname } });
   return flowPages(
     [
-      writing([`Kit for ${nickname}`, ''], { width, size: 9 }),
+      writing([title, ''], { width, size: 9 }),
       writing(
         kit.map((line) => `• ${line}`),
         { width, size: 7 },
       ),
     ],
-    {
-      title: `Kit for ${nickname}`,
-      settings,
-    },
+    { title, settings },
   );
 }
 
 /** Where there is no printer: a small picture of each, how large to draw it and how many. */
 function byHandPages(title: string, made: MakerOutput, settings: SheetSettings): Page[] {
-  const area = printableArea(settings);
+  const { width } = printableArea(settings);
+  const { say } = settings.speech;
   const small = (drawing: Drawing) =>
     scaled(drawing, Math.min(1, 38 / drawing.width, 30 / Math.max(1, drawing.height)));
+  const inRows = (drawings: readonly Drawing[]) => chunks(drawings.map(small), 4).map((row) => inRow(row, 5));
+  const said = (key: string, values?: MessageValues) => writing([say(`print/${key}`, values)], { width, size: 5 });
   const { cards, backs, sheets } = made.printable;
   const [first] = cards;
+  const size = first && {
+    ...{ cards: cards.length, width: Math.round(first.width), height: Math.round(first.height) },
+    folded: first.width > 60 ? 'eight' : 'sixteen',
+  };
   const rows: Drawing[] = [
-    writing([title], { width: area.width, size: 8 }),
-    ...(first
-      ? [
-          writing(
-            [
-              `Cut ${cards.length} cards of ${Math.round(first.width)} × ${Math.round(first.height)} mm (a sheet folded in ${first.width > 60 ? 'eight' : 'sixteen'} comes near) and draw them like this:`,
-            ],
-            { width: area.width, size: 5 },
-          ),
-          ...chunks(cards.map(small), 4).map((row) => inRow(row, 5)),
-          ...(backs
-            ? [
-                writing(['And on their backs, in the same order:'], { width: area.width, size: 5 }),
-                ...chunks(backs.map(small), 4).map((row) => inRow(row, 5)),
-              ]
-            : []),
-        ]
-      : []),
-    ...sheets.flatMap((sheet) => [
-      writing([`Draw this about ${Math.round(sheet.width / 10)} cm wide:`], { width: area.width, size: 5 }),
-      small(sheet),
-    ]),
-    ...(cards.length + sheets.length === 0
-      ? [
-          writing(['Nothing has to be drawn: real things are better here.'], { width: area.width, size: 5 }),
-          small(made.picture),
-        ]
-      : []),
+    writing([title], { width, size: 8 }),
+    ...(size ? [said('cut-cards', size), ...inRows(cards)] : []),
+    ...(size && backs ? [said('on-backs'), ...inRows(backs)] : []),
+    ...sheets.flatMap((sheet) => [said('draw-sheet', { width: Math.round(sheet.width / 10) }), small(sheet)]),
+    ...(cards.length + sheets.length === 0 ? [said('nothing-to-draw'), small(made.picture)] : []),
   ];
-  return flowPages(rows, { title: `${title}, by hand`, settings, gap: 5 });
+  return flowPages(rows, { title: say('print/by-hand', { title: { own: title } }), settings, gap: 5 });
 }
 
 function chunks<Item>(list: readonly Item[], size: number): Item[][] {

@@ -1,3 +1,4 @@
+import type { Speech } from '../message.ts';
 import type { MakerOutput } from '../makers/makerOutput.ts';
 import { runMaker } from '../makers/maker.ts';
 import { findMaker } from '../makers/makers.ts';
@@ -31,6 +32,8 @@ export interface PrintSetInput {
   readonly homes: readonly PrintSetHome[];
   readonly version: TrayVersion;
   readonly paper: Paper;
+  /** The words of the print set: the author's. */
+  readonly speech: Speech;
 }
 
 /** Pages of a tray that belong together. */
@@ -40,9 +43,9 @@ export interface TrayPart {
 }
 
 /** What a part's maker made, for its dials as they stand; null for parts that no maker wrote. Play only: no sheets. */
-export function madeOf({ made }: Segment): MakerOutput | null {
+export function madeOf({ made }: Segment, speech: Speech): MakerOutput | null {
   const maker = made && findMaker(made.maker);
-  const answer = maker && runMaker(maker, made.values, made.settings);
+  const answer = maker && runMaker(maker, made.values, { settings: made.settings, speech });
   if (!answer?.ok) return null;
   const { printable } = answer.value;
   return made!.settings.playOnly ? { ...answer.value, printable: { ...printable, sheets: [] } } : answer.value;

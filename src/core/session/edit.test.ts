@@ -1,4 +1,5 @@
-import { regenerateSegment } from '../makers/makerSegment.ts';
+import { authorSpeech } from '../../messages/speeches.ts';
+import { regenerateIn } from '../makers/makerSegment.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { composeSession, materialsOrNone } from '../guide/composition.ts';
@@ -9,12 +10,12 @@ import type { Segment, Session } from './session.ts';
 import { formatPieces } from '../expressions/template.ts';
 
 const edited = (edit: Edit, session: Session = SESSION): Session => {
-  const result = applyEdit(session, edit, regenerateSegment);
+  const result = applyEdit(session, edit, regenerateIn(authorSpeech));
   assert.ok(result.ok, JSON.stringify(result));
   return result.value;
 };
 const refused = (edit: Edit) => {
-  const result = applyEdit(SESSION, edit, regenerateSegment);
+  const result = applyEdit(SESSION, edit, regenerateIn(authorSpeech));
   assert.ok(!result.ok);
   return result.problem;
 };

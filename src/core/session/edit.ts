@@ -144,12 +144,12 @@ function editSegment(segment: Segment, edit: SegmentEdit, regenerate: Regenerate
       return editLines(segment, (lines) => moveWithin(lines, edit.line, edit.to));
     case 'change-line':
       return editLines(segment, (lines) =>
-        ok(lines.map((line) => (line.id === edit.line ? { ...line, ...edit.change } : line))),
+        ok(lines.map((line) => (line.id === edit.line ? rewritten(line, edit.change) : line))),
       );
     case 'use-swap':
       return useSwap(segment, edit.need, edit.item);
     case 'rename-segment':
-      return ok({ ...segment, title: edit.title });
+      return ok(edit.title === segment.title ? segment : { ...segment, title: edit.title, says: undefined });
     case 'replace-segment':
       return ok(replaced(segment, edit.by));
     case 'add-need':
@@ -162,6 +162,12 @@ function editSegment(segment: Segment, edit: SegmentEdit, regenerate: Regenerate
     case 'remove-need':
       return ok({ ...segment, needs: segment.needs.filter(({ id }) => id !== edit.need) });
   }
+}
+
+/** A line with an author's change; what was said from a message is the author's own once its words change. */
+function rewritten(line: Line, change: Partial<Omit<Line, 'id'>>): Line {
+  const { says, ...own } = { ...line, ...change };
+  return own.text === line.text && own.answer === line.answer && own.why === line.why ? { ...own, says } : own;
 }
 
 /** Another version of a part in its place: under its id, at the level it stood at where that is still offered. */

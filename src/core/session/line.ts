@@ -1,8 +1,10 @@
+import type { Message } from '../message.ts';
 /** A line is one instruction to the adult. */
 export const LINE_KINDS = ['do', 'say', 'ask', 'notice', 'if', 'sing', 'read'] as const;
 
 export type LineKind = (typeof LINE_KINDS)[number];
 
+/** A line is one instruction: an author's own words, or words that were said from a message and not touched since. */
 export interface Line {
   readonly id: string;
   readonly kind: LineKind;
@@ -12,4 +14,6 @@ export interface Line {
   readonly answer?: string | undefined;
   /** Why one asks or does this, for the adult. */
   readonly why?: string | undefined;
+  /** What it was said from; gone once an author writes in it. A guide says it again in the home's language. */
+  readonly says?: Message | undefined;
 }

@@ -1,3 +1,4 @@
+import type { Message } from '../message.ts';
 import type { LevelName } from './levelName.ts';
 import type { Lead } from '../calendar/preparation.ts';
 import type { Dial } from './dial.ts';
@@ -68,6 +69,8 @@ export interface Segment extends ActivityBody {
   readonly id: string;
   readonly kind: SegmentKind;
   readonly title: string;
+  /** What its title was said from; gone once an author writes another. */
+  readonly says?: Message | undefined;
   /** The key on the shelf this was made from; absent for what was written on the bench. */
   readonly from?: string | undefined;
   readonly level: LevelName;

@@ -1,3 +1,4 @@
+import { authorSpeech } from '../../messages/speeches.ts';
 import { plainSegment } from '../session/plainSegment.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
@@ -9,12 +10,6 @@ const asWritten = (text: string) => {
   return pieces.ok ? formatPieces(pieces.value) : pieces.problem.code;
 };
 
-const WORDS = {
-  fetchBook: (title: string) => `Fetch “${title}”.`,
-  readIt: (title: string) => `Read “${title}” aloud.`,
-  afterPage: (page: number) => `After page ${page}:`,
-  singTo: (tune: string) => `Sing it to the tune of “${tune}”.`,
-};
 const PACE = {
   wordsPerMinute: [140, 120, 95],
   pageSeconds: [2, 3, 5],
@@ -27,7 +22,7 @@ test('a book becomes its fetching, its reading and a question for each pause, wi
     { page: 9, question: 'What was in {the box}?', why: 'It is remembered.' },
   ];
   const book = { key: 'door', title: 'The blue door', words: 240, pages: 12, pauses, skills: ['listening'] };
-  const segment = segmentFromBook(book, 'p1', PACE, WORDS);
+  const segment = segmentFromBook(book, 'p1', { pace: PACE, speech: authorSpeech });
   assert.deepEqual(
     segment.lines.map(({ kind }) => kind),
     ['do', 'read', 'ask', 'ask'],
@@ -55,10 +50,10 @@ test('braces in a song are words, not dials', () => {
     skills: ['beat'],
     minutes: [1, 2, 3] as const,
   };
-  const segment = segmentFromSong(song, 'p2', WORDS);
+  const segment = segmentFromSong(song, 'p2', authorSpeech);
   assert.deepEqual(
     segment.lines.map(({ text }) => asWritten(text)),
-    ['Sing it to the tune of “a {round} tune”. Turn your hands.', 'Round it goes / and {round} again', 'Down it goes'],
+    ['Sing to the tune of “a {round} tune”. Turn your hands.', 'Round it goes / and {round} again', 'Down it goes'],
   );
   assert.deepEqual([segment.posture, segment.minutes.together], ['moving', [1, 2, 3]]);
 });

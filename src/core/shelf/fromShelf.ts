@@ -1,18 +1,12 @@
 import { dialValues } from '../session/dial.ts';
 import type { Line } from '../session/line.ts';
+import type { Speech } from '../message.ts';
+import { saidLine } from './saidLine.ts';
 import { escapeBraces } from '../expressions/template.ts';
 import type { ShelfActivity, ShelfBook, ShelfSong } from './shelfEntries.ts';
 import { plainSegment } from '../session/plainSegment.ts';
 import { readAloudMinutes, type ReadingPace } from '../time/readAloud.ts';
 import type { Segment } from '../session/session.ts';
-
-/** Sentences that frame a book or song, in the language of the programme. */
-export interface FramingWords {
-  readonly fetchBook: (title: string) => string;
-  readonly readIt: (title: string) => string;
-  readonly afterPage: (page: number) => string;
-  readonly singTo: (tune: string) => string;
-}
 
 /** A session's own copy of an activity, under an id that is unique in the session. */
 export function segmentFromActivity(activity: ShelfActivity, id: string): Segment {
@@ -29,19 +23,27 @@ export function segmentFromActivity(activity: ShelfActivity, id: string): Segmen
 }
 
 /** Reading a book aloud: its lines, its questions at the pages to pause at, its minutes. */
-export function segmentFromBook(book: ShelfBook, id: string, pace: ReadingPace, words: FramingWords): Segment {
-  const { words: wordCount, pages, pauses } = book;
+export function segmentFromBook(
+  book: ShelfBook,
+  id: string,
+  { pace, speech }: { pace: ReadingPace; speech: Speech },
+): Segment {
+  const { words, pages, pauses } = book;
+  const title = { own: book.title };
   const lines: Line[] = [
-    { id: `${id}-do`, kind: 'do', text: escapeBraces(words.fetchBook(book.title)) },
-    { id: `${id}-read`, kind: 'read', text: escapeBraces(words.readIt(book.title)) },
+    saidLine(`${id}-do`, 'do', { key: 'framing/fetch-book', values: { title } }, speech),
+    saidLine(`${id}-read`, 'read', { key: 'framing/read-it', values: { title } }, speech),
     ...pauses.map(({ page, question, why }, index) => ({
-      id: `${id}-ask-${index + 1}`,
-      kind: 'ask' as const,
-      text: escapeBraces(`${words.afterPage(page)} ${question}`),
+      ...saidLine(
+        `${id}-ask-${index + 1}`,
+        'ask',
+        { key: 'framing/after-page', values: { page, question: { own: question } } },
+        speech,
+      ),
       why,
     })),
   ];
-  const together = readAloudMinutes({ words: wordCount, pages, pauses: pauses.length, ...pace });
+  const together = readAloudMinutes({ words, pages, pauses: pauses.length, ...pace });
   return {
     ...plainSegment(id, 'book', book.title, together),
     from: book.key,
@@ -52,9 +54,10 @@ export function segmentFromBook(book: ShelfBook, id: string, pace: ReadingPace, 
 }
 
 /** Singing a song: its verses a line each, with what the hands do. */
-export function segmentFromSong(song: ShelfSong, id: string, words: FramingWords): Segment {
+export function segmentFromSong(song: ShelfSong, id: string, speech: Speech): Segment {
+  const values = { tune: { own: song.tune }, actions: { own: song.actions } };
   const lines: Line[] = [
-    { id: `${id}-do`, kind: 'do', text: escapeBraces(`${words.singTo(song.tune)} ${song.actions}`) },
+    saidLine(`${id}-do`, 'do', { key: 'framing/sing-to', values }, speech),
     ...song.verses.map((verse, index) => ({
       id: `${id}-verse-${index + 1}`,
       kind: 'sing' as const,

@@ -1,5 +1,7 @@
+import { saidLine } from './saidLine.ts';
+import type { Speech } from '../message.ts';
 import type { LevelName } from '../session/levelName.ts';
-import type { Line } from '../session/line.ts';
+import type { LineKind } from '../session/line.ts';
 import type { ReadingPace } from '../time/readAloud.ts';
 import type { ShelfActivity, ShelfBook, ShelfSong } from './shelfEntries.ts';
 import { plainSegment } from '../session/plainSegment.ts';
@@ -8,7 +10,7 @@ import type { MakerSettings, MakerValues } from '../session/makerSource.ts';
 import { segmentFromMaker } from '../makers/makerSegment.ts';
 import { findMaker } from '../makers/makers.ts';
 import { err, ok, type Outcome } from '../outcome.ts';
-import { segmentFromActivity, segmentFromBook, segmentFromSong, type FramingWords } from './fromShelf.ts';
+import { segmentFromActivity, segmentFromBook, segmentFromSong } from './fromShelf.ts';
 import type { Segment } from '../session/session.ts';
 
 /** Where parts of a session come from. */
@@ -32,7 +34,8 @@ export interface PartContext {
   /** Unique in the session. */
   readonly id: string;
   readonly pace: ReadingPace;
-  readonly words: FramingWords;
+  /** The words of the programme's language. */
+  readonly speech: Speech;
   readonly numbers: MakerSettings;
 }
 
@@ -44,52 +47,55 @@ export type PartProblem =
 export function segmentFor(
   part: NamedPart,
   sources: PartSources,
-  { id, pace, words, numbers }: PartContext,
+  { id, pace, speech, numbers }: PartContext,
 ): Outcome<Segment, PartProblem> {
   if (part.kind === 'maker') {
     const maker = findMaker(part.maker);
     if (!maker) return err({ code: 'not-there', key: part.maker });
-    const made = segmentFromMaker(maker, { values: part.values, settings: numbers, id });
+    const made = segmentFromMaker(maker, { values: part.values, settings: numbers, id, speech });
     if (!made.ok) return err({ code: 'maker-refuses', problem: made.problem });
     return ok({ ...made.value, level: part.level ?? 'right' });
   }
-  const segment = fromShelf(part, sources, { id, pace, words });
+  const segment = fromShelf(part, sources, { id, pace, speech });
   return segment ? ok(segment) : err({ code: 'not-there', key: part.key });
 }
 
 function fromShelf(
   { kind, key }: { readonly kind: 'book' | 'song' | 'activity'; readonly key: string },
   { books, songs, activities }: PartSources,
-  { id, pace, words }: Omit<PartContext, 'numbers'>,
+  { id, pace, speech }: Omit<PartContext, 'numbers'>,
 ): Segment | null {
   const named = <Entry extends { readonly key: string }>(entries: readonly Entry[]) =>
     entries.find((entry) => entry.key === key);
   if (kind === 'book') {
     const book = named(books);
-    return book ? segmentFromBook(book, id, pace, words) : null;
+    return book ? segmentFromBook(book, id, { pace, speech }) : null;
   }
   if (kind === 'song') {
     const song = named(songs);
-    return song ? segmentFromSong(song, id, words) : null;
+    return song ? segmentFromSong(song, id, speech) : null;
   }
   const activity = named(activities);
   return activity ? segmentFromActivity(activity, id) : null;
 }
 
-/** Puts a hello before and a goodbye after the parts of a session. */
+/** Puts a hello before and a goodbye after the parts of a session, in the words of the programme's language. */
 export function frameSegments(
   middle: readonly Segment[],
-  { opening, closing }: { opening: FramingPart; closing: FramingPart },
+  { opening, closing, speech }: { opening: string; closing: string; speech: Speech },
 ): Segment[] {
-  const frame = (kind: 'opening' | 'closing', { id, title, lines }: FramingPart) => ({
-    ...plainSegment(id, kind, title, [1, 2, 3]),
-    lines,
+  const frame = (
+    kind: 'opening' | 'closing',
+    { id, name }: { id: string; name: string },
+    lines: readonly LineKind[],
+  ): Segment => ({
+    ...plainSegment(id, kind, speech.say(`framing/${name}`), [1, 2, 3]),
+    says: { key: `framing/${name}` },
+    lines: lines.map((line) => saidLine(`${name}-${line}`, line, { key: `framing/${name}-${line}` }, speech)),
   });
-  return [frame('opening', opening), ...middle, frame('closing', closing)];
-}
-
-export interface FramingPart {
-  readonly id: string;
-  readonly title: string;
-  readonly lines: readonly Line[];
+  return [
+    frame('opening', { id: opening, name: 'hello' }, ['do', 'say', 'if']),
+    ...middle,
+    frame('closing', { id: closing, name: 'goodbye' }, ['ask', 'do']),
+  ];
 }

@@ -4,12 +4,14 @@ import { fitHomes } from '../../core/homes/sessionReadiness.ts';
 import { composeSession } from '../../core/guide/composition.ts';
 import { applyEdit, type Edit } from '../../core/session/edit.ts';
 import type { Session } from '../../core/session/session.ts';
-import { regenerateSegment } from '../../core/makers/makerSegment.ts';
+import { regenerateIn } from '../../core/makers/makerSegment.ts';
+import { authorSpeech } from '../../messages/speeches.ts';
 import { describeEditProblem } from '../../messages/edits.ts';
 import { useHistory } from '../autosave/useHistory.ts';
 import type { BenchProps } from '../../contracts/bench.ts';
 
-const editSession = (session: Session, edit: Edit) => applyEdit(session, edit, regenerateSegment);
+const regenerate = regenerateIn(authorSpeech);
+const editSession = (session: Session, edit: Edit) => applyEdit(session, edit, regenerate);
 
 /** The session on the bench, what follows from it, and what can be done to it; every edit can be undone. */
 export function useBench({ session: initial, things, homes, policy, seatedMinutesPerYear }: BenchProps) {

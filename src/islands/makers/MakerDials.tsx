@@ -1,3 +1,4 @@
+import { dialHint, dialLabel } from '../../messages/makers.ts';
 import type { MakerValues } from '../../core/session/makerSource.ts';
 import { useEffect, useState } from 'react';
 import type { Maker, MakerDial } from '../../core/makers/maker.ts';
@@ -15,6 +16,7 @@ export function MakerDials({ maker, values, onTurn }: MakerDialsProps) {
       {maker.dials.map((dial) => (
         <DialField
           key={dial.name}
+          maker={maker.id}
           dial={dial}
           value={values[dial.name]!}
           onTurn={(value) => onTurn(dial.name, value)}
@@ -25,23 +27,26 @@ export function MakerDials({ maker, values, onTurn }: MakerDialsProps) {
 }
 
 function DialField({
+  maker,
   dial,
   value,
   onTurn,
 }: {
+  maker: string;
   dial: MakerDial;
   value: number | string;
   onTurn: (value: number | string) => void;
 }) {
+  const label = dialLabel(maker, dial.name);
   switch (dial.kind) {
     case 'number':
       return (
         <div className="maker-dial">
-          <label htmlFor={`dial-${dial.name}`}>{dial.label}</label>
+          <label htmlFor={`dial-${dial.name}`}>{label}</label>
           <TypedNumber dial={dial} value={value as number} onTurn={onTurn} />
           <input
             type="range"
-            aria-label={`${dial.label}, ${dial.min} to ${dial.max}`}
+            aria-label={`${label}, ${dial.min} to ${dial.max}`}
             min={dial.min}
             max={dial.max}
             value={value}
@@ -52,7 +57,7 @@ function DialField({
     case 'choice':
       return (
         <label className="maker-dial">
-          {dial.label}
+          {label}
           <select value={value} onChange={({ target }) => onTurn(target.value)}>
             {dial.choices.map((choice) => (
               <option key={choice}>{choice}</option>
@@ -63,9 +68,9 @@ function DialField({
     case 'list':
       return (
         <label className="maker-dial">
-          {dial.label}
+          {label}
           <TypedList value={String(value)} onTurn={onTurn} />
-          <span className="small quiet">{dial.hint}</span>
+          <span className="small quiet">{dialHint(maker, dial.name)}</span>
         </label>
       );
   }

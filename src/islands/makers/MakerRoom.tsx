@@ -1,3 +1,4 @@
+import { authorSpeech } from '../../messages/speeches.ts';
 import { LEVELS, type LevelName } from '../../core/session/levelName.ts';
 import type { MakerOutput } from '../../core/makers/makerOutput.ts';
 import type { MakerSettings, MakerValues } from '../../core/session/makerSource.ts';
@@ -7,7 +8,7 @@ import type { CautionPolicy } from '../../core/cautions/rules.ts';
 import { firstValues, runMaker } from '../../core/makers/maker.ts';
 import { findMaker } from '../../core/makers/makers.ts';
 import { ADULT_DECIDES, describeCaution } from '../../messages/cautions.ts';
-import { describeMakerProblem } from '../../messages/makers.ts';
+import { describeMakerProblem, makerAbout, makerTitle } from '../../messages/makers.ts';
 import { DrawingView } from '../drawing/DrawingView.tsx';
 import { MakerDials } from './MakerDials.tsx';
 import { ToSession } from './ToSession.tsx';
@@ -36,12 +37,12 @@ export function MakerRoom({ id, settings, things, sessions, policy, mayWrite }: 
   const [refusal, setRefusal] = useState('');
   const [level, setLevel] = useState<LevelName>('right');
   const [made, setMade] = useState<MakerOutput | null>(() => {
-    const answer = runMaker(maker, values, settings);
+    const answer = runMaker(maker, values, { settings, speech: authorSpeech });
     return answer.ok ? answer.value : null;
   });
   const turn = (name: string, value: number | string) => {
     const next = { ...written, [name]: value };
-    const answer = runMaker(maker, next, settings);
+    const answer = runMaker(maker, next, { settings, speech: authorSpeech });
     setWritten(next);
     if (answer.ok) {
       setValues(next);
@@ -52,13 +53,13 @@ export function MakerRoom({ id, settings, things, sessions, policy, mayWrite }: 
   if (!made)
     return (
       <p className="notice m-6">
-        {maker.title} does not go with this programme’s settings as it starts: {firstProblem(id, values, settings)}
+        {makerTitle(id)} does not go with this programme’s settings as it starts: {firstProblem(id, values, settings)}
       </p>
     );
   return (
     <div className="maker">
       <section className="maker-left" aria-label="Dials">
-        <p className="quiet">{maker.about}</p>
+        <p className="quiet">{makerAbout(id)}</p>
         <MakerDials maker={maker} values={values} onTurn={turn} />
         <p role="alert" className={refusal ? 'notice' : ''}>
           {refusal}
@@ -70,7 +71,7 @@ export function MakerRoom({ id, settings, things, sessions, policy, mayWrite }: 
         </ul>
       </section>
       <section className="maker-middle" aria-label="Picture and lines">
-        <DrawingView drawing={made.picture} label={made.facts[0] ?? maker.title} className="maker-picture" />
+        <DrawingView drawing={made.picture} label={made.facts[0] ?? makerTitle(id)} className="maker-picture" />
         <div role="group" aria-label="Level" className="levels">
           {LEVELS.map((name) => (
             <button key={name} type="button" aria-pressed={level === name} onClick={() => setLevel(name)}>
@@ -163,6 +164,6 @@ function printAddress(id: string, values: MakerValues): string {
 }
 
 function firstProblem(id: string, values: MakerValues, settings: MakerSettings): string {
-  const answer = runMaker(findMaker(id)!, values, settings);
+  const answer = runMaker(findMaker(id)!, values, { settings, speech: authorSpeech });
   return answer.ok ? '' : describeMakerProblem(answer.problem);
 }

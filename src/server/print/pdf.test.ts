@@ -1,3 +1,5 @@
+import { makerTitle } from '../../messages/makers.ts';
+import { authorSpeech } from '../../messages/speeches.ts';
 import { flowPages } from '../../core/page/flow.ts';
 import { USUAL_SETTINGS } from '../../core/session/makerSource.ts';
 import assert from 'node:assert/strict';
@@ -46,12 +48,12 @@ function strokes(pdf: Buffer): [number, number, number, number][] {
   });
 }
 
-const settings = { paper: 'a4', margin: 12 } as const;
+const settings = { paper: 'a4', margin: 12, speech: authorSpeech } as const;
 
 test('the mark of 50 mm is 50.0 mm long in the PDF, on A4 and on Letter', async () => {
   for (const paper of ['a4', 'letter'] as const) {
     const pdf = await writePdf(
-      flowPages([{ width: 10, height: 10, shapes: [] }], { title: 'Ruler', settings: { paper, margin: 12 } }),
+      flowPages([{ width: 10, height: 10, shapes: [] }], { title: 'Ruler', settings: { ...settings, paper } }),
       { title: 'Ruler' },
     );
     const lengths = strokes(pdf).map(([x1, y1, x2, y2]) => Math.hypot(x2 - x1, y2 - y1));
@@ -85,13 +87,13 @@ test('a line of any length stands where it was put, to a fifth of a millimetre',
 
 for (const maker of MAKERS) {
   test(`${maker.id}: what it prints opens without a warning, to size, with its answers as text and fonts embedded`, async () => {
-    const made = runMaker(maker, firstValues(maker), USUAL_SETTINGS);
+    const made = runMaker(maker, firstValues(maker), { settings: USUAL_SETTINGS, speech: authorSpeech });
     assert.ok(made.ok);
-    const pages = makerPages(maker.title, made.value, settings);
-    const pdf = await writePdf(pages, { title: maker.title });
+    const pages = makerPages(makerTitle(maker.id), made.value, settings);
+    const pdf = await writePdf(pages, { title: makerTitle(maker.id) });
     assert.match(poppler('pdfinfo', pdf, 'PDF'), new RegExp(`Pages: +${pages.length}\\n`));
     const text = poppler('pdftotext', pdf, 'PDF', '-').replace(/\s+/g, ' ');
-    assert.ok(text.includes(`${maker.title}: the answers`), text.slice(0, 200));
+    assert.ok(text.includes(`${makerTitle(maker.id)}: the answers`), text.slice(0, 200));
     assert.ok(text.includes('50 mm when printed at 100 %'));
     const fonts = poppler('pdffonts', pdf, 'PDF').trim().split('\n').slice(2);
     assert.ok(fonts.length > 0 && fonts.every((line) => /Andika.* yes +yes/.test(line)), fonts.join('\n'));

@@ -1,6 +1,6 @@
+import { exactly } from '../../contracts/fields.ts';
 import { array, number, string } from 'yup';
 import { checkShape } from '../../contracts/problems.ts';
-import { exactly } from '../../contracts/script.ts';
 import { ENTRY_KINDS, type EntryKind } from '../../contracts/shelfEntries.ts';
 import { tables } from '../db/tables.ts';
 import { writeShelfItems } from '../db/repositories/shelf.ts';

@@ -1,3 +1,4 @@
+import { authorSpeech } from '../../messages/speeches.ts';
 import type { MakerValues } from '../../core/session/makerSource.ts';
 import type { ThingsByKey } from '../../core/materials/thing.ts';
 import { randomUUID } from 'node:crypto';
@@ -6,7 +7,7 @@ import { segmentFromMaker } from '../../core/makers/makerSegment.ts';
 import { findMaker } from '../../core/makers/makers.ts';
 import { makerPages } from '../../core/makers/makerPages.ts';
 import { USUAL_MARGIN } from '../../core/page/paper.ts';
-import { describeMakerProblem } from '../../messages/makers.ts';
+import { describeMakerProblem, makerTitle } from '../../messages/makers.ts';
 import { today } from '../clock.ts';
 import { readSession, readSessions, replaceSession } from '../db/repositories/sessions.ts';
 import { readShelf, thingsByKey } from '../db/repositories/shelf.ts';
@@ -33,13 +34,17 @@ export async function printMaker(person: Person, id: string, written: unknown): 
   const maker = findMaker(id);
   if (!maker) throw new EdgeError('not-found');
   const values = { ...firstValues(maker), ...asValues(written) };
-  const made = runMaker(maker, values, person.settings.numbers);
+  const made = runMaker(maker, values, { settings: person.settings.numbers, speech: authorSpeech });
   if (!made.ok)
     throw new EdgeError('wrong-input', {
-      problems: [{ path: maker.title, message: describeMakerProblem(made.problem) }],
+      problems: [{ path: makerTitle(maker.id), message: describeMakerProblem(made.problem) }],
     });
-  const pages = makerPages(maker.title, made.value, { paper: person.settings.paper, margin: USUAL_MARGIN });
-  return writePdf(pages, { title: maker.title });
+  const pages = makerPages(makerTitle(maker.id), made.value, {
+    paper: person.settings.paper,
+    margin: USUAL_MARGIN,
+    speech: authorSpeech,
+  });
+  return writePdf(pages, { title: makerTitle(maker.id) });
 }
 
 /** Puts what a maker makes into a session, before its goodbye. */
@@ -55,10 +60,11 @@ export async function putMadeIntoSession(
     values: { ...firstValues(maker), ...asValues(written) },
     settings: person.settings.numbers,
     id: randomUUID(),
+    speech: authorSpeech,
   });
   if (!segment.ok)
     throw new EdgeError('wrong-input', {
-      problems: [{ path: maker.title, message: describeMakerProblem(segment.problem) }],
+      problems: [{ path: makerTitle(maker.id), message: describeMakerProblem(segment.problem) }],
     });
   const { segments } = kept.session;
   const closing = segments.findIndex(({ kind }) => kind === 'closing');

@@ -1,7 +1,9 @@
+import { composeGuide } from '../../core/guide/composeGuide.ts';
+import { guideLanguage } from '../../messages/guideSpeech.ts';
+import { authorSpeech } from '../../messages/speeches.ts';
 import { randomUUID } from 'node:crypto';
 import { Op } from 'sequelize';
 import { fitHome } from '../../core/homes/sessionReadiness.ts';
-import { composeGuide } from '../../core/guide/guide.ts';
 import {
   estimatePages,
   layoutPrintSet,
@@ -70,7 +72,10 @@ export async function readTray(
   const policy = person.settings.cautions;
   const sheetFor = (home: KeptHome) =>
     guideSheet(
-      composeGuide({ session: kept.session, home, things, programme: person.programme, policy, books }),
+      composeGuide({
+        ...{ session: kept.session, home, things, programme: person.programme, policy, books },
+        ...guideLanguage(home.language),
+      }),
       guideWords(home.language),
     );
   const trayHome = (home: KeptHome): PrintSetHome => ({
@@ -86,6 +91,7 @@ export async function readTray(
     version: choice.version,
     homes: trayHomes,
     paper: person.settings.paper,
+    speech: authorSpeech,
   });
   // One home tells how many pages all will take, before anything is laid out for them.
   const forNone = estimatePages(inputFor([]));

@@ -1,8 +1,10 @@
+import { composeGuide } from '../../core/guide/composeGuide.ts';
+import { guideLanguage } from '../../messages/guideSpeech.ts';
 import type { GuideLanguage } from '../../messages/guideWords.ts';
 import type { ThingsByKey } from '../../core/materials/thing.ts';
 import { QueryTypes } from 'sequelize';
 import { fitHome, readinessOfAll } from '../../core/homes/sessionReadiness.ts';
-import { composeGuide, type Guide } from '../../core/guide/guide.ts';
+import type { Guide } from '../../core/guide/guide.ts';
 import { composeSession } from '../../core/guide/composition.ts';
 import { findFindings, type Finding } from '../../core/checks/findings.ts';
 import type { HomeFit } from '../../core/homes/sessionReadiness.ts';
@@ -103,6 +105,9 @@ export async function previewGuide(
   const home = homes.find(({ id }) => id === homeId);
   if (!home) throw new EdgeError('not-found');
   const policy = person.settings.cautions;
-  const guide = composeGuide({ session: kept.session, home, things, programme: person.programme, policy, books });
+  const guide = composeGuide({
+    ...{ session: kept.session, home, things, programme: person.programme, policy, books },
+    ...guideLanguage(home.language),
+  });
   return { guide, language: home.language };
 }

@@ -1,8 +1,9 @@
+import { composeGuide } from '../../core/guide/composeGuide.ts';
+import { guideLanguage } from '../../messages/guideSpeech.ts';
 import type { ThingsByKey } from '../../core/materials/thing.ts';
 import { randomUUID } from 'node:crypto';
 import { Op, type Transaction } from 'sequelize';
 import type { HomeFit } from '../../core/homes/sessionReadiness.ts';
-import { composeGuide } from '../../core/guide/guide.ts';
 import type { Session } from '../../core/session/session.ts';
 import { describeFinding } from '../../messages/findings.ts';
 import { guideWords } from '../../messages/guide.ts';
@@ -71,6 +72,7 @@ export async function sendSession(person: Person, request: SendRequest): Promise
         programme: person.programme,
         policy: person.settings.cautions,
         books,
+        ...guideLanguage(home.language),
       });
     return fixCopies({
       person,

@@ -14,7 +14,7 @@ import {
   type PartSources,
 } from '../../core/shelf/segmentFor.ts';
 import { describeEditProblem } from '../../messages/edits.ts';
-import { CLOSING_LINES, FRAMING, OPENING_LINES } from '../../messages/framing.ts';
+import { authorSpeech } from '../../messages/speeches.ts';
 import { readShelf, type Shelf } from '../db/repositories/shelf.ts';
 import {
   addSession,
@@ -41,7 +41,7 @@ export function namedSegment(part: NamedPart, shelf: Shelf, { settings }: Pick<P
   return makeSegment(part, shelf as unknown as PartSources, {
     id: randomUUID(),
     pace: settings.pace as unknown as ReadingPace,
-    words: FRAMING,
+    speech: authorSpeech,
     numbers: settings.numbers,
   });
 }
@@ -76,10 +76,7 @@ export async function startSession(person: Person, form: StartForm): Promise<str
 
 /** Puts a hello before and a goodbye after the parts of a session. */
 export function frameSegments(middle: readonly Segment[]): Segment[] {
-  return frameWith(middle, {
-    opening: { id: randomUUID(), title: 'Hello', lines: OPENING_LINES },
-    closing: { id: randomUUID(), title: 'Goodbye', lines: CLOSING_LINES },
-  });
+  return frameWith(middle, { opening: randomUUID(), closing: randomUUID(), speech: authorSpeech });
 }
 
 /** The same session for another day, under another title; what was accepted in its margin is looked at anew. Gives its id. */

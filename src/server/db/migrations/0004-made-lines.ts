@@ -1,3 +1,4 @@
+import { authorSpeech } from '../../../messages/speeches.ts';
 import { generatedParts } from '../../../core/makers/generatedParts.ts';
 import type { Line } from '../../../core/session/line.ts';
 import type { Segment } from '../../../core/session/session.ts';
@@ -12,7 +13,7 @@ const FORMER = /^made-(\d+)$/;
 export function markMadeLines(stored: unknown): unknown {
   const segment = stored as Segment;
   if (!segment.made) return stored;
-  const generated = generatedParts(segment.made);
+  const generated = generatedParts(segment.made, authorSpeech);
   if (!generated.ok) return stored;
   const written = generated.value.lines;
   const shown = written[segment.level];

@@ -1,0 +1,58 @@
+import { LINE_KINDS } from '../core/session/line.ts';
+import { mixed } from 'yup';
+import { exactly, words } from './fields.ts';
+import { string } from 'yup';
+
+export const partId = () =>
+  string()
+    .required('must not be empty')
+    .max(80)
+    .matches(/^[A-Za-z0-9-]+$/, 'must be letters, digits and hyphens');
+
+export const MOST_SAID_CHARACTERS = 4000;
+
+/** What words were said from: the name of a sentence and what it speaks of. */
+export const said = () =>
+  exactly({
+    key: string()
+      .required()
+      .max(120)
+      .matches(/^[a-z-]+\/[A-Za-z0-9.-]+$/, 'must name a sentence of a catalogue'),
+    values: mixed<Record<string, unknown>>().test(
+      'said',
+      `must be an object of at most ${MOST_SAID_CHARACTERS} characters`,
+      (value) =>
+        value === undefined ||
+        (typeof value === 'object' &&
+          value !== null &&
+          !Array.isArray(value) &&
+          JSON.stringify(value).length <= MOST_SAID_CHARACTERS),
+    ),
+  }).default(undefined);
+
+export const line = exactly({
+  id: partId(),
+  kind: string().required().oneOf(LINE_KINDS),
+  text: words(2000),
+  answer: string().max(500),
+  why: string().max(500),
+  says: said(),
+});
+
+export const dialSettings = () =>
+  mixed<Record<string, number | string>>()
+    .required()
+    .test('dials', 'must be an object of dial names and values', (value) => isRecordOf(value, ['number', 'string']));
+
+/** Dials and needs that an object of settings may name. */
+export const MOST_SETTINGS = 60;
+
+export function isRecordOf(value: unknown, types: readonly string[]): boolean {
+  return (
+    typeof value === 'object' &&
+    value !== null &&
+    !Array.isArray(value) &&
+    Object.keys(value).length <= MOST_SETTINGS &&
+    Object.values(value).every((entry) => types.includes(typeof entry))
+  );
+}

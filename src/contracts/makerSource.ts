@@ -1,0 +1,37 @@
+import { dialSettings, line, partId } from './line.ts';
+import { exactly, key } from './fields.ts';
+import { mixed } from 'yup';
+import { LEVELS } from '../core/session/levelName.ts';
+import { array } from 'yup';
+import { numberSettings } from './numberSettings.ts';
+import { string } from 'yup';
+
+/** What a part was made from: a maker, its values and settings, and what the author changed since. */
+export const makerSource = () =>
+  exactly({
+    maker: string().required().max(40),
+    values: dialSettings(),
+    settings: exactly(numberSettings()).required(),
+    changes: makerChanges(),
+  }).default(undefined);
+
+export const makerChanges = () =>
+  exactly({
+    lines: array()
+      .of(
+        exactly({
+          level: string().required().oneOf(LEVELS),
+          rewritten: mixed<Record<string, unknown>>().required(),
+          removed: array().of(string().required().max(80)).required().max(80),
+          added: array()
+            .of(exactly({ after: string().defined().nullable(), line }))
+            .required()
+            .max(60),
+          order: array().of(string().required().max(80)).max(120),
+        }),
+      )
+      .max(3),
+    needs: array()
+      .of(exactly({ need: partId(), item: key() }))
+      .max(20),
+  }).default(undefined);

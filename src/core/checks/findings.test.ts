@@ -1,0 +1,67 @@
+import { authorSpeech } from '../../messages/speeches.ts';
+import { regenerateIn } from '../makers/makerSegment.ts';
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import { findFindings } from './findings.ts';
+import { fitHomes } from '../homes/sessionReadiness.ts';
+import type { Home } from '../homes/home.ts';
+import { composeSession } from '../guide/composition.ts';
+import { applyEdit } from '../session/edit.ts';
+import { CARTS, homeWith, SESSION, THINGS } from '../guide/session.fixture.ts';
+import type { Session } from '../session/session.ts';
+
+const findingsFor = (homes: readonly Home[], session: Session = SESSION) => {
+  const composed = composeSession(session, THINGS, {
+    seatedMinutesPerYear: 3,
+    youngestMonths: session.ages.fromMonths,
+  });
+  return findFindings(session, composed, fitHomes(session, homes, { things: THINGS }).fits, { things: THINGS });
+};
+
+const everything = [
+  { item: 'small-box', qty: 6 },
+  { item: 'bottle-lid', qty: 30 },
+];
+
+test('a sit that is too long offers the move that breaks it, and pressing it works', () => {
+  const sit = findingsFor([homeWith(everything)]).find(({ facts }) => facts.code === 'seated-too-long');
+  assert.deepEqual(sit?.remedy, { do: 'move-segment', segment: 'hunt', to: 1 });
+  const mended = applyEdit(SESSION, sit!.remedy!, regenerateIn(authorSpeech));
+  assert.ok(mended.ok);
+  assert.equal(
+    findingsFor([homeWith(everything)], mended.value).some(({ facts }) => facts.code === 'seated-too-long'),
+    false,
+  );
+});
+
+test('what was done on purpose is not said again, but what stops a session is', () => {
+  const sit = findingsFor([homeWith(everything)]).find(({ facts }) => facts.code === 'seated-too-long')!;
+  const group = { ...SESSION, segments: [{ ...CARTS, size: 'group' as const }], accepted: [sit.id, 'group:carts'] };
+  assert.deepEqual(
+    findingsFor([homeWith(everything)], group)
+      .filter(({ weight }) => weight === 'stop')
+      .map(({ facts }) => facts.code),
+    ['group-only'],
+  );
+  assert.equal(
+    findingsFor([homeWith(everything)], { ...SESSION, accepted: [sit.id] }).some(({ id }) => id === sit.id),
+    false,
+  );
+});
+
+test('homes under three are counted beside what they must not have, with the swap to write instead', () => {
+  const small = homeWith(everything, { children: [{ nickname: 'Pip', birthMonth: '2025-01' }] });
+  const caution = findingsFor([small, homeWith(everything)]).find(({ facts }) => facts.code === 'caution');
+  assert.ok(caution?.facts.code === 'caution');
+  assert.equal(caution.facts.homes, 1);
+  assert.deepEqual(caution.remedy, { do: 'use-swap', segment: 'carts', need: 'lids', item: 'jar-lid' });
+});
+
+test('what the same homes lack is said once', () => {
+  const bare = homeWith([], { id: 'bare', nickname: 'Top floor' });
+  const lacks = findingsFor([bare, homeWith(everything)]).filter(({ facts }) => facts.code === 'homes-lack');
+  assert.deepEqual(
+    lacks.map(({ facts }) => facts.code === 'homes-lack' && [facts.needs.map(({ item }) => item), facts.nicknames]),
+    [[['small-box', 'bottle-lid'], ['Top floor']]],
+  );
+});

@@ -1,0 +1,230 @@
+import { daysAhead } from '../calendar/preparation.ts';
+import { asUsed } from '../homes/household.ts';
+import { findCautions } from '../cautions/cautions.ts';
+import { spreadOf } from '../time/minutes.ts';
+import { roundTo } from '../numbers/rounding.ts';
+import { roundUp } from '../expressions/expression.ts';
+import { valuesAt, levelsOf, isWholeLevel } from '../session/levels.ts';
+import { type TemplateScope, formatPieces } from '../expressions/template.ts';
+import { type LevelName, LEVELS } from '../session/levelName.ts';
+import { timedParts, composeSegment, writeNote, type ComposedLine } from './composition.ts';
+import { runSheet } from '../time/runSheet.ts';
+import { fitHome, type HomeFit, type FittedPart, fetchOf, type ServedNeed } from '../homes/sessionReadiness.ts';
+import type { Guide, GuideSegment, GuideLevel, GuideLine, GuideThing } from './guide.ts';
+import { type KnownBook, anotherBook } from '../shelf/anotherBook.ts';
+import type { Speech } from '../message.ts';
+import type { CautionPolicy } from '../cautions/rules.ts';
+import { type ThingsByKey, namesOf } from '../materials/thing.ts';
+import { type Home, childFor } from '../homes/home.ts';
+import type { Session, Segment } from '../session/session.ts';
+
+export interface GuideInput {
+  readonly session: Session;
+  readonly home: Home;
+  readonly things: ThingsByKey;
+  readonly programme: string;
+  readonly policy?: CautionPolicy | undefined;
+  /** The sentences of the home's language; what has none in it stays as the author has it. */
+  readonly speech: Speech;
+  /** The language of authors, BCP 47. */
+  readonly authorLanguage: string;
+  /** Books of the shelf, to name another one. */
+  readonly books?: readonly KnownBook[] | undefined;
+}
+
+/** Makes a home's guide from a session. Lines that cannot be written out are left out; a check keeps such a session from being sent. */
+export function composeGuide(input: GuideInput): Guide {
+  const { session, home, things, programme, policy, books = [], speech, authorLanguage } = input;
+  const fit = fitHome(session, home, { things, policy });
+  const loves = childFor(home, session.ages, session.on)?.loves;
+  const context: HomeContext = { fit, things, loves, speech, authorLanguage };
+  const done = fit.parts.filter(({ isLeftOut }) => !isLeftOut);
+  const { child, setup } = runSheet({
+    children: [{ ageMonths: fit.household.youngestMonths }],
+    seatedMinutesPerYear: 0,
+    segments: done.flatMap((part) =>
+      timedParts(composeSegment(part.segment, homeScope(part, part.segment.level, context))),
+    ),
+  });
+  return {
+    title: session.title,
+    programme,
+    on: session.on,
+    at: session.at,
+    aim: session.aim,
+    home: home.nickname,
+    state: fit.answer.state,
+    children: home.children.map(({ nickname }) => nickname),
+    minutes: { likely: child.mean, low: child.low, high: child.high },
+    setupMinutes: setup.mean,
+    fetch: thingsToFetch(fit, things),
+    books: done
+      .filter(({ segment }) => segment.kind === 'book')
+      .map(({ segment }) => ({
+        title: segment.title,
+        retold: segment.retold,
+        another: anotherBook(segment, books),
+      })),
+    songs: done.filter(({ segment }) => segment.kind === 'song').map(({ segment }) => segment.title),
+    before: done.flatMap((part) => beforeTheDay(part)).sort((left, right) => right.days - left.days),
+    segments: fit.parts.map((part) => guideSegment(part, context)),
+  };
+}
+
+export interface HomeContext {
+  readonly fit: HomeFit;
+  readonly things: ThingsByKey;
+  readonly loves: string | undefined;
+  readonly speech: Speech;
+  readonly authorLanguage: string;
+}
+
+/** What lines may refer to at this home: its own things by name and number, and the dials as its swaps set them. */
+export function homeScope(part: FittedPart, level: LevelName, { fit, things, loves }: HomeContext): TemplateScope {
+  const amounts = new Map(amountsAt(part, level, fit));
+  return {
+    values: { ...valuesAt(part.segment, level), ...part.sets },
+    things: Object.fromEntries(
+      part.served.map(({ need, item, id }) => [
+        need.id,
+        { ...namesOf(item ?? need.item, things), qty: roundUp(amounts.get(id) ?? 0) },
+      ]),
+    ),
+    loves,
+  };
+}
+
+/** How many of what serves each need a level asks for, by the need's id in the session. */
+export function amountsAt(part: FittedPart, level: LevelName, { household }: HomeFit): [string, number][] {
+  return part.served.map((served) => {
+    const alone = { household, parts: [{ ...part, isLeftOut: false, served: [served] }] };
+    const [total] = fetchOf(alone, new Map([[part.segment.id, level]]));
+    return [served.id, total?.qty ?? 0];
+  });
+}
+
+export function guideSegment(part: FittedPart, context: HomeContext): GuideSegment {
+  const { segment, served } = part;
+  const levelAt = (level: LevelName) => guideLevel(part, level, context);
+  const offered = levelsOf(segment);
+  const levels = Object.fromEntries(
+    LEVELS.filter((level) => offered.includes(level)).map((level) => [level, levelAt(level)]),
+  );
+  const scope = homeScope(part, segment.level, context);
+  const tipOf = (level: 'easier' | 'harder') =>
+    isWholeLevel(segment.levels[level]) ? undefined : writeNote(segment.levels[level], scope);
+  const { setup } = composeSegment(segment, scope);
+  const { things, fit } = context;
+  return {
+    id: segment.id,
+    ...titleOf(segment, context),
+    kind: segment.kind,
+    from: segment.made ? `maker:${segment.made.maker}` : segment.from,
+    leftOut: part.isLeftOut,
+    aim: segment.aim,
+    minutes: levels[segment.level]?.minutes ?? levelAt(segment.level).minutes,
+    setupMinutes: roundTo(spreadOf(setup).mean, 1),
+    where: segment.where,
+    surface: segment.surface,
+    seating: segment.seating,
+    level: offered.includes(segment.level) ? segment.level : 'right',
+    levels,
+    tips: { easier: tipOf('easier'), harder: tipOf('harder') },
+    access: segment.access,
+    withheld: served
+      .filter(({ source }) => source === 'withheld')
+      .map(({ need }) => ({ item: need.item, name: namesOf(need.item, things).many })),
+    cautions: findCautions(
+      {
+        ...fit.household,
+        items: served.flatMap(({ item, need }) => (item && things[item] ? [asUsed(things[item], need)] : [])),
+        actions: segment.actions,
+      },
+      fit.household.policy,
+    ).map((caution) => ({
+      ...caution,
+      because: caution.because.map((reason) => (things[reason] ? namesOf(reason, things).many : reason)),
+    })),
+    dials: scope.values,
+  };
+}
+
+export function guideLevel(part: FittedPart, level: LevelName, context: HomeContext): GuideLevel {
+  const { segment } = part;
+  const scope = homeScope(part, level, context);
+  const { lines, together, alone } = composeSegment(segment, scope, level);
+  return {
+    lines: lines.flatMap((line) => guideLine(line, context)),
+    note: level === 'right' ? undefined : writeNote(segment.levels[level], scope),
+    more: moreFor(part, level, context),
+    minutes: roundTo(spreadOf(together).mean + spreadOf(alone).mean, 1),
+  };
+}
+
+/** A title as it was said from a message, in the home's language; otherwise as the author has it. */
+export function titleOf(
+  { title, says }: Segment,
+  { speech, authorLanguage }: HomeContext,
+): Pick<GuideSegment, 'title' | 'lang'> {
+  const said = says && speech.find(says.key, says.values);
+  return said ? { title: said, lang: speech.language } : { title, lang: authorLanguage };
+}
+
+/** A line in the home's language where it was said from a message, otherwise in the author's words; none where it cannot be written out. */
+export function guideLine({ line, text, answer }: ComposedLine, { speech, authorLanguage }: HomeContext): GuideLine[] {
+  const { kind, why, says } = line;
+  const said = says && speech.language !== authorLanguage ? speech.find(says.key, says.values) : null;
+  if (says && said !== null) {
+    const ownWords = (why && speech.find('framing/own', { text: { own: why } })) ?? why;
+    const part = (name: string) => speech.find(`${says.key}.${name}`, says.values) ?? undefined;
+    return [{ kind, text: said, answer: part('answer'), why: part('why') ?? ownWords, lang: speech.language }];
+  }
+  if (!text.ok || formatPieces(text.value).trim() === '') return [];
+  const expected = answer?.ok ? formatPieces(answer.value) : undefined;
+  return [{ kind, text: formatPieces(text.value), answer: expected, why, lang: authorLanguage }];
+}
+
+/** What the fetch list grows by if only this part changes to a level. */
+export function moreFor(part: FittedPart, level: LevelName, { fit, things }: HomeContext): GuideLevel['more'] {
+  if (part.isLeftOut || level === part.segment.level) return [];
+  const now = new Map(fetchOf(fit).map(({ item, qty }) => [item, qty]));
+  return fetchOf(fit, new Map([[part.segment.id, level]])).flatMap(({ item, qty }) => {
+    const more = qty - (now.get(item) ?? 0);
+    return more > 0 ? [{ item, name: nameFor(item, more, things), qty: more }] : [];
+  });
+}
+
+/** The fetch list: quantities by thing over the whole session, as this home has them. */
+export function thingsToFetch(fit: HomeFit, things: ThingsByKey): GuideThing[] {
+  const all = fit.parts.filter(({ isLeftOut }) => !isLeftOut).flatMap(({ served }) => served);
+  return fetchOf(fit).map(({ item, qty }): GuideThing => {
+    const uses = all.filter((use) => use.item === item && use.qty > 0);
+    const swapped = uses.find(({ swap }) => swap);
+    return {
+      item,
+      name: nameFor(item, qty, things),
+      qty,
+      insteadOf: swapped && namesOf(swapped.need.item, things).many,
+      insteadOfItem: swapped?.need.item,
+      why: swapped?.swap?.why || undefined,
+      source: uses.some(({ source }) => source === 'kit') ? 'kit' : 'home',
+    };
+  });
+}
+
+export function nameFor(item: string, qty: number, things: ThingsByKey): string {
+  const names = namesOf(item, things);
+  return qty === 1 ? names.one : names.many;
+}
+
+/** What a home does before the day: only for things that it uses from what it has. */
+export function beforeTheDay({ segment, served }: FittedPart): { days: number; text: string }[] {
+  const usesOwn = ({ need, item }: { readonly need: string; readonly item?: string | undefined }) =>
+    served.some((use: ServedNeed) => {
+      const wanted = item ?? use.need.item;
+      return use.need.id === need && use.source === 'home' && use.item === wanted && use.qty > 0;
+    });
+  return segment.ahead
+    .filter(({ who, for: target }) => who === 'home' && (!target || usesOwn(target)))
+    .map((entry) => ({ days: daysAhead(entry), text: entry.text }));
+}

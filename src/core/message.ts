@@ -1,0 +1,52 @@
+/**
+ * What is to be said: the name of a sentence and what it speaks of. The core names sentences, `messages/` says them in
+ * a language. Everything in one is plain data, so that it can be stored and said again in another language.
+ */
+export interface Message {
+  /** The name of the sentence: its catalogue and its name there, such as `balance/ask-1`. */
+  readonly key: string;
+  readonly values?: MessageValues | undefined;
+}
+
+/** What a sentence speaks of, by the names its catalogue uses. */
+export type MessageValues = Readonly<Record<string, MessageValue>>;
+
+/** A number is counted or written by the sentence; a string is a choice or a sign; the others are said first. */
+export type MessageValue = number | string | OwnWords | Message | MessageList | MoneyAmount;
+
+/** Words of an author, in the author's language whatever the sentence around them is in. */
+export interface OwnWords {
+  readonly own: string;
+}
+
+/** Several values in a row, joined the way the language does it. None gives nothing. */
+export interface MessageList {
+  readonly items: readonly MessageValue[];
+  readonly join: 'and' | 'comma' | 'or' | 'plus' | 'semicolon' | 'then';
+}
+
+/** An amount of money in the smallest unit of its currency. */
+export interface MoneyAmount {
+  readonly minor: number;
+  /** One of the currencies of `numbers/currencies`. */
+  readonly currency: string;
+  /** Written in the large unit with two decimals, so that 35p and £0.35 never stand side by side. */
+  readonly asMajor: boolean;
+}
+
+/** Says one sentence. A key that no catalogue has, or a value it needs and lacks, is a fault of ours and throws. */
+export type Say = (key: string, values?: MessageValues) => string;
+
+/** The sentences of one language. */
+export interface Speech {
+  /** BCP 47, such as `en`. */
+  readonly language: string;
+  readonly say: Say;
+  /** The sentence, or null where this language lacks it or its values do not fit. */
+  readonly find: (key: string, values?: MessageValues) => string | null;
+}
+
+/** Values in a row. */
+export function listOf(items: readonly MessageValue[], join: MessageList['join'] = 'and'): MessageList {
+  return { items, join };
+}

@@ -1,0 +1,21 @@
+/** What all makers say alike. */
+export const makers = {
+  'list-too-long': 'takes at most {most} characters',
+  'too-many-numbers': 'takes at most {count} numbers, not {written}',
+  'not-a-number': 'takes whole numbers from {least} to {most}, so “{word}” was not taken',
+  'counters.building-block': 'thick enough for a hand to feel how many',
+  'counters.clothes-peg': 'they hold on to a rim, so none gets lost',
+  'counters.dried-bean': 'small: only where nobody under three is in the room',
+  'counters.lolly-stick': 'thin: a hand will not feel that nine is many',
+  'problem.out-of-range': '“{dial}” takes a whole number from {min} to {max}, so “{value}” was not taken.',
+  'problem.no-such-choice': '“{dial}” offers {choices}, so “{value}” was not taken.',
+  'problem.list': '“{dial}” {reason}.',
+  'problem.no-such-maker': 'There is no maker “{maker}” any more.',
+  number: '{number, number, words}',
+  'join.then': ', then ',
+  tokens: '{count, plural, one {# token} other {# tokens}}',
+  'part.access': 'Every number can be felt, pointed to or said: one of the three is enough.',
+  'part.where': 'at the table',
+  answers: '{title}: the answers',
+  'answers.short': '{title}, answers',
+} as const;

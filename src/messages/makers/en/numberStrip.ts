@@ -1,0 +1,25 @@
+/** The words of a number strip in pieces. */
+export const numberStrip = {
+  title: 'A number strip in pieces',
+  printable: 'Number strip',
+  about: 'Numerals in a row, cut with a different edge each time, so that it checks itself.',
+  'dial.from': 'from',
+  'dial.length': 'how many',
+  'problem.zero-late': 'this programme brings zero late: start the row at 1',
+  fact: '{from} to {last}; {cuts} cuts, each with an edge of its own.',
+  'fact.past-ten': 'It ends at ten or before: a second strip from 8 goes past it.',
+  'do-1': 'Cut the strip along its edges into {length} pieces, and mix them.',
+  'say-1': '“If the edges fit, it is right.”',
+  'ask-1': '“What comes after {second}?”',
+  'ask-1.answer': '{third}',
+  'ask-2': '“And before {second}?”',
+  'ask-2.answer': '{from}',
+  'do-2':
+    'Cut the strip along its edges into {length} pieces. Leave the first {stay, plural, one {piece in its place} other {# pieces in their place}}, and give the others one at a time.',
+  'ask-4': '“What comes after {lastThere}?”',
+  'ask-4.answer': '{firstGiven}',
+  'do-3': 'Build it from the end backwards.',
+  'ask-3': '“Before {last}?”',
+  'ask-3.answer': '{beforeLast}',
+  key: '{numbers}',
+} as const;
