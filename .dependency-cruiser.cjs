@@ -67,14 +67,8 @@ module.exports = {
     forbid('contracts-know-core-only', 'src/contracts', 'src/(server|islands|pages|cli|components|layouts|workers)'),
     forbid('messages-know-core-only', 'src/messages', 'src/(server|islands|pages|cli|components|layouts|workers)'),
     forbid('islands-stay-in-the-browser', 'src/islands', 'src/(server|pages|cli)'),
-    forbid('sequelize-in-db-only', 'src', 'node_modules/(sequelize|umzug|pg)/', [
-      'src/(server/(db|services)|cli)/',
-      TESTS,
-    ]),
-    forbid('models-in-db-only', 'src', 'src/server/db/(models|tables|migrations)', [
-      'src/server/(db|services)/',
-      TESTS,
-    ]),
+    forbid('sequelize-in-db-only', 'src', 'node_modules/(sequelize|umzug|pg)/', ['src/server/db/', TESTS]),
+    forbid('models-in-db-only', 'src', 'src/server/db/(models|tables)', ['src/server/db/', TESTS]),
     forbid('repositories-know-no-services', 'src/server/db', 'src/server/(services|http|post)'),
     forbid('pages-ask-services', 'src/(pages|components|layouts)', 'src/server/db'),
     forbid('services-know-no-pages', 'src/server', 'src/(pages|islands|components|layouts|cli)/'),

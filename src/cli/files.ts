@@ -1,8 +1,7 @@
+import { findOwner, findUser } from '../server/db/repositories/people.ts';
+import { findProgrammeBy } from '../server/db/repositories/programmes.ts';
 import { readFile } from 'node:fs/promises';
-import { readSettings } from '../contracts/programme.ts';
 import { closeDatabase } from '../server/db/connection.ts';
-import { MembershipRow, ProgrammeRow, UserRow } from '../server/db/models.ts';
-import { tables } from '../server/db/tables.ts';
 import { EdgeError } from '../server/http/errors.ts';
 import { exportFile } from '../server/services/exportShelf.ts';
 import { importFile } from '../server/services/importShelf.ts';
@@ -26,12 +25,10 @@ export async function runExport([slug, option]: readonly string[]): Promise<numb
 }
 
 async function withOwner(slug: string, work: (owner: Person) => Promise<void>): Promise<number> {
-  tables();
   try {
-    const programme = await ProgrammeRow.findOne({ where: { slug } });
-    const membership =
-      programme && (await MembershipRow.findOne({ where: { programmeId: programme.id, role: 'owner' } }));
-    const user = membership && (await UserRow.findByPk(membership.userId));
+    const programme = await findProgrammeBy({ slug });
+    const userId = programme && (await findOwner(programme.id));
+    const user = userId && (await findUser(userId));
     if (!programme || !user) return say(`there is no programme "${slug}" with an owner`);
     await work({
       userId: user.id,
@@ -40,7 +37,7 @@ async function withOwner(slug: string, work: (owner: Person) => Promise<void>): 
       programmeId: programme.id,
       programme: programme.name,
       role: 'owner',
-      settings: readSettings(programme.settings),
+      settings: programme.settings,
       settingsRevision: programme.revision,
     });
     return 0;

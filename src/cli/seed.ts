@@ -1,15 +1,15 @@
+import { addUser, changeUser, findUserByEmail, setRole } from '../server/db/repositories/people.ts';
+import { addProgrammeRow, countProgrammes } from '../server/db/repositories/programmes.ts';
 import { readFile } from 'node:fs/promises';
 import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
-import { programmeSettings } from '../contracts/programme.ts';
+import { programmeSettings, type ProgrammeSettings } from '../contracts/programme.ts';
 import { replyForm } from '../contracts/reply.ts';
 import { addDays, daysBetween, weekdayOf } from '../core/calendar/dates.ts';
 import { frameTerm, type TermFrame } from '../core/terms/frameTerm.ts';
 import { sessionDate, type Term, type TermDay } from '../core/terms/term.ts';
 import { today } from '../server/clock.ts';
 import { closeDatabase } from '../server/db/connection.ts';
-import { MembershipRow, ProgrammeRow, UserRow } from '../server/db/models.ts';
-import { tables } from '../server/db/tables.ts';
 import { migrate } from '../server/db/migrations/migrate.ts';
 import { readHomes } from '../server/db/repositories/homes.ts';
 import { readSessions } from '../server/db/repositories/sessions.ts';
@@ -26,8 +26,7 @@ import { DEMO } from '../server/demo.ts';
 /** `footstool seed`: brings the schema up to date and, on an empty database, loads the demo. */
 export async function runSeed(words: readonly string[]): Promise<number> {
   await migrate();
-  tables();
-  if (!words.includes('--bare') && (await ProgrammeRow.count()) === 0)
+  if (!words.includes('--bare') && (await countProgrammes()) === 0)
     await loadDemo(process.env.FOOTSTOOL_ADDRESS ?? 'http://localhost:4321');
   else if (!words.includes('--bare')) await renewDemoPasswords();
   await closeDatabase();
@@ -57,10 +56,11 @@ function demoPassword(index: number): string {
 /** A demo whose passwords everybody knows gets the one made up at the start; one that somebody chose stays. */
 async function renewDemoPasswords(): Promise<void> {
   for (const [index, { email, password: known }] of DEMO.people.entries()) {
-    const user = await UserRow.findOne({ where: { email } });
+    const user = await findUserByEmail(email);
     const wanted = demoPassword(index);
     if (!user || (await isPassword(wanted, user.passwordHash))) continue;
-    if (await isPassword(known, user.passwordHash)) await user.update({ passwordHash: await hashPassword(wanted) });
+    if (await isPassword(known, user.passwordHash))
+      await changeUser(user.id, { passwordHash: await hashPassword(wanted) });
   }
 }
 
@@ -76,23 +76,18 @@ export async function addProgramme(
   { slug, name }: { slug: string; name: string },
   people: readonly NewPerson[],
 ): Promise<Person> {
-  tables();
   const settings = programmeSettings.getDefault();
-  const programme = await ProgrammeRow.create({ id: randomUUID(), slug, name, settings });
+  const programmeId = await addProgrammeRow({ slug, name, settings: settings as ProgrammeSettings });
   const added: Person[] = [];
   for (const person of people) {
-    const user = await UserRow.create({
-      id: randomUUID(),
-      email: person.email,
-      name: person.name,
-      passwordHash: await hashPassword(person.password),
-    });
-    await MembershipRow.create({ userId: user.id, programmeId: programme.id, role: person.role });
+    const { email, role, password } = person;
+    const userId = await addUser({ email, name: person.name, passwordHash: await hashPassword(password) });
+    await setRole({ userId, programmeId, role });
     added.push({
-      userId: user.id,
+      userId,
       name: person.name,
       email: person.email,
-      programmeId: programme.id,
+      programmeId,
       programme: name,
       role: person.role,
       settings,

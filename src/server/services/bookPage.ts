@@ -5,7 +5,8 @@ import { readShelf } from '../db/repositories/shelf.ts';
 import { readTerms } from '../db/repositories/terms.ts';
 import type { CatalogueCopy } from '../post/catalogue.ts';
 import type { Person } from './person.ts';
-import { findCopies, readReservations, type Reservation } from './reservations.ts';
+import { readReservations, type Reservation } from '../db/repositories/reservations.ts';
+import { findCopies } from './reservations.ts';
 
 export interface BookPage {
   readonly book: BookEntry;

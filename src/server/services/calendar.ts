@@ -1,9 +1,8 @@
+import { addFeed, endFeeds, findFeed, findProgrammeOfFeed } from '../db/repositories/calendarFeeds.ts';
+import { findProgramme } from '../db/repositories/programmes.ts';
 import { randomUUID } from 'node:crypto';
-import { readSettings } from '../../contracts/programme.ts';
 import { dueItemInPlain } from '../../messages/today.ts';
 import { now, timeZone } from '../clock.ts';
-import { CalendarFeedRow, ProgrammeRow } from '../db/models.ts';
-import { tables } from '../db/tables.ts';
 import { EdgeError } from '../http/errors.ts';
 import { feedToken, hashToken } from '../http/secrets.ts';
 import { calendarFile } from '../post/calendarFile.ts';
@@ -30,8 +29,7 @@ export async function writeCalendar(
 /** The secret path of the programme's feed; null while there is none, and for who only reads. */
 export async function readFeedPath(person: Person): Promise<string | null> {
   if (person.role === 'reader') return null;
-  tables();
-  const row = await CalendarFeedRow.findOne({ where: { programmeId: person.programmeId, revokedAt: null } });
+  const row = await findFeed(person.programmeId);
   return row ? pathOf(row.id) : null;
 }
 
@@ -39,33 +37,22 @@ export async function readFeedPath(person: Person): Promise<string | null> {
 export async function renewFeed(person: Person): Promise<string> {
   await revokeFeed(person);
   const id = randomUUID();
-  await CalendarFeedRow.create({
-    id,
-    programmeId: person.programmeId,
-    tokenHash: hashToken(feedToken(id)),
-    createdAt: now(),
-    revokedAt: null,
-  });
+  await addFeed(person.programmeId, { id, tokenHash: hashToken(feedToken(id)) });
   return pathOf(id);
 }
 
 /** Ends the feed: its address answers no more. */
 export async function revokeFeed(person: Person): Promise<void> {
   requireAuthor(person);
-  tables();
-  await CalendarFeedRow.update({ revokedAt: now() }, { where: { programmeId: person.programmeId, revokedAt: null } });
+  await endFeeds(person.programmeId);
 }
 
 /** The calendar behind a secret address. */
 export async function openFeed(token: string, address: string): Promise<string> {
-  tables();
-  const feed = await CalendarFeedRow.findOne({ where: { tokenHash: hashToken(token), revokedAt: null } });
-  const programme = feed && (await ProgrammeRow.findByPk(feed.programmeId));
+  const programmeId = await findProgrammeOfFeed(hashToken(token));
+  const programme = programmeId && (await findProgramme(programmeId));
   if (!programme) throw new EdgeError('not-found');
-  return writeCalendar(
-    { programmeId: programme.id, programme: programme.name, settings: readSettings(programme.settings) },
-    address,
-  );
+  return writeCalendar({ programmeId: programme.id, programme: programme.name, settings: programme.settings }, address);
 }
 
 function pathOf(feedId: string): string {

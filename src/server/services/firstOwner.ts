@@ -1,8 +1,9 @@
+import { hold } from '../db/hold.ts';
+import { addUser, changeUser, countUsers, findUserByEmail, setRole } from '../db/repositories/people.ts';
+import { addProgrammeRow, findProgrammeBy } from '../db/repositories/programmes.ts';
+import { inTransaction, type Transaction } from '../db/transaction.ts';
 import { randomUUID } from 'node:crypto';
-import type { Transaction } from 'sequelize';
-import { programmeSettings } from '../../contracts/programme.ts';
-import { MembershipRow, ProgrammeRow, UserRow } from '../db/models.ts';
-import { tables } from '../db/tables.ts';
+import { programmeSettings, type ProgrammeSettings } from '../../contracts/programme.ts';
 import { EdgeError } from '../http/errors.ts';
 import { isFirstOwnerCode } from '../http/secrets.ts';
 import { hashPassword, startSignIn } from './signIn.ts';
@@ -10,8 +11,7 @@ import { countTry } from './tries.ts';
 
 /** Whether the installation has nobody yet. */
 export async function isWithoutOwner(): Promise<boolean> {
-  tables();
-  return (await UserRow.count()) === 0;
+  return (await countUsers()) === 0;
 }
 
 export interface FirstOwner {
@@ -38,22 +38,20 @@ export async function addOwner(
   { onlyFirst }: { onlyFirst: boolean },
 ): Promise<{ userId: string; programmeId: string }> {
   const passwordHash = await hashPassword(password);
-  return tables().transaction(async (transaction) => {
+  return inTransaction(async (transaction) => {
     // Two first owners at once come one after the other, and the second is refused.
-    await tables().query('SELECT pg_advisory_xact_lock(4711)', { transaction });
-    if (onlyFirst && (await UserRow.count({ transaction })) > 0) throw new EdgeError('not-found');
-    const known = await UserRow.findOne({ where: { email }, transaction });
-    const user =
-      known ?? (await UserRow.create({ id: randomUUID(), email, name: person, passwordHash }, { transaction }));
-    if (known) await known.update({ passwordHash, name: person }, { transaction });
-    const programme =
-      (await ProgrammeRow.findOne({ where: { name }, transaction })) ??
-      (await ProgrammeRow.create(
-        { id: randomUUID(), slug: await freeSlug(name, transaction), name, settings: programmeSettings.getDefault() },
-        { transaction },
-      ));
-    await MembershipRow.upsert({ userId: user.id, programmeId: programme.id, role: 'owner' }, { transaction });
-    return { userId: user.id, programmeId: programme.id };
+    await hold('first-owner', transaction);
+    if (onlyFirst && (await countUsers(transaction)) > 0) throw new EdgeError('not-found');
+    const known = await findUserByEmail(email, transaction);
+    const userId = known?.id ?? (await addUser({ email, name: person, passwordHash }, transaction));
+    if (known) await changeUser(userId, { passwordHash, name: person }, transaction);
+    const programme = await findProgrammeBy({ name }, transaction);
+    const settings = programmeSettings.getDefault() as ProgrammeSettings;
+    const programmeId =
+      programme?.id ??
+      (await addProgrammeRow({ slug: await freeSlug(name, transaction), name, settings }, transaction));
+    await setRole({ userId, programmeId, role: 'owner' }, transaction);
+    return { userId, programmeId };
   });
 }
 
@@ -65,6 +63,6 @@ async function freeSlug(name: string, transaction: Transaction): Promise<string>
     .slice(0, 40)
     .replace(/^-+|-+$/g, '');
   const slug = plain || 'programme';
-  const isTaken = (await ProgrammeRow.count({ where: { slug }, transaction })) > 0;
+  const isTaken = (await findProgrammeBy({ slug }, transaction)) !== null;
   return isTaken ? `${slug}-${randomUUID().slice(0, 8)}` : slug;
 }

@@ -1,17 +1,23 @@
+import { inTransaction, type Transaction } from '../db/transaction.ts';
 import type { ThingsByKey } from '../../core/materials/thing.ts';
 import { randomUUID } from 'node:crypto';
-import { Op, type Transaction } from 'sequelize';
 import { homeForm, MOST_HOMES, type HomeForm } from '../../contracts/homeForm.ts';
 import { checkForm } from '../../contracts/problems.ts';
 import { isRevision, NO_REVISION } from '../../contracts/revision.ts';
 import { now } from '../clock.ts';
 import { hold } from '../db/hold.ts';
-import { ChildRow, HomeRow, HomeThingRow, ShelfItemRow } from '../db/models.ts';
-import { readHomes, type KeptHome } from '../db/repositories/homes.ts';
-import { isUuid } from '../db/repositories/sessions.ts';
+import {
+  countHomes,
+  findHomeByName,
+  readHomeRevision,
+  readHomes,
+  readTakenOut,
+  setTakenOut,
+  type KeptHome,
+} from '../db/repositories/homes.ts';
+import { readThingIds, writeHome } from '../db/repositories/homeWrites.ts';
 import { readThings } from '../db/repositories/shelf.ts';
 import { isSameValue } from '../db/sameValue.ts';
-import { tables } from '../db/tables.ts';
 import { EdgeError } from '../http/errors.ts';
 import { requireAuthor, type Person } from './person.ts';
 
@@ -21,19 +27,8 @@ export async function listHomes(person: Person): Promise<{ homes: KeptHome[]; th
   return { homes, things };
 }
 
-export interface TakenOut {
-  readonly id: string;
-  readonly nickname: string;
-  readonly takenOutAt: Date;
-}
-
 /** Homes that were taken out and may come back. One query. */
-export async function listTakenOut(person: Person): Promise<TakenOut[]> {
-  tables();
-  const where = { programmeId: person.programmeId, takenOutAt: { [Op.ne]: null } };
-  const rows = await HomeRow.findAll({ where, order: [['nickname', 'ASC']] });
-  return rows.map(({ id, nickname, takenOutAt }) => ({ id, nickname, takenOutAt: takenOutAt! }));
-}
+export const listTakenOut = (person: Person) => readTakenOut(person.programmeId);
 
 /** One home as its form shows it; an error when it is not this programme's. */
 export async function findHome(
@@ -41,16 +36,10 @@ export async function findHome(
   id: string,
   transaction?: Transaction,
 ): Promise<{ home: HomeForm; revision: number }> {
-  tables();
-  const row = isUuid(id)
-    ? await HomeRow.findOne({
-        where: { id, programmeId: person.programmeId, takenOutAt: null },
-        ...(transaction && { transaction, lock: transaction.LOCK.UPDATE }),
-      })
-    : null;
-  if (!row) throw new EdgeError('not-found');
+  const revision = await readHomeRevision(person.programmeId, id, transaction);
+  if (revision === null) throw new EdgeError('not-found');
   const [kept] = await readHomes(person.programmeId, { transaction, id });
-  return { home: asForm(kept!), revision: row.revision };
+  return { home: asForm(kept!), revision };
 }
 
 function asForm({ nickname, contact, language, allergens, children, stock }: KeptHome): HomeForm {
@@ -83,7 +72,7 @@ export async function keepHome(
   const { revision } = body;
   const isNew = id === 'new';
   if (!isNew && !isRevision(revision)) throw new EdgeError('wrong-input', { problems: [NO_REVISION] });
-  return tables().transaction(async (transaction) => {
+  return inTransaction(async (transaction) => {
     await hold(`${person.programmeId}/homes`, transaction);
     if (!isNew) {
       const current = await findHome(person, id, transaction);
@@ -94,14 +83,14 @@ export async function keepHome(
     await refuseSameName(person, { id, nickname: home.nickname }, transaction);
     if (isNew) await refuseTooMany(person.programmeId, 1, transaction);
     const homeId = isNew ? randomUUID() : id;
-    await writeHome(person, { homeId, home, revision: isNew ? 1 : (revision as number) + 1 }, transaction);
+    await writeChecked(person, { homeId, home, revision: isNew ? 1 : (revision as number) + 1 }, transaction);
     return homeId;
   });
 }
 
 /** A programme has so many homes at most; those that were taken out do not count. */
 export async function refuseTooMany(programmeId: string, more: number, transaction: Transaction): Promise<void> {
-  const count = await HomeRow.count({ where: { programmeId, takenOutAt: null }, transaction });
+  const count = await countHomes(programmeId, transaction);
   if (count + more > MOST_HOMES)
     throw new EdgeError('wrong-input', {
       problems: [{ path: 'homes', message: `can be at most ${MOST_HOMES} in one programme, and there are ${count}` }],
@@ -118,53 +107,37 @@ async function refuseSameName(
   { id, nickname }: { id: string; nickname: string },
   transaction: Transaction,
 ): Promise<void> {
-  const same = await HomeRow.findOne({ where: { programmeId: person.programmeId, nickname }, transaction });
+  const same = await findHomeByName(person.programmeId, nickname, transaction);
   if (!same || same.id === id) return;
-  const message = same.takenOutAt
+  const message = same.isTakenOut
     ? 'belongs to a home that was taken out; bring that one back from the foot of Homes, or choose another'
     : 'belongs to another home already; choose another';
   throw new EdgeError('wrong-input', { problems: [{ path: 'nickname', message }] });
 }
 
-async function writeHome(
+async function writeChecked(
   { programmeId }: Person,
   { homeId, home, revision }: { homeId: string; home: HomeForm; revision: number },
   transaction: Transaction,
 ): Promise<void> {
-  const { children, things, ...facts } = home;
-  const rows = await ShelfItemRow.findAll({
-    where: { programmeId, kind: 'thing', key: things.map(({ item }) => item) },
-    attributes: ['id', 'key'],
+  const thingIds = await readThingIds(
+    programmeId,
+    home.things.map(({ item }) => item),
     transaction,
-  });
-  const idOf = new Map(rows.map((row) => [row.key, row.id]));
-  const problems = things.flatMap(({ item }, index) =>
-    idOf.has(item)
+  );
+  const problems = home.things.flatMap(({ item }, index) =>
+    thingIds.has(item)
       ? []
       : [{ path: `things[${index}].item`, message: `“${item}” is not on the shelf; pick one from the list` }],
   );
   if (problems.length > 0) throw new EdgeError('wrong-input', { problems: problems.slice(0, 50) });
-  await HomeRow.upsert({ id: homeId, programmeId, ...facts, revision, takenOutAt: null }, { transaction });
-  await ChildRow.destroy({ where: { homeId }, transaction });
-  await HomeThingRow.destroy({ where: { homeId }, transaction });
-  await ChildRow.bulkCreate(
-    children.map((child, position) => ({ id: randomUUID(), homeId, position, ...child })),
-    { transaction },
-  );
-  await HomeThingRow.bulkCreate(
-    things.map(({ item, qty }) => ({ homeId, thingId: idOf.get(item)!, programmeId, qty })),
-    { transaction },
-  );
+  await writeHome(programmeId, { id: homeId, home, revision }, { thingIds, transaction });
 }
 
 /** Takes a home out, so that nothing more goes to it, or brings it back; what it answered stays. */
 export async function takeOutHome(person: Person, id: string, isOut: boolean): Promise<void> {
   requireAuthor(person);
-  tables();
-  const [changed] = isUuid(id)
-    ? await HomeRow.update({ takenOutAt: isOut ? now() : null }, { where: { id, programmeId: person.programmeId } })
-    : [0];
-  if (changed === 0) throw new EdgeError('not-found');
+  if (!(await setTakenOut(person.programmeId, id, isOut ? now() : null))) throw new EdgeError('not-found');
 }
 
 function asFields(value: unknown): Record<string, unknown> {

@@ -1,8 +1,8 @@
+import { inTransaction } from '../db/transaction.ts';
 import { exactly } from '../../contracts/fields.ts';
 import { array, number, string } from 'yup';
 import { checkShape } from '../../contracts/problems.ts';
 import { ENTRY_KINDS, type EntryKind } from '../../contracts/shelfEntries.ts';
-import { tables } from '../db/tables.ts';
 import { writeShelfItems } from '../db/repositories/shelf.ts';
 import { EdgeError } from '../http/errors.ts';
 import { requireAuthor, type Person } from './person.ts';
@@ -38,7 +38,7 @@ export async function importRows(person: Person, content: unknown): Promise<Rows
   );
   // Of rows with the same key the last one counts, as it would if they came one after the other.
   const byKey = new Map(writes.map((write) => [write.key, write]));
-  const added = await tables().transaction((transaction) =>
+  const added = await inTransaction((transaction) =>
     byKey.size === 0 ? Promise.resolve(0) : writeShelfItems(person.programmeId, [...byKey.values()], transaction),
   );
   return {

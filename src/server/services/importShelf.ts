@@ -1,5 +1,7 @@
-import { randomUUID } from 'node:crypto';
-import { Op, type Transaction } from 'sequelize';
+import { countHomes } from '../db/repositories/homes.ts';
+import { readThingIds, writeHomes } from '../db/repositories/homeWrites.ts';
+import { holdProgramme } from '../db/repositories/programmes.ts';
+import { inTransaction, type Transaction } from '../db/transaction.ts';
 import { withSections, type FileSections } from '../../contracts/fileContents.ts';
 import type { ProgrammeSettings } from '../../contracts/programme.ts';
 import type { HomeEntry, SessionEntry } from '../../contracts/shelfFile.ts';
@@ -7,8 +9,6 @@ import type { CautionPolicy } from '../../core/cautions/rules.ts';
 import type { Segment } from '../../core/session/session.ts';
 import { describeMakerProblem } from '../../messages/makers.ts';
 import { isSameValue } from '../db/sameValue.ts';
-import { ChildRow, HomeRow, HomeThingRow, ProgrammeRow, ShelfItemRow } from '../db/models.ts';
-import { tables } from '../db/tables.ts';
 import { addSession } from '../db/repositories/sessions.ts';
 import {
   readShelf,
@@ -48,14 +48,14 @@ async function takeIn(person: Person, content: unknown, beside: Beside): Promise
     throw new EdgeError('wrong-input', {
       problems: [{ path: 'programme', message: 'holds settings, which only an owner may change' }],
     });
-  return tables().transaction(async (transaction) => {
+  return inTransaction(async (transaction) => {
     // One import of a programme after the other; what the shelf holds is read again once it stands still.
-    await ProgrammeRow.findByPk(person.programmeId, { transaction, lock: transaction.LOCK.UPDATE });
+    await holdProgramme(person.programmeId, transaction);
     const now = Object.values(await readThings(person.programmeId, transaction));
     if (!isSameValue(keysOf(before), keysOf(now))) await refuseProblems(content, now, HERE);
     const writes = toShelfWrites(file);
     const added = await writeShelfItems(person.programmeId, writes, transaction);
-    await writeHomes(person.programmeId, file.homes, transaction);
+    await writeHomesOfFile(person.programmeId, file.homes, transaction);
     await writeSessions(person, file, transaction);
     if (programme) await writeProgramme(person, programme, transaction);
     const others = file.homes.length + file.sessions.length;
@@ -95,65 +95,19 @@ function toShelfWrites(file: FileSections): ShelfWrite[] {
   ];
 }
 
-async function writeHomes(programmeId: string, homes: readonly HomeEntry[], transaction: Transaction): Promise<void> {
+async function writeHomesOfFile(
+  programmeId: string,
+  homes: readonly HomeEntry[],
+  transaction: Transaction,
+): Promise<void> {
   if (homes.length === 0) return;
-  const keys = [...new Set(homes.flatMap(({ things }) => things.map(({ item }) => item)))];
-  const things = await ShelfItemRow.findAll({
-    where: { programmeId, kind: 'thing', key: { [Op.in]: keys } },
-    attributes: ['id', 'key'],
-    transaction,
-  });
-  const idOf = new Map(things.map(({ id, key }) => [key, id]));
+  const keys = homes.flatMap(({ things }) => things.map(({ item }) => item));
+  const thingIds = await readThingIds(programmeId, keys, transaction);
   await hold(`${programmeId}/homes`, transaction);
-  const there = await HomeRow.count({
-    where: { programmeId, takenOutAt: null, nickname: homes.map(({ nickname }) => nickname) },
-    transaction,
-  });
+  const names = homes.map(({ nickname }) => nickname);
+  const there = await countHomes(programmeId, transaction, names);
   await refuseTooMany(programmeId, homes.length - there, transaction);
-  await HomeRow.bulkCreate(
-    homes.map(({ nickname, contact, language, allergens }) => ({
-      id: randomUUID(),
-      programmeId,
-      nickname,
-      contact,
-      language,
-      allergens,
-      takenOutAt: null,
-    })),
-    {
-      updateOnDuplicate: ['contact', 'language', 'allergens', 'takenOutAt'],
-      conflictAttributes: ['programmeId', 'nickname'],
-      transaction,
-    },
-  );
-  const rows = await HomeRow.findAll({
-    where: { programmeId, nickname: { [Op.in]: homes.map(({ nickname }) => nickname) } },
-    transaction,
-  });
-  const withIds = homes.map((home) => ({ id: rows.find(({ nickname }) => nickname === home.nickname)!.id, home }));
-  const homeId = { [Op.in]: withIds.map(({ id }) => id) };
-  await ChildRow.destroy({ where: { homeId }, transaction });
-  await HomeThingRow.destroy({ where: { homeId }, transaction });
-  await ChildRow.bulkCreate(
-    withIds.flatMap(({ id, home }) =>
-      home.children.map(({ mouthing = false, leftHanded = false, needs = '', ...child }, position) => ({
-        id: randomUUID(),
-        homeId: id,
-        position,
-        ...child,
-        mouthing,
-        leftHanded,
-        needs,
-      })),
-    ),
-    { transaction },
-  );
-  await HomeThingRow.bulkCreate(
-    withIds.flatMap(({ id, home }) =>
-      home.things.map(({ item, qty }) => ({ homeId: id, thingId: idOf.get(item)!, programmeId, qty })),
-    ),
-    { transaction },
-  );
+  await writeHomes(programmeId, homes, { thingIds, transaction });
 }
 
 async function writeSessions(person: Person, file: FileSections, transaction: Transaction): Promise<void> {

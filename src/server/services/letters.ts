@@ -1,11 +1,19 @@
+import {
+  beginMessage,
+  findLeftMessages,
+  findWaitingMessages,
+  isLinkOpen,
+  markUnclear,
+  readMessage,
+  retryMessage,
+  settleMessage,
+  type OutboxMessage,
+} from '../db/repositories/messages.ts';
+import { inTransaction, type Transaction } from '../db/transaction.ts';
 import type { GuideLanguage } from '../../messages/guideWords.ts';
 import { randomUUID } from 'node:crypto';
-import { Op, QueryTypes, Sequelize, type Transaction } from 'sequelize';
 import { personLetter } from '../../messages/personLetters.ts';
 import { guideWords } from '../../messages/guide.ts';
-import { now } from '../clock.ts';
-import { GuideLinkRow, MessageRow } from '../db/models.ts';
-import { tables } from '../db/tables.ts';
 import { EdgeError } from '../http/errors.ts';
 import { guideToken, personToken } from '../http/secrets.ts';
 import { log } from '../log.ts';
@@ -51,55 +59,42 @@ export function queueLetters(ids: readonly string[], transaction?: Transaction):
  * service that takes a key once, and is otherwise marked as perhaps sent. Throws when it is to be tried again later.
  */
 export async function postLetter(id: string): Promise<void> {
-  tables();
   const service = mail();
   if (!(await claim(id, service.takesKeyOnce))) return;
-  const row = (await MessageRow.findByPk(id))!;
+  const row = await readMessage(id);
   try {
     const letter = writeLetter(row);
-    if (!letter.to || (await isWorthless(row))) return await settle(id, 'failed');
-    await settle(id, 'sent', await service.send(letter, id));
+    if (!letter.to || (await isWorthless(row))) return await settleMessage(id, 'failed');
+    await settleMessage(id, 'sent', await service.send(letter, id));
   } catch (error) {
     const failure = readFailure(error);
     log.warn({ err: error, message: id, failure }, 'a letter could not be posted');
     if (failure === 'not-now' && row.tries < MOST_TRIES) {
-      await settle(id, 'waiting');
+      await settleMessage(id, 'waiting');
       throw error;
     }
-    await settle(id, failure === 'unclear' ? 'unclear' : 'failed');
+    await settleMessage(id, failure === 'unclear' ? 'unclear' : 'failed');
   }
 }
 
 /** Takes a letter to post it; false when it is sent, given up, or its fate is unclear. */
 async function claim(id: string, takesKeyOnce: boolean): Promise<boolean> {
-  const [claimed] = await MessageRow.update(
-    { state: 'posting', tries: Sequelize.literal('tries + 1'), changedAt: now() },
-    { where: { id, state: takesKeyOnce ? ['waiting', 'posting'] : 'waiting' } },
-  );
-  if (claimed === 1) return true;
-  if (!takesKeyOnce)
-    await MessageRow.update({ state: 'unclear', changedAt: now() }, { where: { id, state: 'posting' } });
+  if (await beginMessage(id, takesKeyOnce ? ['waiting', 'posting'] : ['waiting'])) return true;
+  if (!takesKeyOnce) await markUnclear(id);
   return false;
 }
 
 /** Whether a letter would carry a link that opens nothing any more. */
-async function isWorthless({ linkId }: MessageRow): Promise<boolean> {
-  return linkId !== null && (await GuideLinkRow.count({ where: { id: linkId, revokedAt: null } })) === 0;
-}
-
-async function settle(id: string, state: 'sent' | 'failed' | 'waiting' | 'unclear', mailId?: string): Promise<void> {
-  await MessageRow.update(
-    { state, changedAt: now(), ...(mailId !== undefined && { mailId, sentAt: now() }) },
-    { where: { id, state: ['posting', 'unclear'] } },
-  );
+async function isWorthless({ linkId }: OutboxMessage): Promise<boolean> {
+  return linkId !== null && !(await isLinkOpen(linkId));
 }
 
 /** The letter of a row of the outbox as it goes out; null for one from before letters were written when posted. */
-export function readLetter(row: MessageRow): Letter | null {
+export function readLetter(row: OutboxMessage): Letter | null {
   return Object.keys(row.facts).length > 0 ? writeLetter(row) : null;
 }
 
-function writeLetter({ recipient, subject, linkId, personLinkId, facts }: MessageRow): Letter {
+function writeLetter({ recipient, subject, linkId, personLinkId, facts }: OutboxMessage): Letter {
   if (personLinkId) return { to: recipient, ...personLetter(facts as PersonLetterFacts, personToken(personLinkId)) };
   const { language, on, address, ...said } = facts as GuideLetterFacts;
   const words = guideWords(language);
@@ -110,36 +105,24 @@ function writeLetter({ recipient, subject, linkId, personLinkId, facts }: Messag
 /** Queues again what a crash left behind: all that waits, and what somebody began and never ended. Gives how many. */
 export async function recoverLetters(): Promise<number> {
   const longAgo = new Date(Date.now() - SECONDS_AT_WORK * 1000);
-  const left = await tables().query<{ id: string }>(
-    `SELECT id FROM messages WHERE state = 'waiting' OR (state = 'posting' AND (:anew OR changed_at < :longAgo))`,
-    { replacements: { anew: mail().takesKeyOnce, longAgo }, type: QueryTypes.SELECT },
-  );
+  const left = await findLeftMessages({ anew: mail().takesKeyOnce, longAgo });
   await enqueue(
     'letters',
-    left.map(({ id }) => ({ id: randomUUID(), data: { message: id } })),
+    left.map((id) => ({ id: randomUUID(), data: { message: id } })),
   );
   return left.length;
 }
 
 /** Posts everything that waits, here and now: for commands that have no queue at work beside them. */
 export async function postWaiting(): Promise<void> {
-  tables();
-  for (const { id } of await MessageRow.findAll({ where: { state: 'waiting' }, attributes: ['id'] }))
-    await postLetter(id).catch(() => undefined);
+  for (const id of await findWaitingMessages()) await postLetter(id).catch(() => undefined);
 }
 
 /** Sends a letter again that did not go out, or of which nobody knows: an author decides that, never the program. */
 export async function tryAgain(person: Person, messageId: string): Promise<void> {
   requireAuthor(person);
-  await tables().transaction(async (transaction) => {
-    const [changed] = await MessageRow.update(
-      { state: 'waiting', tries: 0, changedAt: now() },
-      {
-        where: { id: messageId, programmeId: person.programmeId, state: { [Op.in]: ['failed', 'unclear'] } },
-        transaction,
-      },
-    );
-    if (changed === 0) throw new EdgeError('not-found');
+  await inTransaction(async (transaction) => {
+    if (!(await retryMessage(person.programmeId, messageId, transaction))) throw new EdgeError('not-found');
     await enqueue('letters', [{ id: randomUUID(), data: { message: messageId } }], transaction);
   });
 }

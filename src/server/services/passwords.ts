@@ -1,5 +1,6 @@
-import { PersonLinkRow, UserRow } from '../db/models.ts';
-import { tables } from '../db/tables.ts';
+import { changeUser, findUser, findUserByEmail } from '../db/repositories/people.ts';
+import { dropResets } from '../db/repositories/personLinks.ts';
+import { inTransaction } from '../db/transaction.ts';
 import { EdgeError } from '../http/errors.ts';
 import type { Person } from './person.ts';
 import { findLink, takeLink, writeLink } from './personLinks.ts';
@@ -12,10 +13,9 @@ const HOURS_TO_RESET = 1;
 export async function askForReset(email: string, from: string, address: string): Promise<void> {
   await countTry('letterPlace', from);
   await countTry('letter', email.slice(0, 240));
-  tables();
-  const user = await UserRow.findOne({ where: { email } });
+  const user = await findUserByEmail(email);
   if (!user) return;
-  await tables().transaction((transaction) =>
+  await inTransaction((transaction) =>
     writeLink(
       { kind: 'reset', email, name: user.name, role: null, programmeId: null, createdBy: null, userId: user.id },
       { programme: '', name: user.name, by: '', address },
@@ -34,10 +34,10 @@ export async function resetPassword(token: string, password: string): Promise<vo
   const link = await findLink(token, 'reset');
   if (!link) throw new EdgeError('not-found');
   const passwordHash = await hashPassword(password);
-  await tables().transaction(async (transaction) => {
+  await inTransaction(async (transaction) => {
     await takeLink(link, transaction);
-    await UserRow.update({ passwordHash }, { where: { id: link.userId! }, transaction });
-    await PersonLinkRow.destroy({ where: { userId: link.userId!, kind: 'reset', usedAt: null }, transaction });
+    await changeUser(link.userId!, { passwordHash }, transaction);
+    await dropResets(link.userId!, transaction);
   });
   await signOutEverywhere(link.userId!);
 }
@@ -49,10 +49,9 @@ export async function changePassword(
   { token, from }: { token: string; from: string },
 ): Promise<void> {
   await countTry('pair', `${person.email}|${from}`.slice(0, 240));
-  tables();
-  const user = await UserRow.findByPk(person.userId);
+  const user = await findUser(person.userId);
   if (!user || !(await isPassword(current, user.passwordHash)))
     throw new EdgeError('wrong-input', { problems: [{ path: 'current', message: 'is not your password' }] });
-  await user.update({ passwordHash: await hashPassword(password) });
+  await changeUser(user.id, { passwordHash: await hashPassword(password) });
   await signOutEverywhere(person.userId, token);
 }

@@ -1,7 +1,19 @@
-import { randomUUID } from 'node:crypto';
+import type { MessageState } from '../db/repositories/messages.ts';
+import {
+  addUser,
+  findUserByEmail,
+  isMember,
+  joinProgramme,
+  leaveProgramme,
+  readMembers,
+  readMemberships,
+  readRoles,
+  setRole,
+} from '../db/repositories/people.ts';
+import { dropInvitations, readInvitations } from '../db/repositories/personLinks.ts';
+import { findProgramme, holdProgramme } from '../db/repositories/programmes.ts';
+import { inTransaction } from '../db/transaction.ts';
 import type { Role } from '../../contracts/peopleForms.ts';
-import { MembershipRow, MessageRow, PersonLinkRow, ProgrammeRow, UserRow } from '../db/models.ts';
-import { tables } from '../db/tables.ts';
 import { isUuid } from '../db/repositories/sessions.ts';
 import { EdgeError } from '../http/errors.ts';
 import type { Person } from './person.ts';
@@ -23,7 +35,7 @@ export interface Invitation {
   readonly name: string;
   readonly role: Role;
   readonly expiresAt: Date;
-  readonly letter: MessageRow['state'];
+  readonly letter: MessageState;
 }
 
 function requireOwner(person: Person): void {
@@ -35,25 +47,13 @@ const wrong = (path: string, message: string) => new EdgeError('wrong-input', { 
 /** Who works in a programme and who is asked to; for its owners. */
 export async function listPeople(person: Person): Promise<{ members: Member[]; invitations: Invitation[] }> {
   requireOwner(person);
-  tables();
-  const { programmeId } = person;
-  const [members, links] = await Promise.all([
-    MembershipRow.findAll({ where: { programmeId }, include: [{ model: UserRow, as: 'user' }] }),
-    PersonLinkRow.findAll({ where: { programmeId, kind: 'invite', usedAt: null }, order: [['createdAt', 'ASC']] }),
+  const [members, invitations] = await Promise.all([
+    readMembers(person.programmeId),
+    readInvitations(person.programmeId),
   ]);
-  const letters = await MessageRow.findAll({ where: { personLinkId: links.map(({ id }) => id) } });
   return {
-    members: members
-      .map(({ user, role }) => ({ userId: user!.id, name: user!.name, email: user!.email, role }))
-      .sort((left, right) => left.name.localeCompare(right.name)),
-    invitations: links.map(({ id, email, name, role, expiresAt }) => ({
-      id,
-      email,
-      name,
-      role: role!,
-      expiresAt,
-      letter: letters.find(({ personLinkId }) => personLinkId === id)?.state ?? 'failed',
-    })),
+    members: members.sort((left, right) => left.name.localeCompare(right.name)),
+    invitations: invitations.map(({ role, ...invitation }) => ({ ...invitation, role: role! })),
   };
 }
 
@@ -64,13 +64,12 @@ export async function invite(
   address: string,
 ): Promise<void> {
   requireOwner(person);
-  await tables().transaction(async (transaction) => {
-    await ProgrammeRow.findByPk(person.programmeId, { transaction, lock: transaction.LOCK.UPDATE });
-    const user = await UserRow.findOne({ where: { email }, transaction });
-    const where = { programmeId: person.programmeId };
-    if (user && (await MembershipRow.count({ where: { ...where, userId: user.id }, transaction })) > 0)
+  await inTransaction(async (transaction) => {
+    await holdProgramme(person.programmeId, transaction);
+    const user = await findUserByEmail(email, transaction);
+    if (user && (await isMember(user.id, person.programmeId, transaction)))
       throw wrong('email', 'belongs to somebody who is in this programme already');
-    await PersonLinkRow.destroy({ where: { ...where, email, kind: 'invite', usedAt: null }, transaction });
+    await dropInvitations(person.programmeId, { email }, transaction);
     const link = {
       kind: 'invite' as const,
       email,
@@ -87,25 +86,23 @@ export async function invite(
 /** Takes back an invitation that was not used. */
 export async function withdrawInvitation(person: Person, id: string): Promise<void> {
   requireOwner(person);
-  tables();
-  const where = { id, programmeId: person.programmeId, kind: 'invite', usedAt: null };
-  if (!isUuid(id) || (await PersonLinkRow.destroy({ where })) === 0) throw new EdgeError('not-found');
+  if (!isUuid(id) || (await dropInvitations(person.programmeId, { id })) === 0) throw new EdgeError('not-found');
 }
 
 /** Gives somebody another part, or none. A programme keeps an owner. */
 export async function changeRole(person: Person, userId: string, role: Role | null): Promise<void> {
   requireOwner(person);
-  await tables().transaction(async (transaction) => {
+  await inTransaction(async (transaction) => {
     const { programmeId } = person;
-    await ProgrammeRow.findByPk(programmeId, { transaction, lock: transaction.LOCK.UPDATE });
-    const members = await MembershipRow.findAll({ where: { programmeId }, transaction });
+    await holdProgramme(programmeId, transaction);
+    const members = await readRoles(programmeId, transaction);
     const member = members.find((candidate) => candidate.userId === userId);
     if (!member) throw new EdgeError('not-found');
     const isLastOwner = member.role === 'owner' && members.filter((other) => other.role === 'owner').length === 1;
     if (isLastOwner && role !== 'owner')
       throw wrong('role', 'a programme needs an owner; make somebody else one first');
-    if (role === null) await member.destroy({ transaction });
-    else await member.update({ role }, { transaction });
+    if (role === null) await leaveProgramme(userId, programmeId, transaction);
+    else await setRole({ userId, programmeId, role }, transaction);
   });
 }
 
@@ -121,10 +118,7 @@ export interface OpenInvitation {
 export async function openInvitation(token: string): Promise<OpenInvitation | null> {
   const link = await findLink(token, 'invite');
   if (!link) return null;
-  const [programme, user] = await Promise.all([
-    ProgrammeRow.findByPk(link.programmeId!),
-    UserRow.findOne({ where: { email: link.email } }),
-  ]);
+  const [programme, user] = await Promise.all([findProgramme(link.programmeId!), findUserByEmail(link.email)]);
   return { email: link.email, name: link.name, programme: programme!.name, hasAccount: user !== null };
 }
 
@@ -136,16 +130,14 @@ export async function join(
 ): Promise<string> {
   const link = await findLink(token, 'invite');
   if (!link) throw new EdgeError('not-found');
-  const known = await UserRow.findOne({ where: { email: link.email } });
+  const known = await findUserByEmail(link.email);
   if (known) await checkPassword(link.email, password, from);
   const passwordHash = known ? known.passwordHash : await hashPassword(password);
-  const userId = await tables().transaction(async (transaction) => {
+  const userId = await inTransaction(async (transaction) => {
     await takeLink(link, transaction);
-    const id = known?.id ?? randomUUID();
-    if (!known) await UserRow.create({ id, email: link.email, name, passwordHash }, { transaction });
+    const id = known?.id ?? (await addUser({ email: link.email, name, passwordHash }, transaction));
     // Who has come in another way meanwhile keeps the part they have: an old invitation takes nothing from an owner.
-    const where = { userId: id, programmeId: link.programmeId! };
-    await MembershipRow.findOrCreate({ where, defaults: { ...where, role: link.role! }, transaction });
+    await joinProgramme({ userId: id, programmeId: link.programmeId!, role: link.role! }, transaction);
     return id;
   });
   return startSignIn(userId, link.programmeId!, from);
@@ -153,14 +145,8 @@ export async function join(
 
 /** The programmes somebody works in, by name. */
 export async function listProgrammes(person: Person): Promise<{ id: string; name: string; role: Role }[]> {
-  tables();
-  const rows = await MembershipRow.findAll({
-    where: { userId: person.userId },
-    include: [{ model: ProgrammeRow, as: 'programme', attributes: ['id', 'name'] }],
-  });
-  return rows
-    .map(({ programme, role }) => ({ id: programme!.id, name: programme!.name, role }))
-    .sort((left, right) => left.name.localeCompare(right.name));
+  const programmes = await readMemberships(person.userId);
+  return programmes.sort((left, right) => left.name.localeCompare(right.name));
 }
 
 /** Goes over to another programme one works in, by a fresh sign-in; gives its token. */
@@ -169,10 +155,7 @@ export async function workIn(
   programmeId: string,
   { token, from }: { token: string; from: string },
 ): Promise<string> {
-  tables();
-  const isMember =
-    isUuid(programmeId) && (await MembershipRow.count({ where: { userId: person.userId, programmeId } })) > 0;
-  if (!isMember) throw new EdgeError('not-found');
+  if (!isUuid(programmeId) || !(await isMember(person.userId, programmeId))) throw new EdgeError('not-found');
   await signOut(token);
   return startSignIn(person.userId, programmeId, from);
 }

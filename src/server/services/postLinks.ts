@@ -1,7 +1,5 @@
-import { now } from '../clock.ts';
-import { GuideLinkRow, HomeRow, MessageRow } from '../db/models.ts';
-import { isUuid } from '../db/repositories/sessions.ts';
-import { tables } from '../db/tables.ts';
+import { endLink, readLinksOf, readLinkWithLetter } from '../db/repositories/guideLinks.ts';
+import type { MessageState } from '../db/repositories/messages.ts';
 import { EdgeError } from '../http/errors.ts';
 import { guideToken } from '../http/secrets.ts';
 import { readLetter } from './letters.ts';
@@ -11,24 +9,16 @@ import { requireAuthor, type Person } from './person.ts';
 /** The links of a session that are not revoked, by home. */
 export async function listLinks(person: Person, sessionId: string): Promise<{ home: string; token: string }[]> {
   requireAuthor(person);
-  tables();
-  const links = await GuideLinkRow.findAll({
-    where: { sessionId, programmeId: person.programmeId, revokedAt: null },
-    include: [{ model: HomeRow, as: 'home' }],
-  });
-  return links.map((link) => ({ home: link.home!.nickname, token: guideToken(link.id) }));
+  const links = await readLinksOf(person.programmeId, sessionId);
+  return links.map(({ id, home }) => ({ home, token: guideToken(id) }));
 }
 
 /** Ends a home's link: whoever opens it sees the page of a link that never was. */
 export async function revokeLink(person: Person, linkId: string): Promise<{ sessionId: string }> {
   requireAuthor(person);
-  tables();
-  const link = isUuid(linkId)
-    ? await GuideLinkRow.findOne({ where: { id: linkId, programmeId: person.programmeId } })
-    : null;
-  if (!link) throw new EdgeError('not-found');
-  if (!link.revokedAt) await link.update({ revokedAt: now() });
-  return { sessionId: link.sessionId };
+  const sessionId = await endLink(person.programmeId, linkId);
+  if (!sessionId) throw new EdgeError('not-found');
+  return { sessionId };
 }
 
 export interface PostedLink {
@@ -38,29 +28,20 @@ export interface PostedLink {
   readonly revokedAt: Date | null;
   readonly letter: Letter | null;
   /** What became of it; null where none was written. */
-  readonly state: MessageRow['state'] | null;
+  readonly state: MessageState | null;
 }
 
 /** A home's link and the letter that carries it, for those who may send. */
 export async function readLink(person: Person, linkId: string): Promise<PostedLink> {
   requireAuthor(person);
-  tables();
-  const link = isUuid(linkId)
-    ? await GuideLinkRow.findOne({
-        where: { id: linkId, programmeId: person.programmeId },
-        include: [
-          { model: HomeRow, as: 'home' },
-          { model: MessageRow, as: 'messages', separate: true, order: [['changedAt', 'DESC']] },
-        ],
-      })
-    : null;
+  const link = await readLinkWithLetter(person.programmeId, linkId);
   if (!link) throw new EdgeError('not-found');
-  const message = link.messages?.[0];
+  const { message } = link;
   const kept = message?.mailId ? () => mail().read(message.mailId!) : () => Promise.resolve(null);
   return {
     sessionId: link.sessionId,
     state: message?.state ?? null,
-    home: link.home!.nickname,
+    home: link.home,
     token: guideToken(link.id),
     revokedAt: link.revokedAt,
     letter: (message && readLetter(message)) ?? (await kept()),

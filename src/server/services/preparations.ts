@@ -1,17 +1,16 @@
 import { bookPreparations, keepPreparations, type PreparedSession } from '../../core/calendar/preparation.ts';
-import { QueryTypes } from 'sequelize';
 import { daysBetween } from '../../core/calendar/dates.ts';
 import { dueItems, type DueItem } from '../../core/calendar/dueItems.ts';
 import { benchPreparations, plannedPreparations } from '../../core/session/sessionPreparations.ts';
 import { closedDaysOf, type Term } from '../../core/terms/term.ts';
 import { heldSessions, weekRows } from '../../core/terms/weekRows.ts';
 import { today } from '../clock.ts';
-import { tables } from '../db/tables.ts';
 import { readSessions, type KeptSession } from '../db/repositories/sessions.ts';
 import { readShelf, type Shelf } from '../db/repositories/shelf.ts';
 import { readTerms, type KeptTerm } from '../db/repositories/terms.ts';
 import type { Person } from './person.ts';
-import { readReservations, type Reservation } from './reservations.ts';
+import { readReservations, type Reservation } from '../db/repositories/reservations.ts';
+import { readLastSent } from '../db/repositories/sendings.ts';
 
 /** When the catalogue does not say otherwise, a borrowed book is asked for this many open days ahead. */
 const USUAL_LEAD_WORKING_DAYS = 7;
@@ -142,12 +141,4 @@ function withPlan(
 
 function benchIds({ weeks }: Term): string[] {
   return weeks.flatMap(({ sessions }) => sessions.flatMap(({ benchId }) => benchId ?? []));
-}
-
-async function readLastSent(programmeId: string): Promise<Map<string, string>> {
-  const rows = await tables().query<{ sessionId: string; sentAt: Date }>(
-    'SELECT session_id AS "sessionId", max(sent_at) AS "sentAt" FROM sendings WHERE programme_id = :programmeId GROUP BY session_id',
-    { replacements: { programmeId }, type: QueryTypes.SELECT },
-  );
-  return new Map(rows.map(({ sessionId, sentAt }) => [sessionId, sentAt.toISOString()]));
 }

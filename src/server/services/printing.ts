@@ -1,8 +1,19 @@
+import {
+  addJob,
+  changeJob,
+  findJob,
+  findOldJobs,
+  findWaitingJob,
+  findWaitingJobs,
+  readJobs,
+  type StoredJob,
+} from '../db/repositories/printJobs.ts';
+import { findProgramme } from '../db/repositories/programmes.ts';
+import { inTransaction } from '../db/transaction.ts';
 import { composeGuide } from '../../core/guide/composeGuide.ts';
 import { guideLanguage } from '../../messages/guideSpeech.ts';
 import { authorSpeech } from '../../messages/speeches.ts';
 import { randomUUID } from 'node:crypto';
-import { Op } from 'sequelize';
 import { fitHome } from '../../core/homes/sessionReadiness.ts';
 import {
   estimatePages,
@@ -19,11 +30,8 @@ import { guideWords } from '../../messages/guide.ts';
 import { guideSheet } from '../../messages/guideSheet.ts';
 import { now } from '../clock.ts';
 import { isDatabaseAway } from '../db/connection.ts';
-import { PrintJobRow, ProgrammeRow } from '../db/models.ts';
-import { tables } from '../db/tables.ts';
 import { readHomes, type KeptHome } from '../db/repositories/homes.ts';
-import { readSettings } from '../../contracts/programme.ts';
-import { isUuid, readSession } from '../db/repositories/sessions.ts';
+import { readSession } from '../db/repositories/sessions.ts';
 import { readShelf, readThings } from '../db/repositories/shelf.ts';
 import { EdgeError } from '../http/errors.ts';
 import { log } from '../log.ts';
@@ -33,22 +41,19 @@ import { enqueue } from '../db/queue.ts';
 import { inSlices } from './inSlices.ts';
 import { requireAuthor, type Person } from './person.ts';
 
-export interface PrintJob {
-  readonly id: string;
-  readonly title: string;
-  readonly state: PrintJobRow['state'];
-  readonly pages: number;
-  readonly bytes: number;
+export type PrintJob = Pick<StoredJob, 'id' | 'title' | 'state' | 'pages' | 'bytes'> & {
   readonly at: string;
   /** Its file was kept for a month and is gone. */
   readonly isRemoved: boolean;
-}
+};
 
 type TrayReader = Pick<Person, 'programmeId' | 'programme' | 'settings'>;
 
 /** How long what came out of the printer is kept. */
 const DAYS_KEPT = 30;
 const MS_PER_DAY = 86_400_000;
+/** A page lists so many jobs. */
+const MOST_LISTED = 40;
 /** How far a job has come is written down no more often than this. */
 const MS_BETWEEN_WORDS = 300;
 
@@ -136,25 +141,9 @@ export async function startPrinting(person: Person, sessionId: string, written: 
   const choice = checked.value as TrayChoice;
   const { estimate, title } = await readTray(person, sessionId, choice, { mostHomes: 1 });
   const id = randomUUID();
-  await tables().transaction(async (transaction) => {
-    await PrintJobRow.create(
-      {
-        id,
-        programmeId: person.programmeId,
-        sessionId,
-        title,
-        state: 'waiting',
-        pages: 0,
-        bytes: 0,
-        createdAt: now(),
-        createdBy: person.userId,
-        choice,
-        done: 0,
-        total: estimate,
-        removedAt: null,
-      },
-      { transaction },
-    );
+  await inTransaction(async (transaction) => {
+    const job = { id, programmeId: person.programmeId, sessionId, title, choice, total: estimate, createdAt: now() };
+    await addJob({ ...job, createdBy: person.userId }, transaction);
     await enqueue('prints', [{ id, data: { job: id } }], transaction);
   });
   return id;
@@ -162,24 +151,18 @@ export async function startPrinting(person: Person, sessionId: string, written: 
 
 /** A job and how far it has come; not found when it is not this programme's. */
 export async function readJob(person: Person, id: string): Promise<PrintJob & { done: number; total: number }> {
-  const row = await findJob(person, id);
+  const row = await jobOf(person, id);
   return { ...toJob(row), done: row.done, total: row.total };
 }
 
 /** What the printer was given lately, newest first. One query. */
 export async function listJobs(person: Person): Promise<PrintJob[]> {
-  tables();
-  const rows = await PrintJobRow.findAll({
-    where: { programmeId: person.programmeId },
-    order: [['createdAt', 'DESC']],
-    limit: 40,
-  });
-  return rows.map(toJob);
+  return (await readJobs(person.programmeId, MOST_LISTED)).map(toJob);
 }
 
 /** What came out of a job. */
 export async function readPrinted(person: Person, id: string): Promise<Buffer> {
-  const row = await findJob(person, id);
+  const row = await jobOf(person, id);
   const pdf = row.state === 'done' && !row.removedAt ? await printer().read(id) : null;
   if (!pdf) throw new EdgeError('not-found');
   return pdf;
@@ -187,27 +170,21 @@ export async function readPrinted(person: Person, id: string): Promise<Buffer> {
 
 /** Prints a job that waits: lays its tray out, writes the file and hands it to the printer. Twice gives the same file. */
 export async function printJob(id: string): Promise<void> {
-  tables();
-  const row = await PrintJobRow.findOne({ where: { id, state: 'waiting' } });
-  const programme = row && (await ProgrammeRow.findByPk(row.programmeId));
+  const row = await findWaitingJob(id);
+  const programme = row && (await findProgramme(row.programmeId));
   if (!row || !programme) return;
   try {
     if (!row.sessionId || !row.choice) throw new EdgeError('not-found');
-    const reader = { programmeId: programme.id, programme: programme.name, settings: readSettings(programme.settings) };
+    const reader = { programmeId: programme.id, programme: programme.name, settings: programme.settings };
     const { pages, title, language } = await readTray(reader, row.sessionId, row.choice);
     const pdf = await writePdf(pages, { title, language, onPage: sayingHowFar(id) });
     await printer().print(id, pdf);
-    await row.update({
-      state: 'done',
-      pages: pages.length,
-      bytes: pdf.length,
-      done: pages.length,
-      total: pages.length,
-    });
+    const count = pages.length;
+    await changeJob(id, { state: 'done', pages: count, bytes: pdf.length, done: count, total: count });
   } catch (error) {
     if (isDatabaseAway(error)) throw error;
     log.error({ err: error, job: id }, 'printing failed');
-    await row.update({ state: 'failed' });
+    await changeJob(id, { state: 'failed' });
   }
 }
 
@@ -216,40 +193,36 @@ function sayingHowFar(id: string): (done: number, total: number) => void {
   return (done, total) => {
     if (Date.now() - lastAt < MS_BETWEEN_WORDS) return;
     lastAt = Date.now();
-    void PrintJobRow.update({ done, total }, { where: { id } }).catch(() => undefined);
+    void changeJob(id, { done, total }).catch(() => undefined);
   };
 }
 
 /** Queues again what a crash cut off. Gives how many. */
 export async function recoverPrints(): Promise<number> {
-  tables();
-  const waiting = await PrintJobRow.findAll({ where: { state: 'waiting' }, attributes: ['id'] });
+  const waiting = await findWaitingJobs();
   await enqueue(
     'prints',
-    waiting.map(({ id }) => ({ id: randomUUID(), data: { job: id } })),
+    waiting.map((id) => ({ id: randomUUID(), data: { job: id } })),
   );
   return waiting.length;
 }
 
 /** Deletes files that have been kept long enough; the list goes on saying that they came out. Gives how many. */
 export async function removeOldPrints(): Promise<number> {
-  tables();
-  const createdAt = { [Op.lt]: new Date(now().getTime() - DAYS_KEPT * MS_PER_DAY) };
-  const old = await PrintJobRow.findAll({ where: { state: 'done', removedAt: null, createdAt }, limit: 500 });
-  for (const row of old) {
-    await printer().remove(row.id);
-    await row.update({ removedAt: now() });
+  const old = await findOldJobs(new Date(now().getTime() - DAYS_KEPT * MS_PER_DAY));
+  for (const id of old) {
+    await printer().remove(id);
+    await changeJob(id, { removedAt: now() });
   }
   return old.length;
 }
 
-async function findJob(person: Person, id: string): Promise<PrintJobRow> {
-  tables();
-  const row = isUuid(id) ? await PrintJobRow.findOne({ where: { id, programmeId: person.programmeId } }) : null;
-  if (!row) throw new EdgeError('not-found');
-  return row;
+async function jobOf(person: Person, id: string): Promise<StoredJob> {
+  const job = await findJob(person.programmeId, id);
+  if (!job) throw new EdgeError('not-found');
+  return job;
 }
 
-function toJob({ id, title, state, pages, bytes, createdAt, removedAt }: PrintJobRow): PrintJob {
+function toJob({ id, title, state, pages, bytes, createdAt, removedAt }: StoredJob): PrintJob {
   return { id, title, state, pages, bytes, at: createdAt.toISOString(), isRemoved: removedAt !== null };
 }

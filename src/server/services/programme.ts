@@ -1,8 +1,7 @@
-import type { Transaction } from 'sequelize';
+import { holdProgramme, writeSettings } from '../db/repositories/programmes.ts';
+import { inTransaction, type Transaction } from '../db/transaction.ts';
 import { checkForm } from '../../contracts/problems.ts';
 import { programmeForm, readSettings, type ProgrammeSettings } from '../../contracts/programme.ts';
-import { ProgrammeRow } from '../db/models.ts';
-import { tables } from '../db/tables.ts';
 import { isSameValue } from '../db/sameValue.ts';
 import { EdgeError } from '../http/errors.ts';
 import type { Person } from './person.ts';
@@ -35,11 +34,11 @@ export async function changeSettings(
 ): Promise<ProgrammeSettings> {
   if (person.role !== 'owner') throw new EdgeError('not-allowed');
   const work = async (transaction: Transaction) => {
-    const row = await ProgrammeRow.findByPk(person.programmeId, { transaction, lock: transaction.LOCK.UPDATE });
-    if (!row) throw new EdgeError('not-found');
-    const settings = readSettings(change(readSettings(row.settings), row.revision));
-    await row.update({ settings, revision: row.revision + 1 }, { transaction });
+    const programme = await holdProgramme(person.programmeId, transaction);
+    if (!programme) throw new EdgeError('not-found');
+    const settings = readSettings(change(programme.settings, programme.revision));
+    await writeSettings(programme, settings, transaction);
     return settings;
   };
-  return within ? work(within) : tables().transaction(work);
+  return within ? work(within) : inTransaction(work);
 }

@@ -1,43 +1,13 @@
-import { randomUUID } from 'node:crypto';
-import { UniqueConstraintError, type Transaction } from 'sequelize';
+import { addReservation, endReservation, holdReservation } from '../db/repositories/reservations.ts';
+import { inTransaction, type Transaction } from '../db/transaction.ts';
 import { addDays, isCalendarDate, weekdayOf } from '../../core/calendar/dates.ts';
 import { reserveForm } from '../../contracts/forms.ts';
 import { checkForm } from '../../contracts/problems.ts';
-import { now, today } from '../clock.ts';
-import { ReservationRow } from '../db/models.ts';
-import { tables } from '../db/tables.ts';
+import { today } from '../clock.ts';
 import { readShelf } from '../db/repositories/shelf.ts';
 import { EdgeError } from '../http/errors.ts';
 import { catalogue, type CatalogueCopy } from '../post/catalogue.ts';
 import { requireAuthor, type Person } from './person.ts';
-
-export interface Reservation {
-  readonly id: string;
-  readonly bookKey: string;
-  readonly title: string;
-  readonly leadWorkingDays: number;
-  readonly reservedOn: string;
-  readonly arrivesOn: string;
-  readonly neededOn: string;
-}
-
-/** A programme's reservations that stand. One query. */
-export async function readReservations(programmeId: string): Promise<Reservation[]> {
-  tables();
-  const rows = await ReservationRow.findAll({
-    where: { programmeId, cancelledAt: null },
-    order: [['neededOn', 'ASC']],
-  });
-  return rows.map(({ id, bookKey, title, leadWorkingDays, reservedOn, arrivesOn, neededOn }) => ({
-    id,
-    bookKey,
-    title,
-    leadWorkingDays,
-    reservedOn,
-    arrivesOn,
-    neededOn,
-  }));
-}
 
 /** What the catalogue has of a book's title, free copies and short waits first. */
 export async function findCopies(title: string): Promise<CatalogueCopy[]> {
@@ -60,31 +30,24 @@ export async function reserveBook(person: Person, bookKey: string, fields: Recor
   const lead = leadWorkingDays ?? found.leadWorkingDays;
   if (lead === null) throw withoutLead();
   // Ours and the catalogue's change together: if either refuses, both stay as they were.
-  await tables().transaction(async (transaction) => {
-    const former = await ReservationRow.findOne({
-      where: { programmeId: person.programmeId, bookKey, neededOn, cancelledAt: null },
-      transaction,
-      lock: transaction.LOCK.UPDATE,
-    });
+  await inTransaction(async (transaction) => {
+    const former = await holdReservation(person.programmeId, { bookKey, neededOn }, transaction);
     if (former) await letGo(former, transaction);
     if (!found.isFree || !(await catalogue().reserve(copy))) throw notFree();
-    await ReservationRow.create(
+    const isOurs = await addReservation(
+      person.programmeId,
       {
-        id: randomUUID(),
-        programmeId: person.programmeId,
-        bookKey,
-        title: book.title,
-        copy,
-        leadWorkingDays: lead,
-        reservedOn: today(),
+        ...{ bookKey, title: book.title, copy, leadWorkingDays: lead, neededOn, reservedOn: today() },
         arrivesOn: addOpenDays(today(), lead, person),
-        neededOn,
       },
-      { transaction },
+      transaction,
     ).catch(async (error: unknown) => {
       await catalogue().release(copy);
-      throw error instanceof UniqueConstraintError ? notFree() : error;
+      throw error;
     });
+    if (isOurs) return;
+    await catalogue().release(copy);
+    throw notFree();
   });
 }
 
@@ -95,8 +58,8 @@ function notFree(): EdgeError {
 }
 
 /** Ends a reservation and gives its copy back to the catalogue; if that fails, it stands as it was. */
-async function letGo(row: ReservationRow, transaction: Transaction): Promise<void> {
-  await row.update({ cancelledAt: now() }, { transaction });
+async function letGo(row: { id: string; copy: string }, transaction: Transaction): Promise<void> {
+  await endReservation(row.id, transaction);
   await catalogue().release(row.copy);
 }
 
@@ -115,12 +78,8 @@ function withoutLead(): EdgeError {
 export async function cancelReservation(person: Person, bookKey: string, neededOn: string): Promise<void> {
   requireAuthor(person);
   if (!isCalendarDate(neededOn)) throw new EdgeError('not-found');
-  await tables().transaction(async (transaction) => {
-    const row = await ReservationRow.findOne({
-      where: { programmeId: person.programmeId, bookKey, neededOn, cancelledAt: null },
-      transaction,
-      lock: transaction.LOCK.UPDATE,
-    });
+  await inTransaction(async (transaction) => {
+    const row = await holdReservation(person.programmeId, { bookKey, neededOn }, transaction);
     if (!row) throw new EdgeError('not-found');
     await letGo(row, transaction);
   });

@@ -1,8 +1,8 @@
+import { readCopiesHeld, readLatestSending, type LatestSending } from '../db/repositories/sendings.ts';
 import { composeGuide } from '../../core/guide/composeGuide.ts';
 import { guideLanguage } from '../../messages/guideSpeech.ts';
 import type { GuideLanguage } from '../../messages/guideWords.ts';
 import type { ThingsByKey } from '../../core/materials/thing.ts';
-import { QueryTypes } from 'sequelize';
 import { fitHome, readinessOfAll } from '../../core/homes/sessionReadiness.ts';
 import type { Guide } from '../../core/guide/guide.ts';
 import { composeSession } from '../../core/guide/composition.ts';
@@ -13,9 +13,7 @@ import type { Session } from '../../core/session/session.ts';
 import { readHomes, type KeptHome } from '../db/repositories/homes.ts';
 import { inSlices } from './inSlices.ts';
 import { isUuid, type KeptSession } from '../db/repositories/sessions.ts';
-import { SendingRow } from '../db/models.ts';
 import { isSameValue } from '../db/sameValue.ts';
-import { tables } from '../db/tables.ts';
 import { readShelf, readThings } from '../db/repositories/shelf.ts';
 import { EdgeError } from '../http/errors.ts';
 import type { Person } from './person.ts';
@@ -51,21 +49,14 @@ export async function readSendPage(person: Person, id: string): Promise<SendPage
   return { kept, fits, readiness: readinessOfAll(fits), things, had, edition, isChanged, stops };
 }
 
-/** The newest copy that each home holds by a link that still opens. Two queries. */
+/** The newest copy that each home holds by a link that still opens, and the newest sending. Two queries. */
 async function readHad(
   programmeId: string,
   sessionId: string,
-): Promise<{ had: SendPage['had']; latest: SendingRow | null }> {
+): Promise<{ had: SendPage['had']; latest: LatestSending | null }> {
   if (!isUuid(sessionId)) return { had: new Map(), latest: null };
-  const latest = await SendingRow.findOne({ where: { sessionId, programmeId }, order: [['edition', 'DESC']] });
-  const rows = await tables().query<{ homeId: string; edition: number; sentAt: Date }>(
-    `SELECT DISTINCT ON (guide_links.home_id) guide_links.home_id AS "homeId", guide_copies.edition, guide_copies.sent_at AS "sentAt"
-       FROM guide_links JOIN guide_copies ON guide_copies.link_id = guide_links.id
-      WHERE guide_links.session_id = :sessionId AND guide_links.programme_id = :programmeId AND guide_links.revoked_at IS NULL
-      ORDER BY guide_links.home_id, guide_copies.edition DESC`,
-    { replacements: { sessionId, programmeId }, type: QueryTypes.SELECT },
-  );
-  return { had: new Map(rows.map(({ homeId, ...copy }) => [homeId, copy])), latest };
+  const latest = await readLatestSending(sessionId);
+  return { had: await readCopiesHeld(programmeId, sessionId), latest };
 }
 
 /** What each home makes of a session, with other requests let in between. */

@@ -1,15 +1,22 @@
+import { addMessages } from '../db/repositories/messages.ts';
+import {
+  addCopies,
+  addLinks,
+  addSending,
+  findSendingByKey,
+  readLatestSending,
+  readOpenLinks,
+} from '../db/repositories/sendings.ts';
+import { inTransaction, type Transaction } from '../db/transaction.ts';
 import { composeGuide } from '../../core/guide/composeGuide.ts';
 import { guideLanguage } from '../../messages/guideSpeech.ts';
 import type { ThingsByKey } from '../../core/materials/thing.ts';
 import { randomUUID } from 'node:crypto';
-import { Op, type Transaction } from 'sequelize';
 import type { HomeFit } from '../../core/homes/sessionReadiness.ts';
 import type { Session } from '../../core/session/session.ts';
 import { describeFinding } from '../../messages/findings.ts';
 import { guideWords } from '../../messages/guide.ts';
 import { now } from '../clock.ts';
-import { GuideCopyRow, GuideLinkRow, MessageRow, SendingRow } from '../db/models.ts';
-import { tables } from '../db/tables.ts';
 import { readHomes, type KeptHome } from '../db/repositories/homes.ts';
 import { readSession } from '../db/repositories/sessions.ts';
 import { readShelf, readThings } from '../db/repositories/shelf.ts';
@@ -56,7 +63,7 @@ export async function sendSession(person: Person, request: SendRequest): Promise
       problems: [{ path: 'homes', message: 'names a home that is not in this programme' }],
     });
   }
-  return tables().transaction(async (transaction) => {
+  return inTransaction(async (transaction) => {
     const kept = await readSession(person.programmeId, request.sessionId, transaction);
     if (!kept) throw new EdgeError('not-found');
     const { latest, again } = await sentBefore(request, transaction);
@@ -91,12 +98,9 @@ async function sentBefore(
   { sessionId, key, seen }: SendRequest,
   transaction: Transaction,
 ): Promise<{ latest: number; again: Sent | null }> {
-  const latest = await SendingRow.findOne({ where: { sessionId }, order: [['edition', 'DESC']], transaction });
-  const same = key ? await SendingRow.findOne({ where: { sessionId, sendKey: key }, transaction }) : null;
-  if (same) {
-    const homes = await GuideCopyRow.count({ where: { sendingId: same.id }, transaction });
-    return { latest: latest!.edition, again: { edition: same.edition, homes } };
-  }
+  const latest = await readLatestSending(sessionId, transaction);
+  const same = key ? await findSendingByKey(sessionId, key, transaction) : null;
+  if (same) return { latest: latest!.edition, again: same };
   if (seen !== undefined && seen !== (latest?.edition ?? 0))
     throw new EdgeError('conflict', { current: { edition: latest?.edition } });
   return { latest: latest?.edition ?? 0, again: null };
@@ -128,75 +132,65 @@ interface FixInput {
   readonly transaction: Transaction;
 }
 
-async function fixCopies({ person, request, session, homes, edition, guideFor, transaction }: FixInput): Promise<Sent> {
+async function fixCopies(input: FixInput): Promise<Sent> {
+  const { person, request, session, homes, edition, transaction } = input;
   const { sessionId, address } = request;
   const { programmeId } = person;
   const sentAt = now();
-  const sendingId = randomUUID();
-  await SendingRow.create(
+  const sendingId = await addSending(
     {
-      id: sendingId,
-      sessionId,
-      programmeId,
-      edition,
-      sentAt,
+      ...{ sessionId, programmeId, edition, sentAt, session, address },
       sentBy: person.userId,
-      session,
       sendKey: request.key ?? null,
-      address,
     },
-    { transaction },
-  );
-  const live = await GuideLinkRow.findAll({
-    where: { sessionId, revokedAt: null, homeId: { [Op.in]: homes.map(({ id }) => id) } },
     transaction,
-  });
-  const links = homes.map((home) => ({
-    home,
-    linkId: live.find(({ homeId }) => homeId === home.id)?.id ?? randomUUID(),
-  }));
-  await GuideLinkRow.bulkCreate(
-    links
-      .filter(({ linkId }) => !live.some(({ id }) => id === linkId))
-      .map(({ home, linkId }) => ({
-        id: linkId,
-        programmeId,
-        sessionId,
-        homeId: home.id,
-        tokenHash: hashToken(guideToken(linkId)),
-        createdAt: sentAt,
-        revokedAt: null,
-      })),
-    { transaction },
   );
-  const guides = await inSlices(links, ({ home }) => guideFor(home));
-  await GuideCopyRow.bulkCreate(
-    links.map(({ home, linkId }, index) => ({
-      linkId,
-      sendingId,
-      edition,
-      guide: guides[index]!,
-      language: home.language,
-      sentAt,
+  const links = await linkHomes(input, sentAt);
+  await writeCopies(input, { links, sendingId, sentAt });
+  const ids = await addMessages(
+    links.map(({ home, linkId }) => ({
+      ...{ programmeId, linkId, sendingId, recipient: home.contact },
+      subject: guideWords(home.language).letterSubject(session.title),
+      facts: letterFacts(home, session, { programme: person.programme, address }),
     })),
-    { transaction },
-  );
-  const messages = links.map(({ home, linkId }) => ({
-    id: randomUUID(),
-    programmeId,
-    linkId,
-    sendingId,
-    recipient: home.contact,
-    subject: guideWords(home.language).letterSubject(session.title),
-    state: 'waiting',
-    facts: letterFacts(home, session, { programme: person.programme, address }),
-  }));
-  await MessageRow.bulkCreate(messages, { transaction });
-  await queueLetters(
-    messages.map(({ id }) => id),
     transaction,
   );
+  await queueLetters(ids, transaction);
   return { edition, homes: homes.length };
+}
+
+type HomeLink = { readonly home: KeptHome; readonly linkId: string };
+
+/** The link of each home: the one that still opens, or a new one. */
+async function linkHomes({ person, request, homes, transaction }: FixInput, createdAt: Date): Promise<HomeLink[]> {
+  const { programmeId } = person;
+  const { sessionId } = request;
+  const ids = homes.map(({ id }) => id);
+  const open = await readOpenLinks(sessionId, ids, transaction);
+  const links = homes.map((home) => ({ home, linkId: open.get(home.id) ?? randomUUID() }));
+  await addLinks(
+    links
+      .filter(({ home }) => !open.has(home.id))
+      .map(({ home, linkId: id }) => ({
+        ...{ id, programmeId, sessionId, homeId: home.id, createdAt },
+        tokenHash: hashToken(guideToken(id)),
+      })),
+    transaction,
+  );
+  return links;
+}
+
+async function writeCopies(
+  { edition, guideFor, transaction }: FixInput,
+  { links, sendingId, sentAt }: { links: readonly HomeLink[]; sendingId: string; sentAt: Date },
+): Promise<void> {
+  const guides = await inSlices(links, ({ home }) => guideFor(home));
+  await addCopies(
+    links.map(({ home, linkId }, index) => ({
+      ...{ linkId, sendingId, edition, sentAt, guide: guides[index]!, language: home.language },
+    })),
+    transaction,
+  );
 }
 
 function letterFacts(

@@ -1,13 +1,11 @@
+import { isTitleTaken, readEntry, readKeys, readNameable, setRetired } from '../db/repositories/shelfEntries.ts';
+import { inTransaction, type Transaction } from '../db/transaction.ts';
 import type { FieldProblem } from '../../contracts/fieldProblem.ts';
-import { col, fn, literal, Op, where, type Transaction } from 'sequelize';
 import { checkShape } from '../../contracts/problems.ts';
 import { isRevision, NO_REVISION } from '../../contracts/revision.ts';
 import { ENTRY_SCHEMAS, titleOf, type ShelfEntry } from '../../contracts/shelfEntries.ts';
 import { checkScript, placesOf } from '../../core/session/checkScript.ts';
 import { describeScriptFault } from '../../messages/edits.ts';
-import { now } from '../clock.ts';
-import { ShelfItemRow } from '../db/models.ts';
-import { tables } from '../db/tables.ts';
 import { writeShelfItems, type ActivityEntry, type ShelfKind, type ShelfWrite } from '../db/repositories/shelf.ts';
 import { hold } from '../db/hold.ts';
 import { isSameValue } from '../db/sameValue.ts';
@@ -20,10 +18,9 @@ export async function findEntry(
   kind: ShelfKind,
   key: string,
 ): Promise<{ entry: ShelfEntry; isRetired: boolean; revision: number }> {
-  tables();
-  const row = await ShelfItemRow.findOne({ where: { programmeId: person.programmeId, kind, key } });
+  const row = await readEntry(person.programmeId, { kind, key });
   if (!row) throw new EdgeError('not-found');
-  return { entry: row.body as unknown as ShelfEntry, isRetired: row.retiredAt !== null, revision: row.revision };
+  return { entry: row.body as unknown as ShelfEntry, isRetired: row.isRetired, revision: row.revision };
 }
 
 export interface EntryWrite {
@@ -43,13 +40,9 @@ export async function keepEntry(person: Person, { kind, value, isNew, revision }
   if (problems.length > 0) throw new EdgeError('wrong-input', { problems });
   if (!isNew && !isRevision(revision)) throw new EdgeError('wrong-input', { problems: [NO_REVISION] });
   const [write] = checked.writes;
-  await tables().transaction(async (transaction) => {
+  await inTransaction(async (transaction) => {
     await hold(`${person.programmeId}/${kind}`, transaction);
-    const taken = await ShelfItemRow.findOne({
-      where: { programmeId: person.programmeId, kind, key: write!.key },
-      transaction,
-      lock: transaction.LOCK.UPDATE,
-    });
+    const taken = await readEntry(person.programmeId, { kind, key: write!.key }, transaction);
     if (isNew && taken)
       throw new EdgeError('wrong-input', {
         problems: [{ path: 'key', message: `is taken: “${taken.title}” is on the shelf already; choose another name` }],
@@ -61,7 +54,7 @@ export async function keepEntry(person: Person, { kind, value, isNew, revision }
       return;
     if (taken && taken.revision !== revision)
       throw new EdgeError('conflict', { current: { revision: taken.revision, entry: taken.body } });
-    await writeShelfItems(person.programmeId, [{ ...write!, retired: taken?.retiredAt != null }], transaction);
+    await writeShelfItems(person.programmeId, [{ ...write!, retired: taken?.isRetired === true }], transaction);
   });
   return write!.key;
 }
@@ -72,11 +65,7 @@ async function refuseSameTitle(
   { kind, title }: ShelfWrite,
   transaction: Transaction,
 ): Promise<void> {
-  const same = await ShelfItemRow.count({
-    where: { programmeId, kind, [Op.and]: where(fn('lower', col('title')), title.toLowerCase()) },
-    transaction,
-  });
-  if (same > 0)
+  if (await isTitleTaken(programmeId, { kind, title }, transaction))
     throw new EdgeError('wrong-input', {
       problems: [{ path: 'key', message: `is taken: “${title}” is on the shelf already; choose another name` }],
     });
@@ -87,8 +76,7 @@ export async function duplicateEntry(person: Person, kind: ShelfKind, key: strin
   requireAuthor(person);
   const { entry } = await findEntry(person, kind, key);
   for (let left = TRIES_FOR_KEY; ; left--) {
-    const rows = await ShelfItemRow.findAll({ where: { programmeId: person.programmeId, kind }, attributes: ['key'] });
-    const taken = new Set(rows.map((row) => row.key));
+    const taken = await readKeys(person.programmeId, kind);
     const stem = key.slice(0, 70);
     let number = 2;
     while (taken.has(`${stem}-${number}`)) number += 1;
@@ -108,12 +96,7 @@ const TRIES_FOR_KEY = 10;
 /** Takes an entry off the shelf, or puts it back; what was made from it keeps its own copy. */
 export async function retireEntry(person: Person, kind: ShelfKind, key: string, isRetired: boolean): Promise<void> {
   requireAuthor(person);
-  tables();
-  const [changed] = await ShelfItemRow.update(
-    { retiredAt: isRetired ? now() : null },
-    { where: { programmeId: person.programmeId, kind, key } },
-  );
-  if (changed === 0) throw new EdgeError('not-found');
+  if (!(await setRetired(person.programmeId, { kind, key }, isRetired))) throw new EdgeError('not-found');
 }
 
 /** Checks entries of one kind by shape, script and the things they name; paths start with `[index]`. One query. */
@@ -148,20 +131,10 @@ async function checkActivities(
   programmeId: string,
   sound: readonly { index: number; entry: ShelfEntry }[],
 ): Promise<(FieldProblem & { index: number })[]> {
-  tables();
-  const rows = await ShelfItemRow.findAll({
-    where: { programmeId, kind: ['thing', 'activity'] },
-    attributes: ['kind', 'key', [literal("body -> 'places'"), 'places']],
-  });
-  const ofThings = rows.filter((row) => row.kind === 'thing');
-  const things = new Set(ofThings.map((row) => row.key));
-  const places = placesOf(
-    ofThings.map((row) => ({ key: row.key, places: (row.get('places') as number | null) ?? undefined })),
-  );
-  const activities = new Set([
-    ...rows.filter((row) => row.kind === 'activity').map((row) => row.key),
-    ...sound.map(({ entry }) => entry.key),
-  ]);
+  const known = await readNameable(programmeId);
+  const things = new Set(known.things.map(({ key }) => key));
+  const places = placesOf(known.things);
+  const activities = new Set([...known.activities, ...sound.map(({ entry }) => entry.key)]);
   return sound.flatMap(({ index, entry }) => {
     const activity = entry as ActivityEntry;
     const faults = checkScript(activity, activity.title, { places }).map(({ path, fault }) => ({

@@ -1,8 +1,16 @@
+import { findUserByEmail, firstProgrammeOf, type User } from '../db/repositories/people.ts';
+import { removeLinksBefore } from '../db/repositories/personLinks.ts';
+import {
+  addSignIn,
+  findSignedIn,
+  isPlaceKnown,
+  rememberPlace,
+  removeEnded,
+  removeSignIn,
+  removeSignInsOf,
+} from '../db/repositories/signIns.ts';
 import { hash, verify } from '@node-rs/argon2';
-import { Op, QueryTypes } from 'sequelize';
 import { readSettings } from '../../contracts/programme.ts';
-import { KnownPlaceRow, MembershipRow, PersonLinkRow, SignInRow, UserRow } from '../db/models.ts';
-import { tables } from '../db/tables.ts';
 import { EdgeError } from '../http/errors.ts';
 import { hashToken, newToken } from '../http/secrets.ts';
 import type { Person } from './person.ts';
@@ -34,18 +42,17 @@ export async function isPassword(password: string, stored: string | undefined): 
 export async function signIn(email: string, password: string, from: string): Promise<string> {
   const address = email.trim().toLowerCase();
   const user = await checkPassword(address, password, from);
-  const membership = await MembershipRow.findOne({ where: { userId: user.id }, order: [['programmeId', 'ASC']] });
-  if (!membership) throw new EdgeError('wrong-sign-in');
-  return startSignIn(user.id, membership.programmeId, from);
+  const programmeId = await firstProgrammeOf(user.id);
+  if (!programmeId) throw new EdgeError('wrong-sign-in');
+  return startSignIn(user.id, programmeId, from);
 }
 
 /** The user whose password that is; every try counts. */
-export async function checkPassword(address: string, password: string, from: string): Promise<UserRow> {
+export async function checkPassword(address: string, password: string, from: string): Promise<User> {
   const pair = `${address}|${from}`.slice(0, 240);
   await countTry('pair', pair);
   await countTry('place', from);
-  tables();
-  const user = await UserRow.findOne({ where: { email: address } });
+  const user = await findUserByEmail(address);
   const isKnown = user !== null && (await isKnownPlace(user.id, from));
   if (!isKnown) await countTry('account', address.slice(0, 240));
   if (!(await isPassword(password, user?.passwordHash)) || !user) throw new EdgeError('wrong-sign-in');
@@ -57,23 +64,21 @@ export async function checkPassword(address: string, password: string, from: str
 
 /** A fresh sign-in to a programme; gives the token for the cookie. */
 export async function startSignIn(userId: string, programmeId: string, from: string): Promise<string> {
-  tables();
   const token = newToken();
   const at = new Date();
-  await SignInRow.create({
+  await addSignIn({
     tokenHash: hashToken(token),
     userId,
     programmeId,
     expiresAt: new Date(at.getTime() + DAYS_SIGNED_IN * MS_PER_DAY),
     signedInAt: at,
   });
-  await KnownPlaceRow.upsert({ userId, placeHash: placeHash(userId, from), lastAt: at });
+  await rememberPlace(userId, placeHash(userId, from), at);
   return token;
 }
 
 async function isKnownPlace(userId: string, from: string): Promise<boolean> {
-  const lastAt = { [Op.gt]: new Date(Date.now() - DAYS_PLACE_KNOWN * MS_PER_DAY) };
-  return (await KnownPlaceRow.count({ where: { userId, placeHash: placeHash(userId, from), lastAt } })) > 0;
+  return isPlaceKnown(userId, placeHash(userId, from), new Date(Date.now() - DAYS_PLACE_KNOWN * MS_PER_DAY));
 }
 
 /** Places are stored so that nobody reads from them where somebody works. */
@@ -83,54 +88,24 @@ function placeHash(userId: string, from: string): string {
 
 /** Ends a sign-in. */
 export async function signOut(token: string): Promise<void> {
-  tables();
-  await SignInRow.destroy({ where: { tokenHash: hashToken(token) } });
+  await removeSignIn(hashToken(token));
 }
 
 /** Ends all sign-ins of somebody, save one if it is named by its token. Gives how many. */
 export async function signOutEverywhere(userId: string, saveToken?: string): Promise<number> {
-  tables();
-  return SignInRow.destroy({
-    where: { userId, ...(saveToken && { tokenHash: { [Op.ne]: hashToken(saveToken) } }) },
-  });
+  return removeSignInsOf(userId, saveToken && hashToken(saveToken));
 }
 
 /** Deletes sign-ins, tries and links that have ended. */
 export async function removeExpired(): Promise<void> {
   const at = new Date();
-  await SignInRow.destroy({ where: { expiresAt: { [Op.lt]: at } } });
-  await PersonLinkRow.destroy({
-    where: { expiresAt: { [Op.lt]: new Date(at.getTime() - DAYS_PLACE_KNOWN * MS_PER_DAY) } },
-  });
-  await KnownPlaceRow.destroy({
-    where: { lastAt: { [Op.lt]: new Date(at.getTime() - DAYS_PLACE_KNOWN * MS_PER_DAY) } },
-  });
-  await tables().query('DELETE FROM tries WHERE expire < :now', { replacements: { now: at.getTime() } });
-}
-
-interface SignedInRow {
-  userId: string;
-  name: string;
-  email: string;
-  programmeId: string;
-  programme: string;
-  role: Person['role'];
-  settings: unknown;
-  settingsRevision: number;
+  const placesBefore = new Date(at.getTime() - DAYS_PLACE_KNOWN * MS_PER_DAY);
+  await removeEnded({ at, placesBefore });
+  await removeLinksBefore(placesBefore);
 }
 
 /** Who a cookie's token belongs to, in one query; null when it has ended or never was. */
 export async function personOf(token: string): Promise<Person | null> {
-  const rows = await tables().query<SignedInRow>(
-    `SELECT users.id AS "userId", users.name, users.email, programmes.id AS "programmeId", programmes.name AS programme,
-            memberships.role, programmes.settings, programmes.revision AS "settingsRevision"
-       FROM sign_ins
-       JOIN users ON users.id = sign_ins.user_id
-       JOIN programmes ON programmes.id = sign_ins.programme_id
-       JOIN memberships ON memberships.user_id = users.id AND memberships.programme_id = programmes.id
-      WHERE sign_ins.token_hash = :hash AND sign_ins.expires_at > :now`,
-    { replacements: { hash: hashToken(token), now: new Date() }, type: QueryTypes.SELECT },
-  );
-  const row = rows[0];
+  const row = await findSignedIn(hashToken(token), new Date());
   return row ? { ...row, settings: readSettings(row.settings) } : null;
 }

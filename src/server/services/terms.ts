@@ -1,5 +1,5 @@
+import { inTransaction, type Transaction } from '../db/transaction.ts';
 import { randomUUID } from 'node:crypto';
-import { QueryTypes } from 'sequelize';
 import { dueItems, type DueItem } from '../../core/calendar/dueItems.ts';
 import { agesFromYears } from '../../core/session/ages.ts';
 import type { Segment } from '../../core/session/session.ts';
@@ -14,9 +14,8 @@ import { checkForm, checkShape } from '../../contracts/problems.ts';
 import { isRevision, NO_REVISION } from '../../contracts/revision.ts';
 import { frameForm, keptTerm } from '../../contracts/term.ts';
 import { describeTermProblem } from '../../messages/term.ts';
-import { now, today } from '../clock.ts';
-import { tables } from '../db/tables.ts';
-import { addSession, readSession, readSessions } from '../db/repositories/sessions.ts';
+import { today } from '../clock.ts';
+import { addSession, moveSessions, readSession, readSessions } from '../db/repositories/sessions.ts';
 import { readShelf, type ActivityEntry } from '../db/repositories/shelf.ts';
 import { addTerm, readTerm, readTerms, replaceTerm, type KeptTerm } from '../db/repositories/terms.ts';
 import { isSameValue } from '../db/sameValue.ts';
@@ -120,7 +119,7 @@ export async function keepTerm(
   const [problem] = checkTerm(term);
   if (problem)
     throw new EdgeError('wrong-input', { problems: [{ path: 'term', message: describeTermProblem(problem) }] });
-  const kept = await tables().transaction(async (transaction) => {
+  const kept = await inTransaction(async (transaction) => {
     const before = await readTerm(person.programmeId, id, transaction);
     const answer = await replaceTerm(
       person.programmeId,
@@ -164,7 +163,7 @@ export async function putPlannedOnBench(
   const aims = session.activities.flatMap(
     ({ key }) => shelf.activities.find((activity) => activity.key === key)?.aim ?? [],
   );
-  return tables().transaction(async (transaction) => {
+  return inTransaction(async (transaction) => {
     const benchId = await addSession(
       person.programmeId,
       {
@@ -222,27 +221,12 @@ async function findTerm(person: Person, id: string): Promise<KeptTerm> {
 async function moveBenchSessions(
   person: Person,
   { from, to }: { from: Term; to: Term },
-  transaction: Awaited<ReturnType<ReturnType<typeof tables>['transaction']>>,
+  transaction: Transaction,
 ): Promise<void> {
   const former = new Map(benchPlaces(from).map(({ id, on, at }) => [id, `${on} ${at}`]));
   const places = benchPlaces(to).filter(({ id, on, at }) => former.has(id) && former.get(id) !== `${on} ${at}`);
   if (places.length === 0) return;
-  await tables().query(
-    `UPDATE sessions SET held_on = place.held_on, held_at = place.held_at, revision = revision + 1, kept_at = :keptAt, kept_by = :userId
-       FROM jsonb_to_recordset(CAST(:places AS jsonb)) AS place(id uuid, held_on date, held_at text)
-      WHERE sessions.id = place.id AND sessions.programme_id = :programmeId
-        AND (sessions.held_on, coalesce(sessions.held_at, '')) IS DISTINCT FROM (place.held_on, place.held_at)`,
-    {
-      replacements: {
-        places: JSON.stringify(places.map(({ id, on, at }) => ({ id, held_on: on, held_at: at }))),
-        programmeId: person.programmeId,
-        userId: person.userId,
-        keptAt: now(),
-      },
-      type: QueryTypes.UPDATE,
-      transaction,
-    },
-  );
+  await moveSessions(person.programmeId, places, { userId: person.userId, transaction });
 }
 
 /** Where the sessions on the bench stand in a term. */

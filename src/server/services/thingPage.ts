@@ -1,12 +1,10 @@
+import { readRulings, removeRuling, writeRuling } from '../db/repositories/swapRulings.ts';
 import type { ThingsByKey } from '../../core/materials/thing.ts';
 import { findSwaps, type SwapProposal, type SwapRuling } from '../../core/materials/swapFinder.ts';
 import { usesOf } from '../../core/homes/feasibleActivities.ts';
 import { checkForm } from '../../contracts/problems.ts';
 import { rulingForm } from '../../contracts/forms.ts';
 import type { ThingEntry } from '../../contracts/shelfFile.ts';
-import { now } from '../clock.ts';
-import { SwapRulingRow } from '../db/models.ts';
-import { tables } from '../db/tables.ts';
 import { readShelf, thingsByKey, readThings } from '../db/repositories/shelf.ts';
 import { EdgeError } from '../http/errors.ts';
 import { activitiesFor } from '../../core/homes/inventory.ts';
@@ -56,13 +54,6 @@ export async function readThingPage(
   };
 }
 
-/** What authors of a programme decided about swaps. One query. */
-export async function readRulings(programmeId: string): Promise<(SwapRuling & { wanted: string })[]> {
-  tables();
-  const rows = await SwapRulingRow.findAll({ where: { programmeId } });
-  return rows.map(({ wanted, item, verdict, fit, why }) => ({ wanted, item, verdict, fit, why }));
-}
-
 /** Remembers (or forgets) what an author decides about one thing in place of another. */
 export async function ruleOnSwap(person: Person, wanted: string, fields: Record<string, unknown>): Promise<void> {
   requireAuthor(person);
@@ -73,9 +64,8 @@ export async function ruleOnSwap(person: Person, wanted: string, fields: Record<
   const isKnown = (key: string) => things.some((thing) => thing.key === key);
   if (!isKnown(wanted) || !isKnown(item) || item === wanted)
     throw new EdgeError('wrong-input', { problems: [{ path: 'item', message: 'must be another thing of the shelf' }] });
-  const where = { programmeId: person.programmeId, wanted, item };
-  if (verdict === 'forget') await SwapRulingRow.destroy({ where });
-  else await SwapRulingRow.upsert({ ...where, verdict, fit, why, ruledBy: person.userId, ruledAt: now() });
+  if (verdict === 'forget') await removeRuling(person.programmeId, { wanted, item });
+  else await writeRuling(person.programmeId, { wanted, item, verdict, fit, why }, person.userId);
 }
 
 /** What a form says of a thing, with its key in the place of the name it was written by. One query where it is a name. */

@@ -1,8 +1,8 @@
-import { QueryTypes } from 'sequelize';
 import type { DueItem } from '../../core/calendar/dueItems.ts';
 import { today } from '../clock.ts';
-import { tables } from '../db/tables.ts';
-import { readTicks, tickKey } from './ticks.ts';
+import { readAnswers } from '../db/repositories/post.ts';
+import { readTicks } from '../db/repositories/ticks.ts';
+import { tickKey } from './ticks.ts';
 import type { Person } from './person.ts';
 import { readDue } from './preparations.ts';
 
@@ -33,30 +33,4 @@ export async function readToday(person: Person): Promise<TodayPage> {
     termId: terms.at(-1)?.id ?? null,
     answered: post.flatMap(({ latest, ...line }) => (latest ? [{ ...line, latest }] : [])),
   };
-}
-
-interface AnswerLine {
-  sessionId: string;
-  title: string;
-  sentAt: Date;
-  homes: number;
-  replies: number;
-  latest: Date | null;
-}
-
-function readAnswers(programmeId: string): Promise<AnswerLine[]> {
-  return tables().query<AnswerLine>(
-    `SELECT sessions.id AS "sessionId", sessions.title,
-            (SELECT max(sent_at) FROM sendings WHERE session_id = sessions.id) AS "sentAt",
-            count(guide_links.id) FILTER (WHERE guide_links.revoked_at IS NULL)::int AS homes,
-            count(replies.id)::int AS replies, max(replies.replied_at) AS latest
-       FROM sessions
-       JOIN guide_links ON guide_links.session_id = sessions.id
-       LEFT JOIN replies ON replies.link_id = guide_links.id
-      WHERE sessions.programme_id = :programmeId
-      GROUP BY sessions.id
-      ORDER BY latest DESC NULLS LAST
-      LIMIT 40`,
-    { replacements: { programmeId }, type: QueryTypes.SELECT },
-  );
 }

@@ -1,15 +1,5 @@
-import { RateLimiterPostgres, RateLimiterRes } from 'rate-limiter-flexible';
-import type { Sequelize } from 'sequelize';
-import { tables } from '../db/tables.ts';
+import { consumeTry, returnTry, type TryRule } from '../db/tryCounters.ts';
 import { EdgeError } from '../http/errors.ts';
-
-interface TryRule {
-  readonly points: number;
-  /** Over so many seconds. */
-  readonly duration: number;
-  /** Then nothing for so many seconds. */
-  readonly block: number;
-}
 
 /** What is counted, in the database, before a password is looked at. */
 const RULES = {
@@ -27,41 +17,13 @@ const RULES = {
 } as const satisfies Record<string, TryRule>;
 export type TryKind = keyof typeof RULES;
 
-let limiters: { readonly of: Sequelize; readonly by: Map<TryKind, RateLimiterPostgres> } | undefined;
-
-function limiter(kind: TryKind): RateLimiterPostgres {
-  const sequelize = tables();
-  if (limiters?.of !== sequelize) limiters = { of: sequelize, by: new Map() };
-  const known = limiters.by.get(kind);
-  if (known) return known;
-  const { points, duration, block } = RULES[kind];
-  const made = new RateLimiterPostgres({
-    storeClient: sequelize,
-    storeType: 'sequelize',
-    tableName: 'tries',
-    tableCreated: true,
-    clearExpiredByTimeout: false,
-    keyPrefix: kind,
-    points,
-    duration,
-    blockDuration: block,
-  });
-  limiters.by.set(kind, made);
-  return made;
-}
-
 /** Counts a try, in one statement for all processes; the one too many is refused with the time to wait. */
 export async function countTry(kind: TryKind, key: string): Promise<void> {
-  try {
-    await limiter(kind).consume(key);
-  } catch (refused) {
-    if (!(refused instanceof RateLimiterRes)) throw refused;
-    throw new EdgeError('too-many-tries', { retryAfterSeconds: Math.max(1, Math.ceil(refused.msBeforeNext / 1000)) });
-  }
+  const retryAfterSeconds = await consumeTry(kind, RULES[kind], key);
+  if (retryAfterSeconds > 0) throw new EdgeError('too-many-tries', { retryAfterSeconds });
 }
 
 /** A try that was right does not count. */
 export async function forgiveTry(kind: TryKind, key: string, isWhole = false): Promise<void> {
-  if (isWhole) await limiter(kind).delete(key);
-  else await limiter(kind).reward(key);
+  await returnTry(kind, RULES[kind], key, isWhole);
 }

@@ -1,4 +1,6 @@
-import type { Transaction } from 'sequelize';
+import { Op } from 'sequelize';
+import type { Transaction } from '../transaction.ts';
+import { isUuid } from './sessions.ts';
 import type { Home } from '../../../core/homes/home.ts';
 import { byCodeUnit } from '../../../core/ordering.ts';
 import { ChildRow, HomeRow, HomeThingRow, ShelfItemRow } from '../models.ts';
@@ -52,4 +54,55 @@ function toHome(row: HomeRow): KeptHome {
       .map(({ thing, qty }) => ({ item: thing!.key, qty }))
       .sort((left, right) => byCodeUnit(left.item, right.item)),
   };
+}
+
+/** Homes that were taken out and may come back, by nickname. One query. */
+export async function readTakenOut(programmeId: string): Promise<{ id: string; nickname: string; takenOutAt: Date }[]> {
+  tables();
+  const where = { programmeId, takenOutAt: { [Op.ne]: null } };
+  const rows = await HomeRow.findAll({ where, order: [['nickname', 'ASC']] });
+  return rows.map(({ id, nickname, takenOutAt }) => ({ id, nickname, takenOutAt: takenOutAt! }));
+}
+
+/** The revision of a home that is not taken out, held while there is a transaction; null when it is not there. One query. */
+export async function readHomeRevision(
+  programmeId: string,
+  id: string,
+  transaction?: Transaction,
+): Promise<number | null> {
+  tables();
+  if (!isUuid(id)) return null;
+  const row = await HomeRow.findOne({
+    where: { id, programmeId, takenOutAt: null },
+    ...(transaction && { transaction, lock: transaction.LOCK.UPDATE }),
+  });
+  return row && row.revision;
+}
+
+/** How many homes a programme has; those that were taken out do not count. One query. */
+export function countHomes(
+  programmeId: string,
+  transaction: Transaction,
+  nicknames?: readonly string[],
+): Promise<number> {
+  const where = { programmeId, takenOutAt: null, ...(nicknames && { nickname: [...nicknames] }) };
+  return HomeRow.count({ where, transaction });
+}
+
+/** The home of a nickname, taken out or not; null when there is none. One query. */
+export async function findHomeByName(
+  programmeId: string,
+  nickname: string,
+  transaction: Transaction,
+): Promise<{ id: string; isTakenOut: boolean } | null> {
+  const row = await HomeRow.findOne({ where: { programmeId, nickname }, transaction });
+  return row && { id: row.id, isTakenOut: row.takenOutAt !== null };
+}
+
+/** Takes a home out or brings it back; whether there was one. */
+export async function setTakenOut(programmeId: string, id: string, takenOutAt: Date | null): Promise<boolean> {
+  tables();
+  if (!isUuid(id)) return false;
+  const [changed] = await HomeRow.update({ takenOutAt }, { where: { id, programmeId } });
+  return changed > 0;
 }

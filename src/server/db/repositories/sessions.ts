@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { Op, type Transaction } from 'sequelize';
+import { Op, QueryTypes, type Transaction } from 'sequelize';
 import type { Session } from '../../../core/session/session.ts';
 import { now } from '../../clock.ts';
 import { GuideLinkRow, SessionRow, UserRow } from '../models.ts';
@@ -141,4 +141,31 @@ function toKeptSession(row: SessionRow): KeptSession {
       accepted: row.script.accepted ?? [],
     },
   };
+}
+
+/**
+ * Sessions that take another day or time: they count as changed, so that one that has been sent asks to be sent again.
+ * One query, however many.
+ */
+export async function moveSessions(
+  programmeId: string,
+  places: readonly { readonly id: string; readonly on: string; readonly at: string }[],
+  { userId, transaction }: { userId: string; transaction: Transaction },
+): Promise<void> {
+  await tables().query(
+    `UPDATE sessions SET held_on = place.held_on, held_at = place.held_at, revision = revision + 1, kept_at = :keptAt, kept_by = :userId
+       FROM jsonb_to_recordset(CAST(:places AS jsonb)) AS place(id uuid, held_on date, held_at text)
+      WHERE sessions.id = place.id AND sessions.programme_id = :programmeId
+        AND (sessions.held_on, coalesce(sessions.held_at, '')) IS DISTINCT FROM (place.held_on, place.held_at)`,
+    {
+      replacements: {
+        places: JSON.stringify(places.map(({ id, on, at }) => ({ id, held_on: on, held_at: at }))),
+        programmeId,
+        userId,
+        keptAt: now(),
+      },
+      type: QueryTypes.UPDATE,
+      transaction,
+    },
+  );
 }

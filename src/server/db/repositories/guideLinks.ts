@@ -1,0 +1,100 @@
+import { QueryTypes } from 'sequelize';
+import type { LevelName } from '../../../core/session/levelName.ts';
+import type { Guide } from '../../../core/guide/guide.ts';
+import { now } from '../../clock.ts';
+import { GuideLinkRow, HomeRow, MessageRow } from '../models.ts';
+import { tables } from '../tables.ts';
+import { toMessage, type OutboxMessage } from './messages.ts';
+import { isUuid } from './sessions.ts';
+
+/** What stands behind a link: the newest copy, and what the home answered. */
+export interface OpenedCopy {
+  readonly linkId: string;
+  readonly edition: number;
+  readonly guide: Guide;
+  readonly language: 'en' | 'es' | 'ar';
+  readonly sentAt: Date;
+  readonly firstEdition: number;
+  readonly isWithoutBook: boolean;
+  readonly reply: {
+    readonly outcome: 'done' | 'partly' | 'not';
+    readonly note: string;
+    readonly repliedAt: string;
+    readonly parts: readonly {
+      readonly segment: string;
+      readonly minutes: number | null;
+      readonly ease: string | null;
+      readonly level: LevelName | null;
+    }[];
+  } | null;
+}
+
+/** The newest copy behind a link that opens, by its token's hash; null otherwise. One query. */
+export async function openCopy(tokenHash: string): Promise<OpenedCopy | null> {
+  const rows = await tables().query<OpenedCopy>(
+    `SELECT guide_links.id AS "linkId", copy.edition, copy.guide, copy.language, copy.sent_at AS "sentAt",
+            (SELECT min(edition) FROM guide_copies WHERE link_id = guide_links.id) AS "firstEdition",
+            guide_links.without_book_at IS NOT NULL AS "isWithoutBook",
+            (SELECT jsonb_build_object('outcome', replies.outcome, 'note', replies.note, 'repliedAt', replies.replied_at,
+                      'parts', (SELECT coalesce(jsonb_agg(jsonb_build_object('segment', segment, 'minutes', minutes, 'ease', ease, 'level', level)), '[]')
+                                  FROM reply_parts WHERE reply_id = replies.id))
+               FROM replies WHERE replies.link_id = guide_links.id) AS reply
+       FROM guide_links
+       JOIN LATERAL (SELECT * FROM guide_copies WHERE link_id = guide_links.id ORDER BY edition DESC LIMIT 1) copy ON true
+      WHERE guide_links.token_hash = :tokenHash AND guide_links.revoked_at IS NULL`,
+    { replacements: { tokenHash }, type: QueryTypes.SELECT },
+  );
+  return rows[0] ?? null;
+}
+
+/** Writes down that a home has no book at hand, or that it has it after all. */
+export async function markWithoutBook(linkId: string, isThere: boolean): Promise<void> {
+  await GuideLinkRow.update({ withoutBookAt: isThere ? null : now() }, { where: { id: linkId } });
+}
+
+/** The links of a session that still open, with the names of their homes. One query. */
+export async function readLinksOf(programmeId: string, sessionId: string): Promise<{ id: string; home: string }[]> {
+  tables();
+  const rows = await GuideLinkRow.findAll({
+    where: { sessionId, programmeId, revokedAt: null },
+    include: [{ model: HomeRow, as: 'home' }],
+  });
+  return rows.map(({ id, home }) => ({ id, home: home!.nickname }));
+}
+
+/** Ends a link; gives its session, or null when it is not this programme's. */
+export async function endLink(programmeId: string, id: string): Promise<string | null> {
+  tables();
+  const row = isUuid(id) ? await GuideLinkRow.findOne({ where: { id, programmeId } }) : null;
+  if (row && !row.revokedAt) await row.update({ revokedAt: now() });
+  return row && row.sessionId;
+}
+
+/** A link with its home and the newest letter that carried it; null when it is not this programme's. Two queries. */
+export async function readLinkWithLetter(
+  programmeId: string,
+  id: string,
+): Promise<{
+  id: string;
+  sessionId: string;
+  home: string;
+  revokedAt: Date | null;
+  message: OutboxMessage | null;
+} | null> {
+  tables();
+  if (!isUuid(id)) return null;
+  const row = await GuideLinkRow.findOne({
+    where: { id, programmeId },
+    include: [
+      { model: HomeRow, as: 'home' },
+      { model: MessageRow, as: 'messages', separate: true, order: [['changedAt', 'DESC']] },
+    ],
+  });
+  const message = row?.messages?.[0];
+  return (
+    row && {
+      ...{ id: row.id, sessionId: row.sessionId, home: row.home!.nickname, revokedAt: row.revokedAt },
+      message: message ? toMessage(message) : null,
+    }
+  );
+}

@@ -1,0 +1,113 @@
+import { randomUUID } from 'node:crypto';
+import { Op, QueryTypes, Sequelize } from 'sequelize';
+import { now } from '../../clock.ts';
+import { GuideLinkRow, MessageRow } from '../models.ts';
+import { tables } from '../tables.ts';
+import type { Transaction } from '../transaction.ts';
+
+/** Where a letter stands: `unclear` when nobody knows whether it went out. */
+export type MessageState = MessageRow['state'];
+
+/** A letter of the outbox, with the facts it is written from. */
+export interface OutboxMessage {
+  readonly id: string;
+  readonly linkId: string | null;
+  readonly personLinkId: string | null;
+  readonly recipient: string;
+  readonly subject: string;
+  readonly facts: object;
+  readonly tries: number;
+  readonly state: MessageState;
+  readonly mailId: string | null;
+}
+
+export const toMessage = (row: MessageRow): OutboxMessage => ({
+  ...{ id: row.id, linkId: row.linkId, personLinkId: row.personLinkId, recipient: row.recipient },
+  ...{ subject: row.subject, facts: row.facts, tries: row.tries, state: row.state, mailId: row.mailId },
+});
+
+/** A letter to be written into the outbox. */
+export interface NewMessage {
+  readonly programmeId: string | null;
+  readonly linkId?: string;
+  readonly sendingId?: string;
+  readonly personLinkId?: string;
+  readonly recipient: string;
+  readonly subject: string;
+  readonly facts: object;
+}
+
+/** Puts letters into the outbox, waiting; gives their ids in order. One query. */
+export async function addMessages(messages: readonly NewMessage[], transaction: Transaction): Promise<string[]> {
+  const rows = messages.map((message) => ({
+    id: randomUUID(),
+    ...message,
+    state: 'waiting',
+    mailId: null,
+    sentAt: null,
+  }));
+  await MessageRow.bulkCreate(rows, { transaction });
+  return rows.map(({ id }) => id);
+}
+
+/** A letter by its id. One query. */
+export async function readMessage(id: string): Promise<OutboxMessage> {
+  return toMessage((await MessageRow.findByPk(id))!);
+}
+
+/** Marks a letter as being posted, if it stands in one of these states; whether it did. */
+export async function beginMessage(id: string, from: readonly MessageState[]): Promise<boolean> {
+  tables();
+  const [claimed] = await MessageRow.update(
+    { state: 'posting', tries: Sequelize.literal('tries + 1'), changedAt: now() },
+    { where: { id, state: [...from] } },
+  );
+  return claimed === 1;
+}
+
+/** Says of a letter that somebody began to post that its fate is unknown. */
+export async function markUnclear(id: string): Promise<void> {
+  await MessageRow.update({ state: 'unclear', changedAt: now() }, { where: { id, state: 'posting' } });
+}
+
+/** Writes down what became of a letter that was being posted. */
+export async function settleMessage(
+  id: string,
+  state: 'sent' | 'failed' | 'waiting' | 'unclear',
+  mailId?: string,
+): Promise<void> {
+  await MessageRow.update(
+    { state, changedAt: now(), ...(mailId !== undefined && { mailId, sentAt: now() }) },
+    { where: { id, state: ['posting', 'unclear'] } },
+  );
+}
+
+/** Whether a home's link still opens. One query. */
+export async function isLinkOpen(linkId: string): Promise<boolean> {
+  return (await GuideLinkRow.count({ where: { id: linkId, revokedAt: null } })) > 0;
+}
+
+/** Letters that wait, and those that somebody began before a moment (or ever, with `anew`). One query. */
+export async function findLeftMessages({ anew, longAgo }: { anew: boolean; longAgo: Date }): Promise<string[]> {
+  const left = await tables().query<{ id: string }>(
+    `SELECT id FROM messages WHERE state = 'waiting' OR (state = 'posting' AND (:anew OR changed_at < :longAgo))`,
+    { replacements: { anew, longAgo }, type: QueryTypes.SELECT },
+  );
+  return left.map(({ id }) => id);
+}
+
+/** Letters that wait. One query. */
+export async function findWaitingMessages(): Promise<string[]> {
+  tables();
+  const rows = await MessageRow.findAll({ where: { state: 'waiting' }, attributes: ['id'] });
+  return rows.map(({ id }) => id);
+}
+
+/** Lets a letter of a programme that did not go out wait again; whether there was one. */
+export async function retryMessage(programmeId: string, id: string, transaction: Transaction): Promise<boolean> {
+  const [changed] = await MessageRow.update(
+    { state: 'waiting', tries: 0, changedAt: now() },
+    { where: { id, programmeId, state: { [Op.in]: ['failed', 'unclear'] } }, transaction },
+  );
+  return changed > 0;
+}

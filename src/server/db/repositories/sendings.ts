@@ -1,0 +1,118 @@
+import { randomUUID } from 'node:crypto';
+import { Op, QueryTypes } from 'sequelize';
+import type { Guide } from '../../../core/guide/guide.ts';
+import type { Session } from '../../../core/session/session.ts';
+import { GuideCopyRow, GuideLinkRow, SendingRow } from '../models.ts';
+import { tables } from '../tables.ts';
+import type { Transaction } from '../transaction.ts';
+import { isUuid } from './sessions.ts';
+
+/** The newest sending of a session: its edition, and the session as it went out. */
+export interface LatestSending {
+  readonly edition: number;
+  readonly session: Session;
+}
+
+/** The newest sending of a session; null before the first. One query. */
+export async function readLatestSending(sessionId: string, transaction?: Transaction): Promise<LatestSending | null> {
+  tables();
+  const row = await SendingRow.findOne({
+    where: { sessionId },
+    order: [['edition', 'DESC']],
+    ...(transaction && { transaction }),
+  });
+  return row && { edition: row.edition, session: row.session };
+}
+
+/** The sending that one press made, with how many homes it went to; null when there is none. Two queries. */
+export async function findSendingByKey(
+  sessionId: string,
+  sendKey: string,
+  transaction: Transaction,
+): Promise<{ edition: number; homes: number } | null> {
+  const row = await SendingRow.findOne({ where: { sessionId, sendKey }, transaction });
+  if (!row) return null;
+  return { edition: row.edition, homes: await GuideCopyRow.count({ where: { sendingId: row.id }, transaction }) };
+}
+
+/** The newest copy that each home holds by a link that still opens, by the home's id. One query. */
+export async function readCopiesHeld(
+  programmeId: string,
+  sessionId: string,
+): Promise<Map<string, { edition: number; sentAt: Date }>> {
+  if (!isUuid(sessionId)) return new Map();
+  const rows = await tables().query<{ homeId: string; edition: number; sentAt: Date }>(
+    `SELECT DISTINCT ON (guide_links.home_id) guide_links.home_id AS "homeId", guide_copies.edition, guide_copies.sent_at AS "sentAt"
+       FROM guide_links JOIN guide_copies ON guide_copies.link_id = guide_links.id
+      WHERE guide_links.session_id = :sessionId AND guide_links.programme_id = :programmeId AND guide_links.revoked_at IS NULL
+      ORDER BY guide_links.home_id, guide_copies.edition DESC`,
+    { replacements: { sessionId, programmeId }, type: QueryTypes.SELECT },
+  );
+  return new Map(rows.map(({ homeId, ...copy }) => [homeId, copy]));
+}
+
+/** When each session of a programme last went out, by its id. One query. */
+export async function readLastSent(programmeId: string): Promise<Map<string, string>> {
+  const rows = await tables().query<{ sessionId: string; sentAt: Date }>(
+    'SELECT session_id AS "sessionId", max(sent_at) AS "sentAt" FROM sendings WHERE programme_id = :programmeId GROUP BY session_id',
+    { replacements: { programmeId }, type: QueryTypes.SELECT },
+  );
+  return new Map(rows.map(({ sessionId, sentAt }) => [sessionId, sentAt.toISOString()]));
+}
+
+/** Adds a sending; gives its id. */
+export async function addSending(
+  sending: Pick<
+    SendingRow,
+    'sessionId' | 'programmeId' | 'edition' | 'sentAt' | 'sentBy' | 'session' | 'sendKey' | 'address'
+  >,
+  transaction: Transaction,
+): Promise<string> {
+  const id = randomUUID();
+  await SendingRow.create({ id, ...sending }, { transaction });
+  return id;
+}
+
+/** The links of a session that still open, by the home's id. One query. */
+export async function readOpenLinks(
+  sessionId: string,
+  homeIds: readonly string[],
+  transaction: Transaction,
+): Promise<Map<string, string>> {
+  const where = { sessionId, revokedAt: null, homeId: { [Op.in]: [...homeIds] } };
+  const rows = await GuideLinkRow.findAll({ where, transaction });
+  return new Map(rows.map(({ homeId, id }) => [homeId, id]));
+}
+
+/** Adds links of homes to a session. One query. */
+export async function addLinks(
+  links: readonly {
+    readonly id: string;
+    readonly programmeId: string;
+    readonly sessionId: string;
+    readonly homeId: string;
+    readonly tokenHash: string;
+    readonly createdAt: Date;
+  }[],
+  transaction: Transaction,
+): Promise<void> {
+  await GuideLinkRow.bulkCreate(
+    links.map((link) => ({ ...link, revokedAt: null })),
+    { transaction },
+  );
+}
+
+/** Fixes copies of guides as they go out. One query. */
+export async function addCopies(
+  copies: readonly {
+    readonly linkId: string;
+    readonly sendingId: string;
+    readonly edition: number;
+    readonly guide: Guide;
+    readonly language: GuideCopyRow['language'];
+    readonly sentAt: Date;
+  }[],
+  transaction: Transaction,
+): Promise<void> {
+  await GuideCopyRow.bulkCreate([...copies], { transaction });
+}
