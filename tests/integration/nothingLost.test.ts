@@ -1,3 +1,4 @@
+import { readTermPage } from '../../src/server/services/termPage.ts';
 import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
 import { applyTermEdit, type TermEdit } from '../../src/core/terms/termEdit.ts';
@@ -9,7 +10,7 @@ import { listLinks } from '../../src/server/services/postLinks.ts';
 import { sendSession } from '../../src/server/services/sending.ts';
 import { findSession, keepSession } from '../../src/server/services/sessions.ts';
 import { findEntry, keepEntry } from '../../src/server/services/shelfEntries.ts';
-import { frameNewTerm, keepTerm, listTerms, putPlannedOnBench, readTermPage } from '../../src/server/services/terms.ts';
+import { frameNewTerm, keepTerm, listTerms, putPlannedOnBench } from '../../src/server/services/terms.ts';
 import { listHomes } from '../../src/server/services/homes.ts';
 import { helpersFor, startProgrammes, type TestProgrammes } from './programme.ts';
 

@@ -1,3 +1,4 @@
+import { readTermPage } from '../../src/server/services/termPage.ts';
 import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
 import { countingQueries, database } from '../../src/server/db/connection.ts';
@@ -8,7 +9,7 @@ import { readDue } from '../../src/server/services/preparations.ts';
 import { cancelReservation, findCopies, reserveBook } from '../../src/server/services/reservations.ts';
 import { deleteSession, findSession } from '../../src/server/services/sessions.ts';
 import { readToday } from '../../src/server/services/today.ts';
-import { frameNewTerm, keepTerm, listTerms, putPlannedOnBench, readTermPage } from '../../src/server/services/terms.ts';
+import { frameNewTerm, keepTerm, listTerms, putPlannedOnBench } from '../../src/server/services/terms.ts';
 import { applyTermEdit, type TermEdit } from '../../src/core/terms/termEdit.ts';
 import type { Term } from '../../src/core/terms/term.ts';
 import { helpersFor, startProgrammes, type TestProgrammes } from './programme.ts';

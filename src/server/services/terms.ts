@@ -1,12 +1,8 @@
 import { inTransaction, type Transaction } from '../db/transaction.ts';
 import { randomUUID } from 'node:crypto';
-import { dueItems, type DueItem } from '../../core/calendar/dueItems.ts';
 import { agesFromYears } from '../../core/session/ages.ts';
 import type { Segment } from '../../core/session/session.ts';
-import { effortOf, likelyMinutes } from '../../core/shelf/effort.ts';
-import type { TouchedSession } from '../../core/terms/coverageView.ts';
 import { frameTerm } from '../../core/terms/frameTerm.ts';
-import type { PlannableActivity } from '../../core/terms/proposal.ts';
 import type { School } from '../../core/terms/schools.ts';
 import { checkTerm, sessionDate, type Term } from '../../core/terms/term.ts';
 import { weekRows } from '../../core/terms/weekRows.ts';
@@ -14,32 +10,13 @@ import { checkForm, checkShape } from '../../contracts/problems.ts';
 import { isRevision, NO_REVISION } from '../../contracts/revision.ts';
 import { frameForm, keptTerm } from '../../contracts/term.ts';
 import { describeTermProblem } from '../../messages/term.ts';
-import { today } from '../clock.ts';
-import { addSession, moveSessions, readSession, readSessions } from '../db/repositories/sessions.ts';
-import { readShelf, type ActivityEntry } from '../db/repositories/shelf.ts';
+import { addSession, moveSessions, readSession } from '../db/repositories/sessions.ts';
+import { readShelf } from '../db/repositories/shelf.ts';
 import { addTerm, readTerm, readTerms, replaceTerm, type KeptTerm } from '../db/repositories/terms.ts';
 import { isSameValue } from '../db/sameValue.ts';
 import { EdgeError } from '../http/errors.ts';
 import { requireAuthor, type Person } from './person.ts';
-import { readPreparations } from './preparations.ts';
 import { frameSegments, segmentFor } from './sessions.ts';
-
-/** What a term may choose from on the shelf. */
-export interface TermShelf {
-  readonly activities: readonly PlannableActivity[];
-  readonly books: readonly { key: string; title: string; themes: readonly string[]; isBorrowed: boolean }[];
-  readonly songs: readonly { key: string; title: string; themes: readonly string[] }[];
-}
-
-export interface TermPage extends KeptTerm {
-  readonly today: string;
-  readonly weekend: readonly number[];
-  readonly shelf: TermShelf;
-  /** Sessions held before the term, for what was touched when. */
-  readonly earlier: readonly TouchedSession[];
-  readonly due: readonly DueItem[];
-  readonly mayWrite: boolean;
-}
 
 /** A programme's terms, the latest first. */
 export function listTerms(person: Person): Promise<KeptTerm[]> {
@@ -65,43 +42,6 @@ export async function frameNewTerm(person: Person, fields: Record<string, unknow
       problems: [{ path: 'endsOn', message: describeTermProblem(framed.problem) }],
     });
   return addTerm(person.programmeId, framed.value, person.userId);
-}
-
-/** One term with all that its room works with: eight queries, however long it is. */
-export async function readTermPage(person: Person, id: string): Promise<TermPage> {
-  const [kept, shelf, sessions, preparations] = await Promise.all([
-    findTerm(person, id),
-    readShelf(person.programmeId, ['activity', 'book', 'song']),
-    readSessions(person.programmeId),
-    readPreparations(person),
-  ]);
-  const { weekend } = person.settings;
-  const inTerm = new Set(
-    kept.term.weeks.flatMap((week) => week.sessions.map(({ id: slot, benchId }) => benchId ?? slot)),
-  );
-  return {
-    ...kept,
-    today: today(),
-    weekend,
-    shelf: {
-      activities: shelf.activities.filter(({ size }) => size === 'home').map(asPlannable),
-      books: shelf.books.map(({ key, title, themes, borrowed }) => ({ key, title, themes, isBorrowed: borrowed })),
-      songs: shelf.songs.map(({ key, title, themes }) => ({ key, title, themes })),
-    },
-    earlier: sessions
-      .filter(({ session }) => session.on < kept.term.startsOn)
-      .map(({ session }) => ({
-        on: session.on,
-        skills: [...new Set(session.segments.flatMap(({ skills }) => skills))],
-      })),
-    due: dueItems({
-      sessions: preparations.sessions.filter((session) => inTerm.has(session.id)),
-      today: today(),
-      weekend,
-      closed: preparations.closed,
-    }),
-    mayWrite: person.role !== 'reader',
-  };
 }
 
 /** Keeps what the term room sends, if it was made from the newest revision; sessions on the bench move along. */
@@ -195,20 +135,7 @@ export async function putPlannedOnBench(
   });
 }
 
-/** An activity of the shelf as a term plan counts it. */
-export function asPlannable(activity: ActivityEntry): PlannableActivity {
-  return {
-    id: activity.key,
-    title: activity.title,
-    skills: activity.skills,
-    minutes: likelyMinutes(activity).together,
-    effort: activity.effort ?? effortOf(activity),
-    themes: activity.themes,
-    after: activity.after ?? [],
-  };
-}
-
-async function findTerm(person: Person, id: string): Promise<KeptTerm> {
+export async function findTerm(person: Person, id: string): Promise<KeptTerm> {
   const kept = await readTerm(person.programmeId, id);
   if (!kept) throw new EdgeError('not-found');
   return kept;

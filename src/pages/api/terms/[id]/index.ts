@@ -1,6 +1,7 @@
+import { readTermPage } from '../../../../server/services/termPage.ts';
 import type { APIRoute } from 'astro';
 import { answering, BYTES, jsonAnswer, readJsonObject } from '../../../../server/http/answers.ts';
-import { keepTerm, readTermPage } from '../../../../server/services/terms.ts';
+import { keepTerm } from '../../../../server/services/terms.ts';
 
 /** A term as it was last kept, with what is due. */
 export const GET: APIRoute = ({ locals, params }) =>

@@ -1,0 +1,78 @@
+import { likelyMinutes, effortOf } from '../../core/shelf/effort.ts';
+import { today } from '../clock.ts';
+import { readPreparations } from './preparations.ts';
+import { readSessions } from '../db/repositories/sessions.ts';
+import { readShelf, type ActivityEntry } from '../db/repositories/shelf.ts';
+import { findTerm } from './terms.ts';
+import type { Person } from './person.ts';
+import { type DueItem, dueItems } from '../../core/calendar/dueItems.ts';
+import type { TouchedSession } from '../../core/terms/coverageView.ts';
+import type { KeptTerm } from '../db/repositories/terms.ts';
+import type { PlannableActivity } from '../../core/terms/proposal.ts';
+
+/** What a term may choose from on the shelf. */
+export interface TermShelf {
+  readonly activities: readonly PlannableActivity[];
+  readonly books: readonly { key: string; title: string; themes: readonly string[]; isBorrowed: boolean }[];
+  readonly songs: readonly { key: string; title: string; themes: readonly string[] }[];
+}
+
+export interface TermPage extends KeptTerm {
+  readonly today: string;
+  readonly weekend: readonly number[];
+  readonly shelf: TermShelf;
+  /** Sessions held before the term, for what was touched when. */
+  readonly earlier: readonly TouchedSession[];
+  readonly due: readonly DueItem[];
+  readonly mayWrite: boolean;
+}
+
+/** One term with all that its room works with: eight queries, however long it is. */
+export async function readTermPage(person: Person, id: string): Promise<TermPage> {
+  const [kept, shelf, sessions, preparations] = await Promise.all([
+    findTerm(person, id),
+    readShelf(person.programmeId, ['activity', 'book', 'song']),
+    readSessions(person.programmeId),
+    readPreparations(person),
+  ]);
+  const { weekend } = person.settings;
+  const inTerm = new Set(
+    kept.term.weeks.flatMap((week) => week.sessions.map(({ id: slot, benchId }) => benchId ?? slot)),
+  );
+  return {
+    ...kept,
+    today: today(),
+    weekend,
+    shelf: {
+      activities: shelf.activities.filter(({ size }) => size === 'home').map(asPlannable),
+      books: shelf.books.map(({ key, title, themes, borrowed }) => ({ key, title, themes, isBorrowed: borrowed })),
+      songs: shelf.songs.map(({ key, title, themes }) => ({ key, title, themes })),
+    },
+    earlier: sessions
+      .filter(({ session }) => session.on < kept.term.startsOn)
+      .map(({ session }) => ({
+        on: session.on,
+        skills: [...new Set(session.segments.flatMap(({ skills }) => skills))],
+      })),
+    due: dueItems({
+      sessions: preparations.sessions.filter((session) => inTerm.has(session.id)),
+      today: today(),
+      weekend,
+      closed: preparations.closed,
+    }),
+    mayWrite: person.role !== 'reader',
+  };
+}
+
+/** An activity of the shelf as a term plan counts it. */
+export function asPlannable(activity: ActivityEntry): PlannableActivity {
+  return {
+    id: activity.key,
+    title: activity.title,
+    skills: activity.skills,
+    minutes: likelyMinutes(activity).together,
+    effort: activity.effort ?? effortOf(activity),
+    themes: activity.themes,
+    after: activity.after ?? [],
+  };
+}
