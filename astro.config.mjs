@@ -11,6 +11,13 @@ export default defineConfig({
   security: { checkOrigin: false },
   trailingSlash: 'never',
   devToolbar: { enabled: false },
+  // Addresses of before, as they may stand in letters and bookmarks.
+  redirects: {
+    '/bench': '/sessions',
+    '/bench/[...rest]': '/sessions/[...rest]',
+    '/post': '/sent',
+    '/post/[...rest]': '/sent/[...rest]',
+  },
   build: { inlineStylesheets: 'never' },
   experimental: {
     csp: {

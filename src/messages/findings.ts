@@ -19,7 +19,7 @@ export function describeFinding({ facts }: Finding, things: ThingsByKey): Findin
     case 'computed':
       return {
         title: `${facts.qty} ${facts.qty === 1 ? namesOf(facts.need.item, things).one : many(facts.need.item)}`,
-        text: `${formatSum(String(facts.need.qty))}. A sum, not typed.`,
+        text: `${formatSum(String(facts.need.qty))}: worked out from the dials.`,
       };
     case 'quantity-problem':
       return {

@@ -110,7 +110,7 @@ export const en: GuideWords = {
   note: 'What did your child do or say?',
   noteHint: 'One sentence is plenty. No surnames, please.',
   sendReply: 'Send',
-  thanks: 'Thank you. It is kept.',
+  thanks: 'Thank you. It is saved.',
   thanksText: 'We plan the next one with what you told us.',
   thanksAgain: 'We had this already, and kept it once.',
   backToGuide: 'Back to the guide',

@@ -102,7 +102,7 @@ test('each thing that is due says what to do, for which session and which day', 
   };
   const sentences: [DueWhat, string][] = [
     [{ kind: 'hold' }, '[Wheels] is the day’s session at home.'],
-    [{ kind: 'write' }, 'Put [Wheels] on the bench and write it. It is for Thursday 18 March.'],
+    [{ kind: 'write' }, 'Start writing [Wheels] for Thursday 18 March.'],
     [
       { kind: 'send', isChanged: true },
       'Send [Wheels] again: it changed after it went out. It is for Thursday 18 March.',
@@ -160,7 +160,7 @@ test('leads, counts and when something was last touched', () => {
   );
   assert.deepEqual(
     [describePlaced(29, 0), describePlaced(29, 3), describePlaced(0, 0)],
-    ['all 29 skills have a week', '3 of 29 skills without a week', 'no skills aimed for'],
+    ['all 29 skills have a week', '3 of 29 skills not planned yet', 'no skills aimed for'],
   );
   assert.deepEqual([0, 1, 12, 13].map(countWords), ['no', 'one', 'twelve', '13']);
   assert.deepEqual(

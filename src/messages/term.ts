@@ -153,5 +153,5 @@ export function lastTouchedWords({
 export function describePlaced(wanted: number, unplaced: number): string {
   if (wanted === 0) return 'no skills aimed for';
   if (unplaced === 0) return `all ${wanted} skills have a week`;
-  return `${unplaced} of ${wanted} skills without a week`;
+  return `${unplaced} of ${wanted} skills not planned yet`;
 }

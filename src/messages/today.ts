@@ -12,7 +12,7 @@ export function describeDueItem({ what, on, by }: Pick<DueItem, 'what' | 'on' | 
     case 'hold':
       return { before: '', after: 'is the day’s session at home.' };
     case 'write':
-      return { before: 'Put', after: `on the bench and write it. It is for ${onDay}.` };
+      return { before: 'Start writing', after: `for ${onDay}.` };
     case 'send':
       return what.isChanged
         ? { before: 'Send', after: `again: it changed after it went out. It is for ${onDay}.` }
@@ -43,7 +43,7 @@ export function describeLateHelp({ what }: Pick<DueItem, 'what'>): string {
     case 'keep':
       return 'Some homes may have thrown it away: send what else will do.';
     case 'homes-prepare':
-      return 'Homes can no longer do this in time: choose a swap on the bench, or the easier way.';
+      return 'Homes can no longer do this in time: choose a swap in the session, or the easier way.';
     case 'hold':
     case 'write':
     case 'send':

@@ -149,8 +149,8 @@ async function weights(report: Report, address: string): Promise<void> {
   const [name, value] = cookie.split('=') as [string, string];
   await context.addCookies([{ name, value, url: address }]);
   const page = await context.newPage();
-  const bench = /\/bench\/[0-9a-f-]{36}/.exec(
-    await (await fetch(`${address}/bench`, { headers: { cookie } })).text(),
+  const bench = /\/sessions\/[0-9a-f-]{36}/.exec(
+    await (await fetch(`${address}/sessions`, { headers: { cookie } })).text(),
   )![0];
   const sums: Record<string, number> = {};
   page.on('requestfinished', (request) => {

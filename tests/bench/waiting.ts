@@ -28,7 +28,7 @@ export async function waiting(report: Report, address: string, { homes }: { home
     });
     while (!isDone) {
       const asked = performance.now();
-      await (await fetch(`${address}/bench`, { headers: { cookie: theirs } })).text();
+      await (await fetch(`${address}/sessions`, { headers: { cookie: theirs } })).text();
       worst = Math.max(worst, performance.now() - asked);
       await new Promise((next) => setTimeout(next, 5));
     }
@@ -63,7 +63,7 @@ export async function waiting(report: Report, address: string, { homes }: { home
       .fill(item)
       .join() +
     close;
-  const bench = /\/bench\/([0-9a-f-]{36})/.exec(await (await ask('/bench')).text())![1]!;
+  const bench = /\/sessions\/([0-9a-f-]{36})/.exec(await (await ask('/sessions')).text())![1]!;
   const term = /\/term\/([0-9a-f-]{36})/.exec((await ask('/term')).headers.get('location') ?? '')![1]!;
   const tries: [string, () => Promise<Response>][] = [
     [
@@ -96,8 +96,8 @@ export async function waiting(report: Report, address: string, { homes }: { home
   const kept = (await (await ask(`/api/terms/${term}`)).json()) as { revision: number; term: FullTerm };
   say('while the fullest term is kept', await longest(ask(`/api/terms/${term}`, json(fullest(kept)))));
   say('while the term’s room is read', await longest(ask(`/term/${term}`)));
-  say(`while a session is read, ${homes} homes`, await longest(ask(`/bench/${bench}`)));
-  say('while its page of sending is read', await longest(ask(`/bench/${bench}/send`)));
+  say(`while a session is read, ${homes} homes`, await longest(ask(`/sessions/${bench}`)));
+  say('while its page of sending is read', await longest(ask(`/sessions/${bench}/send`)));
   say('while it is sent to all', await longest(sent(ask, bench)));
   say('while the homes are read', await longest(ask('/homes')));
 }
@@ -124,11 +124,11 @@ async function printed(
 
 /** A session sent to every home, as its form sends it. */
 async function sent(ask: (path: string, init?: RequestInit) => Promise<Response>, session: string): Promise<Response> {
-  const page = await (await ask(`/bench/${session}/send?tick=all`)).text();
+  const page = await (await ask(`/sessions/${session}/send?tick=all`)).text();
   const field = (name: string) => new RegExp(`name="${name}" value="([^"]*)"`).exec(page)![1]!;
   const form = new URLSearchParams(['revision', 'key', 'seen'].map((name) => [name, field(name)]));
   for (const [, home] of page.matchAll(/name="homes" value="([^"]+)"/g)) form.append('homes', home!);
-  return ask(`/bench/${session}/send`, { method: 'POST', body: form });
+  return ask(`/sessions/${session}/send`, { method: 'POST', body: form });
 }
 
 interface FullTerm {

@@ -18,7 +18,7 @@ test('a session is started, filled, turned and sent with the keyboard alone', as
   await expect(page.getByRole('heading', { name: 'Start a session' })).toBeVisible();
   await page.getByLabel('What is it called?').focus();
   await page.keyboard.type('By keys');
-  await page.getByRole('button', { name: 'Put it on the bench' }).focus();
+  await page.getByRole('button', { name: 'Start writing' }).focus();
   await page.keyboard.press('Enter');
   await page.waitForURL(BENCH);
   await benchIsReady(page);
@@ -88,7 +88,7 @@ test('remedies in the margin are pressed, and what is on purpose is not said aga
     .locator('.finding')
     .filter({ hasText: 'one long sit' })
     .or(part(page, 'Goodbye').locator('.finding').filter({ hasText: 'one long sit' }));
-  await sit.getByRole('button', { name: 'on purpose' }).click();
+  await sit.getByRole('button', { name: 'Keep it as it is' }).click();
   await expect(page.getByText('one long sit')).toHaveCount(0);
   await isKept(page);
   await page.reload();
@@ -146,7 +146,7 @@ test('title, day and ages are changed where they stand, and the bench says when 
   await page.getByLabel('youngest').fill('2');
   await expect(page.locator('.session-when summary')).toHaveText('Thursday 1 April · ages 2 to 5');
   await isKept(page);
-  await page.goto(address('/bench'));
+  await page.goto(address('/sessions'));
   await expect(page.getByRole('row').filter({ hasText: 'Renamed' })).toContainText('Thursday 1 April');
 });
 
@@ -155,10 +155,10 @@ test('an activity goes from the shelf into a session, found by a word of its ide
   const bench = await startSession(page, 'From the shelf', []);
   await page.goto(address('/shelf'));
   await page.getByRole('searchbox').fill('thirsty cloud sponge');
-  await page.getByRole('button', { name: 'Look' }).click();
+  await page.getByRole('button', { name: 'Search' }).click();
   await page.getByRole('link', { name: 'A shower in a jar' }).click();
   await page.getByLabel('Put it into').selectOption({ label: 'From the shelf, Monday 15 March' });
-  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.getByRole('button', { name: 'Start writing' }).click();
   expect(page.url()).toBe(bench);
   await expect(page.getByRole('heading', { name: 'A shower in a jar' })).toBeVisible();
   expect((await partTitles(page)).at(-1)).toBe('Goodbye');

@@ -72,7 +72,7 @@ test('a task is ticked off Today and stays so, and a second term starts from the
   await benchIsReady(page);
   await page.getByRole('link', { name: 'Start another term' }).click();
   await page.getByLabel('First day').fill('2027-09-06');
-  await page.getByRole('button', { name: 'Frame it' }).click();
+  await page.getByRole('button', { name: 'Plan a term' }).click();
   await expect(page.getByText('What is it called? must not be empty')).toBeVisible();
   await expect(page.getByLabel('What is it called?')).toBeFocused();
   await expect(page.getByLabel('First day')).toHaveValue('2027-09-06');
@@ -98,7 +98,7 @@ test('sending says who has it, ticks all or none, and a second press sends nothi
   await page.getByRole('checkbox', { name: 'Send to Blue door' }).check();
   await page.getByRole('button', { name: 'Send it' }).click();
   await page.waitForURL(/\/(post|bench)\//);
-  await page.goto(address('/post'));
+  await page.goto(address('/sent'));
   await expect(page.getByRole('row').filter({ hasText: 'Sent once' })).toContainText(/\b1\b/);
 });
 
@@ -108,7 +108,7 @@ test('by touch nothing covers the words of a line, and what a control is called 
   const context = await browser.newContext({ viewport: { width: 820, height: 1180 }, hasTouch: true, isMobile: true });
   const page = await context.newPage();
   await signIn(page);
-  await page.goto(address('/bench'));
+  await page.goto(address('/sessions'));
   await page.getByRole('link', { name: 'The cart with no wheels' }).click();
   await benchIsReady(page);
   const covered = await page.locator('.line').evaluateAll(
@@ -150,7 +150,7 @@ test('the print tray holds the guide of one home; a guide read from the right is
   page,
 }) => {
   await signIn(page);
-  await page.goto(address('/bench'));
+  await page.goto(address('/sessions'));
   await page.getByRole('link', { name: 'The cart with no wheels' }).click();
   await benchIsReady(page);
   await page.getByRole('link', { name: 'Print tray' }).click();
@@ -169,12 +169,12 @@ test('an owner asks somebody to join, gives another part and takes out; an autho
   await signIn(page);
   await page.goto(address('/programme'));
   await page.getByRole('link', { name: 'People' }).click();
-  await page.getByLabel('Address').fill('not an address');
+  await page.getByLabel('E-mail').fill('not an address');
   await page.getByRole('button', { name: 'Send the invitation' }).click();
   await expect(page.getByText('Name is needed')).toBeVisible();
   await expect(page.getByText('Address must be one address')).toBeVisible();
   await page.getByLabel('Name').fill('Wilma');
-  await page.getByLabel('Address').fill('wilma@quillbrook.example');
+  await page.getByLabel('E-mail').fill('wilma@quillbrook.example');
   await page.getByRole('button', { name: 'Send the invitation' }).click();
   await expect(page.getByRole('row').filter({ hasText: 'wilma@quillbrook.example' })).toBeVisible();
   await expectAccessible(page);
@@ -186,7 +186,7 @@ test('an owner asks somebody to join, gives another part and takes out; an autho
 
 test('who only reads sees no link of a home', async ({ page }) => {
   await signInAs(page, 'bo@quillbrook.example', 'only-looking-on');
-  await page.goto(address('/post'));
+  await page.goto(address('/sent'));
   await page.getByRole('link', { name: 'The cart with no wheels' }).click();
   await expect(page.getByRole('link', { name: 'letter and code' })).toHaveCount(0);
   await expect(page.getByRole('link', { name: 'Add a home' })).toHaveCount(0);

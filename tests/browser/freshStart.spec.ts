@@ -72,9 +72,9 @@ test('a fresh start without the demo leads a new owner to a first session that h
   await page.getByRole('button', { name: 'Add the home' }).click();
   await expect(page.getByRole('status')).toContainText('Stone step is kept');
 
-  await page.goto(`${base}/bench/new`);
+  await page.goto(`${base}/sessions/new`);
   await page.getByLabel('What is it called?').fill('Our first session');
-  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.getByRole('button', { name: 'Start writing' }).click();
   await benchIsReady(page);
   await page.getByRole('button', { name: 'Add a part' }).click();
   await isKept(page);
@@ -98,7 +98,7 @@ test('a fresh start without the demo leads a new owner to a first session that h
 
   await page.goto(`${base}/programme/people`);
   await page.getByLabel('Name').fill('Moss');
-  await page.getByLabel('Address').fill('moss@fernbank.example');
+  await page.getByLabel('E-mail').fill('moss@fernbank.example');
   await page.getByRole('button', { name: 'Send the invitation' }).click();
   await expect.poll(() => letters().length, { timeout: 20_000 }).toBe(2);
   const link = /http\S+\/join\/\S+/.exec(
@@ -116,7 +116,7 @@ test('a fresh start without the demo leads a new owner to a first session that h
   await colleague.goto(`${base}/account`);
   await colleague.getByRole('button', { name: 'Sign out everywhere' }).click();
   await colleague.getByRole('link', { name: 'I forgot my password' }).click();
-  await colleague.getByLabel('Address').fill('moss@fernbank.example');
+  await colleague.getByLabel('E-mail').fill('moss@fernbank.example');
   await colleague.getByRole('button', { name: 'Send the letter' }).click();
   await expect(colleague.getByRole('status')).toContainText('a letter with a link is on its way');
   await expect.poll(() => letters().length, { timeout: 20_000 }).toBe(3);
@@ -124,8 +124,8 @@ test('a fresh start without the demo leads a new owner to a first session that h
   await colleague.goto(reset);
   await colleague.locator('[name=password]').fill('greener-than-before');
   await colleague.getByLabel('New password once more').fill('greener-than-before');
-  await colleague.getByRole('button', { name: 'Keep it' }).click();
-  await colleague.getByLabel('Address').fill('moss@fernbank.example');
+  await colleague.getByRole('button', { name: 'Save' }).click();
+  await colleague.getByLabel('E-mail').fill('moss@fernbank.example');
   await colleague.getByLabel('Password').fill('greener-than-before');
   await colleague.getByRole('button', { name: 'Sign in' }).click();
   await expect(colleague.getByRole('navigation', { name: 'Rooms' })).toBeVisible();

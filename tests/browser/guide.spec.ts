@@ -26,7 +26,7 @@ async function openWithoutScript(browser: Browser): Promise<Page> {
 /** The demo's first session has been sent to every home; this is one home's guide of it. */
 async function demoGuide(page: Page, home: string): Promise<string> {
   await signIn(page);
-  await page.getByRole('link', { name: 'Post' }).click();
+  await page.getByRole('link', { name: 'Sent' }).click();
   await page.getByRole('link', { name: 'The cart with no wheels' }).click();
   return guideOf(page, home);
 }
@@ -51,7 +51,7 @@ test('without script: steps one at a time, a reply, the same reply sent twice, a
       [...new FormData(form)].map(([name, value]) => [name, String(value)] as [string, string]),
     );
   await home.getByRole('button', { name: 'Send' }).click();
-  await expect(home.getByRole('heading', { name: 'Thank you. It is kept.' })).toBeVisible();
+  await expect(home.getByRole('heading', { name: 'Thank you. It is saved.' })).toBeVisible();
 
   const again = await home.request.post(`${guide}/reply`, {
     form: Object.fromEntries(sent),
@@ -170,7 +170,7 @@ test('a guide prints on at most two pages, with everything that is folded up on 
 
 test('a longer session, in Spanish, prints on at most two pages, too', async ({ page, browser }) => {
   await signIn(page);
-  await page.goto(address('/bench'));
+  await page.goto(address('/sessions'));
   await page.getByRole('link', { name: 'Who is on the wall?' }).click();
   await page.waitForURL(BENCH);
   await benchIsReady(page);

@@ -37,7 +37,7 @@ test('a home is added by form, with an allergy and a toddler, and its guide foll
   await expect(page.getByRole('status')).toContainText('Brick arch is kept.');
   await expect(page.getByRole('row').filter({ hasText: 'Brick arch' })).toContainText('wheat');
 
-  await page.goto(address('/bench'));
+  await page.goto(address('/sessions'));
   await page.getByRole('link', { name: 'The cart with no wheels' }).click();
   await benchIsReady(page);
   await page.goto(`${page.url()}/send`);
@@ -105,10 +105,10 @@ test('of two who change a home the second chooses which to go on from', async ({
     await benchIsReady(window);
   }
   await page.getByLabel('Address for letters').fill('cottage@homes.example');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('status')).toContainText('Hill cottage is kept');
   await other.getByLabel('Address for letters').fill('hill@homes.example');
-  await other.getByRole('button', { name: 'Keep it' }).click();
+  await other.getByRole('button', { name: 'Save' }).click();
   await expect(other.getByRole('alert')).toContainText('Somebody kept a newer version');
   await other.getByRole('button', { name: 'Go on from theirs' }).click();
   await expect(other.getByLabel('Address for letters')).toHaveValue('cottage@homes.example');

@@ -43,7 +43,7 @@ test('when the database goes away the text stays, a banner says so, and it is ke
   try {
     await page.goto(`${server.address}/sign-in`);
     await page.getByRole('button', { name: 'Sign in' }).click();
-    await page.getByRole('link', { name: 'Bench', exact: true }).click();
+    await page.getByRole('link', { name: 'Sessions', exact: true }).click();
     await page.getByRole('link', { name: 'A parcel for Nim' }).click();
     await page.waitForURL(BENCH);
     await benchIsReady(page);

@@ -100,14 +100,14 @@ test('a maker goes onto the bench, its dial is turned there, and the tray is pri
     await page.goto(address(`/makers/${id}`));
     await benchIsReady(page);
     await page.getByLabel('put it into').selectOption({ label: 'A parcel for Nim' });
-    await page.getByRole('button', { name: 'Put it on the bench' }).click();
-    await page.waitForURL('**/bench/*');
+    await page.getByRole('button', { name: 'Add to the session' }).click();
+    await page.waitForURL('**/sessions/*');
   }
   await benchIsReady(page);
   const pots = page.locator('section.segment').filter({ has: page.getByRole('heading', { name: 'Number pots' }) });
   await pots.getByRole('spinbutton', { name: 'to', exact: true }).press('ArrowUp');
   await expect(pots).toContainText('Stand 7 pots in a row, 0 to 6, and lay 21 counters');
-  await expect(page.getByRole('status').filter({ hasText: 'kept at' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'saved at' })).toBeVisible();
   await page.getByRole('link', { name: 'Print tray' }).click();
   await page.getByLabel('For whom').selectOption({ label: 'for all homes' });
   await page.getByRole('button', { name: 'Lay it out' }).click();
@@ -142,8 +142,8 @@ test('cards with their total behind them are laid out for both sides of the shee
   await page.getByLabel('on the back').selectOption('the total');
   await expect(lines(page)).toContainText('Turn it over: is that what you both said?');
   await page.getByLabel('put it into').selectOption({ label: 'A parcel for Nim' });
-  await page.getByRole('button', { name: 'Put it on the bench' }).click();
-  await page.waitForURL('**/bench/*');
+  await page.getByRole('button', { name: 'Add to the session' }).click();
+  await page.waitForURL('**/sessions/*');
   await benchIsReady(page);
   await page.getByRole('link', { name: 'Print tray' }).click();
   await expect(page.getByRole('main')).toContainText(/\d+ pages on \d+ sheets, printed on both sides, A4/);
@@ -165,13 +165,13 @@ test('the programme’s settings are obeyed by the makers', async ({ page }) => 
   await page.getByLabel('How far from things to signs').selectOption({ label: 'signs' });
   await page.getByLabel('Coins').selectOption({ label: 'tokens of our own' });
   await page.getByLabel('Closed days').fill('2027-02-30');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('alert')).toContainText('“2027-02-30” is not a day that exists');
   await page.getByLabel('Closed days').fill('2027-05-03');
   await page.getByLabel('Zero early').uncheck();
   await page.getByLabel('How far from things to signs').selectOption({ label: 'signs' });
   await page.getByLabel('Coins').selectOption({ label: 'tokens of our own' });
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('status')).toHaveText('Kept.');
   await expectAccessible(page);
   await page.goto(address('/makers/number-strip'));
@@ -185,7 +185,7 @@ test('the programme’s settings are obeyed by the makers', async ({ page }) => 
   await page.getByLabel('How far from things to signs').selectOption({ label: 'things' });
   await page.getByLabel('Coins').selectOption({ label: 'pence and pounds' });
   await page.getByLabel('Closed days').fill('');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
 });
 
 test('from what was noticed the ladder proposes what next, without a mark', async ({ page }) => {

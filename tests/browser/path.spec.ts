@@ -157,7 +157,7 @@ async function followGuide(page: Page, guide: string): Promise<void> {
   await page.getByLabel('What did your child do or say?').fill('Pip gave every cart a driver.');
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Send' }).click();
-  await expect(page.getByRole('heading', { name: 'Thank you. It is kept.' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Thank you. It is saved.' })).toBeVisible();
   expect([...new Set(asked)]).toEqual([new URL(guide).host]);
   await page.context().close();
 }

@@ -6,8 +6,8 @@ const ROOMS = [
   { path: '/shelf', heading: 'Shelf' },
   { path: '/shelf?kind=thing', heading: 'Shelf' },
   { path: '/shelf/activity/carts-and-lids', heading: 'Carts and lids' },
-  { path: '/bench', heading: 'Bench' },
-  { path: '/bench/new', heading: 'Start a session' },
+  { path: '/sessions', heading: 'Sessions' },
+  { path: '/sessions/new', heading: 'Start a session' },
   { path: '/homes', heading: 'Homes' },
   { path: '/homes/new', heading: 'Add a home' },
   { path: '/programme/people', heading: 'People' },
@@ -17,15 +17,15 @@ const ROOMS = [
   { path: '/shelf/book/the-goat-who-counted-planks', heading: 'The goat who counted planks' },
   { path: '/shelf/song/slowly-rolling', heading: 'Slowly rolling' },
   { path: '/shelf/new/activity', heading: 'Add an activity' },
-  { path: '/term/new', heading: 'Frame a term' },
-  { path: '/makers', heading: 'Makers' },
+  { path: '/term/new', heading: 'Plan a term' },
+  { path: '/makers', heading: 'Sheets and sums' },
   { path: '/makers/number-pots', heading: 'Number pots' },
   { path: '/makers/ladder?skill=sort&seen=yes', heading: 'What next?' },
-  { path: '/printer', heading: 'What came out of the printer' },
+  { path: '/printer', heading: 'Printed' },
   { path: '/programme', heading: 'Quillbrook children’s room and the Lantern Room' },
   { path: '/programme/cautions', heading: 'Cautions' },
-  { path: '/post', heading: 'Post' },
-  { path: '/shelf/import', heading: 'Take in a file' },
+  { path: '/sent', heading: 'Sent' },
+  { path: '/shelf/import', heading: 'Import' },
 ];
 
 const ROOMS_PER_TEST = 5;
@@ -54,7 +54,7 @@ for (const scheme of ['light', 'dark'] as const) {
 
     test('what came back of a session', async ({ page }) => {
       await signIn(page);
-      await page.goto(address('/post'));
+      await page.goto(address('/sent'));
       await page.getByRole('link', { name: 'The cart with no wheels' }).click();
       await expect(page.locator('.apexcharts-bar-series')).toBeVisible();
       await expectAccessible(page);
@@ -65,7 +65,7 @@ for (const scheme of ['light', 'dark'] as const) {
 test('rooms fit at 200 % zoom without scrolling sideways', async ({ page }) => {
   await page.setViewportSize({ width: 640, height: 400 });
   await signIn(page);
-  await page.goto(address('/bench'));
+  await page.goto(address('/sessions'));
   const bench = await page.getByRole('link', { name: 'The cart with no wheels' }).getAttribute('href');
   for (const path of [...ROOMS.map((room) => room.path), bench!]) {
     await page.goto(address(path));
@@ -106,18 +106,18 @@ test('five wrong sign-ins slow the sixth down, and never say which part was wron
 test('odd titles are shown as text', async ({ page }) => {
   await signIn(page);
   const odd = '<script>document.title="taken"</script> 🐸 שלום עולם';
-  await page.goto(address('/bench/new'));
+  await page.goto(address('/sessions/new'));
   await page.getByLabel('What is it called?').fill(odd);
-  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.getByRole('button', { name: 'Start writing' }).click();
   await expect(page.getByRole('textbox', { name: 'Title of the session' })).toHaveValue(odd);
   expect(await page.title()).toContain('🐸');
-  await page.goto(address('/bench'));
+  await page.goto(address('/sessions'));
   await expect(page.getByRole('link', { name: odd })).toBeVisible();
 
-  await page.goto(address('/bench/new'));
+  await page.goto(address('/sessions/new'));
   await page.getByLabel('What is it called?').fill('x'.repeat(10_000));
   await page.getByLabel('Aim').fill('Kept while the title is mended.');
-  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.getByRole('button', { name: 'Start writing' }).click();
   await expect(page.getByRole('alert')).toContainText('one place needs another look');
   await expect(page.getByText('What is it called? must be at most 300 characters')).toBeVisible();
   await expect(page.getByLabel('What is it called?')).toBeFocused();
@@ -157,7 +157,7 @@ test('a file is taken in whole, or not at all with each place named', async ({ p
 
 test('somebody who reads sees the bench and cannot change it', async ({ page }) => {
   await signInAs(page, 'bo@quillbrook.example', 'only-looking-on');
-  await page.goto(address('/bench'));
+  await page.goto(address('/sessions'));
   await expect(page.getByRole('link', { name: 'Start a session' })).toHaveCount(0);
   await page.getByRole('link', { name: 'The cart with no wheels' }).click();
   await expect(page.getByRole('heading', { name: 'Carts and lids' })).toBeVisible();

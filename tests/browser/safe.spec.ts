@@ -19,7 +19,7 @@ async function openHome(browser: Browser): Promise<Page> {
 
 async function demoPost(page: Page): Promise<void> {
   await signIn(page);
-  await page.getByRole('link', { name: 'Post' }).click();
+  await page.getByRole('link', { name: 'Sent' }).click();
   await page.getByRole('link', { name: 'The cart with no wheels' }).click();
 }
 
@@ -122,7 +122,7 @@ test('an owner adds a rule, tightens one and keeps one unsaid; homes get it so, 
   const unsaid = page.getByRole('region', { name: 'Not said to homes' });
   await unsaid.getByLabel('Rule').selectOption({ label: 'Jumping, dancing, eyes closed' });
   await unsaid.getByLabel('Why').fill('We say it aloud every week.');
-  await unsaid.getByRole('button', { name: 'Keep it unsaid' }).click();
+  await unsaid.getByRole('button', { name: 'Save unsaid' }).click();
   await expect(unsaid).toContainText('Odile Marrow, Monday 8 March: We say it aloud every week.');
   await expectAccessible(page);
 
@@ -161,10 +161,10 @@ test('two who change one activity see each other, and nothing that was written i
     await benchIsReady(window);
   }
   await page.getByLabel('Aim').fill('Says the row past ten, a step to a word.');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await page.waitForURL('**/shelf/activity/owl-steps');
   await other.getByLabel('Title').fill('Owl strides');
-  await other.getByRole('button', { name: 'Keep it' }).click();
+  await other.getByRole('button', { name: 'Save' }).click();
   await expect(other.getByRole('alert')).toContainText('Somebody kept a newer version of this');
   await expect(other.getByLabel('Title')).toHaveValue('Owl strides');
   await other.getByRole('button', { name: 'Go on from theirs' }).click();

@@ -8,7 +8,7 @@ test('an activity is found by skill, age, minutes and mess, and the address keep
   await page.getByLabel('age').fill('4');
   await page.getByRole('spinbutton', { name: 'at most' }).fill('8');
   await page.getByLabel('mess at most').selectOption({ label: 'none at all' });
-  await page.getByRole('button', { name: 'Look' }).click();
+  await page.getByRole('button', { name: 'Search' }).click();
   await expect(page.getByRole('main')).toContainText(/\d of 9\d/);
   await expect(page.getByRole('link', { name: 'A bed for each mouse' })).toBeVisible();
   await expect(page.getByRole('link', { name: 'A bridge for a goat' })).toHaveCount(0);
@@ -94,7 +94,7 @@ test('an activity of the demo goes through its form without a change', async ({ 
   for (const key of ['carts-and-lids', 'cold-and-melting', 'button-pots']) {
     await page.goto(address(`/shelf/activity/${key}/edit`));
     await benchIsReady(page);
-    await page.getByRole('button', { name: 'Keep it' }).click();
+    await page.getByRole('button', { name: 'Save' }).click();
     await page.waitForURL(`**/shelf/activity/${key}`);
   }
   expect(await saved()).toEqual(before);
@@ -111,7 +111,7 @@ test('what we have: ticking things shows what can be done, a home’s things too
   for (const thing of ['small boxes', 'bottle lids', 'bowls'])
     await page.getByRole('checkbox', { name: thing, exact: true }).check();
   await page.getByLabel('How many bottle lids').fill('16');
-  await expect(found.getByRole('listitem').filter({ hasText: 'Carts and lids' })).toContainText('as written');
+  await expect(found.getByRole('listitem').filter({ hasText: 'Carts and lids' })).toContainText('Can do it as written');
   await page.getByLabel('How many bottle lids').fill('15');
   await expect(found.getByRole('link', { name: 'Carts and lids' })).toHaveCount(0);
   await page.getByLabel('whose').selectOption({ label: 'all homes' });

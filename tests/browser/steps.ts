@@ -26,18 +26,18 @@ export async function signIn(page: Page): Promise<void> {
 /** Signs somebody else in. */
 export async function signInAs(page: Page, email: string, password: string): Promise<void> {
   await page.goto(address('/sign-in'));
-  await page.getByLabel('Address').fill(email);
+  await page.getByLabel('E-mail').fill(email);
   await page.getByLabel('Password').fill(password);
   await page.getByRole('button', { name: 'Sign in' }).click();
 }
 
 /** Starts a session with two activities and gives the bench's address. */
 export async function startSession(page: Page, title: string, activities: readonly string[]): Promise<string> {
-  await page.goto(address('/bench/new'));
+  await page.goto(address('/sessions/new'));
   await page.getByLabel('What is it called?').fill(title);
   await page.getByLabel('Book').selectOption({ label: 'The cart with no wheels' });
   await page.getByLabel('Aim').fill('Counts out as many as are needed.');
-  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.getByRole('button', { name: 'Start writing' }).click();
   await page.waitForURL(BENCH);
   await benchIsReady(page);
   for (const activity of activities) {
@@ -51,7 +51,7 @@ export async function startSession(page: Page, title: string, activities: readon
   return page.url();
 }
 
-export const BENCH = /\/bench\/[0-9a-f-]{36}$/;
+export const BENCH = /\/sessions\/[0-9a-f-]{36}$/;
 export const TERM = /\/term\/[0-9a-f-]{36}$/;
 
 /** A room answers to keys only once it is hydrated; wait for its address first when a click leads there. */
@@ -60,7 +60,7 @@ export async function benchIsReady(page: Page): Promise<void> {
 }
 
 export async function isKept(page: Page): Promise<void> {
-  await expect(page.getByRole('status').filter({ hasText: 'kept at' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'saved at' })).toBeVisible();
   await expect(page.getByRole('link', { name: /^Send to/ })).toBeVisible();
 }
 

@@ -2,7 +2,7 @@ import { expect, test, type Locator, type Page } from '@playwright/test';
 import { address, benchIsReady, expectAccessible, signIn, TERM } from './steps.ts';
 
 const week = (page: Page, name: string): Locator => page.getByRole('listitem', { name, exact: true });
-const isKept = (page: Page) => expect(page.getByRole('status').filter({ hasText: 'kept at' })).toBeVisible();
+const isKept = (page: Page) => expect(page.getByRole('status').filter({ hasText: 'saved at' })).toBeVisible();
 
 async function frameTerm(page: Page, change: Record<string, string> = {}): Promise<void> {
   const fields = {
@@ -15,7 +15,7 @@ async function frameTerm(page: Page, change: Record<string, string> = {}): Promi
   };
   await page.goto(address('/term/new'));
   for (const [label, value] of Object.entries(fields)) await page.getByLabel(label).fill(value);
-  await page.getByRole('button', { name: 'Frame it' }).click();
+  await page.getByRole('button', { name: 'Plan a term' }).click();
 }
 
 test('an author frames twelve weeks from nothing to a proposed, pinned and dated plan, by mouse', async ({ page }) => {
@@ -24,15 +24,15 @@ test('an author frames twelve weeks from nothing to a proposed, pinned and dated
   await expect(page.getByText('Last day 2027-03-01 is before the term starts')).toBeVisible();
   await expect(page.getByLabel('What is it called?')).toHaveValue('Twelve weeks');
   await page.getByLabel('Last day').fill('2027-06-25');
-  await page.getByRole('button', { name: 'Frame it' }).click();
+  await page.getByRole('button', { name: 'Plan a term' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Twelve weeks');
   await benchIsReady(page);
   await expect(page.locator('li.week')).toHaveCount(12);
-  await expect(page.getByText('29 of 29 skills without a week')).toBeVisible();
+  await expect(page.getByText('29 of 29 skills not planned yet')).toBeVisible();
 
   await test.step('a closure takes a week out, and the sequence waits', async () => {
     await expect(week(page, 'week 3')).toContainText('g o c k');
-    await page.getByText('Days that are not as usual').click();
+    await page.getByText('Closed and special days').click();
     await page.getByLabel('what').fill('stock-taking');
     await page.getByLabel('kind').selectOption({ label: 'closed' });
     await page.getByLabel('from').fill('2027-04-19');
@@ -49,7 +49,7 @@ test('an author frames twelve weeks from nothing to a proposed, pinned and dated
     await page.getByLabel('to', { exact: true }).fill('2027-04-26');
     await page.getByRole('button', { name: 'Add it' }).click();
     await expect(page.getByRole('alert')).toContainText('both close some of the same days');
-    await page.getByRole('button', { name: 'all right' }).click();
+    await page.getByRole('button', { name: 'Close' }).click();
   });
 
   await test.step('a book is chosen and an activity found', async () => {
@@ -76,7 +76,7 @@ test('an author frames twelve weeks from nothing to a proposed, pinned and dated
     const chip = week(page, 'week 1').locator('.chip-proposed').first();
     const title = await chip.getByRole('link').innerText();
     await chip.getByRole('button', { name: 'pin', exact: false }).first().click();
-    await page.getByRole('button', { name: 'all right' }).click();
+    await page.getByRole('button', { name: 'Close' }).click();
     await page.getByRole('button', { name: 'Propose the open weeks' }).click();
     await expect(page.getByText(/proved that no plan|no plan can have more than/)).toBeVisible({ timeout: 40_000 });
     await expect(week(page, 'week 1').getByRole('button', { name: `Pin ${title}` })).toHaveAttribute(
@@ -124,7 +124,7 @@ test('an author frames twelve weeks from nothing to a proposed, pinned and dated
     await page.getByRole('button', { name: 'End it' }).click();
     expect((await page.request.get(feed)).status()).toBe(404);
     await page.getByRole('link', { name: 'Back to the term' }).click();
-    await page.getByRole('link', { name: 'What is touched when' }).click();
+    await page.getByRole('link', { name: 'Skills by week' }).click();
     await expect(page.getByRole('row', { name: /^rhyme/ })).toContainText('planned');
     await expect(page.getByText('Never, and not planned:')).toBeVisible();
     await expectAccessible(page);
@@ -182,7 +182,7 @@ test('the same by keyboard alone: frame, propose, pin, move, undo, put on the be
   await week(page, 'week 1')
     .getByRole('button', { name: /^Change wheels/ })
     .press('Enter');
-  await week(page, 'week 1').getByRole('button', { name: 'Put it on the bench' }).press('Enter');
+  await week(page, 'week 1').getByRole('button', { name: 'Start writing' }).press('Enter');
   await expect(page.getByRole('textbox', { name: 'Title of the session' })).toHaveValue('Wheels');
   await expect(page.getByRole('heading', { name: title })).toBeVisible();
 });
@@ -198,7 +198,7 @@ test('a proposal is stopped on the way and keeps the best so far; one that canno
   await expect(page.getByRole('alert')).toContainText('No plan keeps every rule. Give the sessions more minutes.', {
     timeout: 40_000,
   });
-  await page.getByRole('button', { name: 'all right' }).click();
+  await page.getByRole('button', { name: 'Close' }).click();
 
   await frameTerm(page, {
     'What is it called?': 'A long year',
@@ -244,7 +244,7 @@ for (const scheme of ['light', 'dark'] as const) {
     await page.getByRole('link', { name: 'Spring term' }).click();
     await page.waitForURL(TERM);
     await benchIsReady(page);
-    for (const panel of ['Days that are not as usual', 'The sequence', 'What to aim for'])
+    for (const panel of ['Closed and special days', 'The sequence', 'What to aim for'])
       await page.locator('summary', { hasText: panel }).click();
     await page
       .getByRole('button', { name: /^Change / })

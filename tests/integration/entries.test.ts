@@ -24,7 +24,7 @@ const thing = (key: string, change: object = {}) => ({
   ...change,
 });
 
-test('an entry is added, changed, duplicated, taken off the shelf and put back; a session made from it stays', async () => {
+test('an entry is added, changed, duplicated, removed from the shelf and put back; a session made from it stays', async () => {
   const { entry } = await findEntry(at.owner, 'activity', 'carts-and-lids');
   const copy = await duplicateEntry(at.owner, 'activity', 'carts-and-lids');
   assert.equal(copy, 'carts-and-lids-2');

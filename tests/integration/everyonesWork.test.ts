@@ -154,7 +154,7 @@ test('what the bench lets an author send, the server sends: both ask the same ch
   await keepSession(at.owner, kept.id, { revision: later.revision, session: kept.session });
 });
 
-test('a thing taken off the shelf keeps its name, its caution and its age limit wherever it is used', async () => {
+test('a thing removed from the shelf keeps its name, its caution and its age limit wherever it is used', async () => {
   await retireEntry(at.owner, 'thing', 'bottle-lid', true);
   const { fits, things } = await readSendPage(at.owner, (await sessionNamed('The cart with no wheels')).id);
   assert.equal(things['bottle-lid']!.many, 'bottle lids');

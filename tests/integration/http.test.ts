@@ -36,18 +36,18 @@ const write = (path: string, body: unknown, headers: Record<string, string> = {}
   });
 
 async function firstSession(): Promise<string> {
-  const page = await (await ask('/bench')).text();
-  return /\/bench\/([0-9a-f-]{36})/.exec(page)![1]!;
+  const page = await (await ask('/sessions')).text();
+  return /\/sessions\/([0-9a-f-]{36})/.exec(page)![1]!;
 }
 
 test('somebody who is not signed in is led to sign in and back, and an endpoint says so', async () => {
-  const page = await ask('/bench?x=1', { as: '' });
+  const page = await ask('/sessions?x=1', { as: '' });
   assert.equal(page.status, 303);
   assert.equal(page.headers.get('location'), '/sign-in?next=%2Fbench%3Fx%3D1');
   const endpoint = await ask(`/api/sessions/${await firstSession()}`, { as: '' });
   assert.equal(endpoint.status, 401);
   assert.equal(((await endpoint.json()) as { code: string }).code, 'not-signed-in');
-  assert.equal((await ask('/bench', { as: 'footstool_sign_in=made-up' })).status, 303);
+  assert.equal((await ask('/sessions', { as: 'footstool_sign_in=made-up' })).status, 303);
 });
 
 test('the sign-in cookie is out of reach of scripts, and signing out ends it', async () => {
@@ -61,9 +61,9 @@ test('the sign-in cookie is out of reach of scripts, and signing out ends it', a
   assert.match(set, /HttpOnly/);
   assert.match(set, /SameSite=Lax/);
   const mine = set.split(';')[0]!;
-  assert.equal((await ask('/bench', { as: mine })).status, 200);
+  assert.equal((await ask('/sessions', { as: mine })).status, 200);
   await ask('/sign-out', { as: mine, method: 'POST', headers: { origin: server.address } });
-  assert.equal((await ask('/bench', { as: mine })).status, 303);
+  assert.equal((await ask('/sessions', { as: mine })).status, 303);
 });
 
 test('after signing in one is not led to another site', async () => {
@@ -158,7 +158,7 @@ test('a form that somebody may not send is answered with its status and a kind p
   const forms: Record<string, Record<string, string>> = {
     '/programme/cautions': { do: 'hide', rule: 'movement', by: 'me', why: 'no' },
     '/shelf/activity/carts-and-lids': { session: id },
-    [`/post/${id}`]: { do: 'revoke', link: id },
+    [`/sent/${id}`]: { do: 'revoke', link: id },
     '/shelf/thing/sock': { item: 'bowl', verdict: 'never', why: 'no' },
   };
   for (const [path, fields] of Object.entries(forms)) {
@@ -176,8 +176,8 @@ test('a form that somebody may not send is answered with its status and a kind p
 test('unknown pages, and pages of what is not there, are kind and have the right status', async () => {
   for (const path of [
     '/nowhere',
-    '/bench/00000000-0000-0000-0000-000000000000',
-    '/post/00000000-0000-0000-0000-000000000000',
+    '/sessions/00000000-0000-0000-0000-000000000000',
+    '/sent/00000000-0000-0000-0000-000000000000',
     '/shelf/activity/unheard-of',
     '/shelf/weapon/x',
   ]) {
@@ -188,7 +188,7 @@ test('unknown pages, and pages of what is not there, are kind and have the right
 });
 
 test('every answer carries the headers that keep it to itself', async () => {
-  for (const path of ['/', '/sign-in', '/bench', `/g/${'A'.repeat(43)}`]) {
+  for (const path of ['/', '/sign-in', '/sessions', `/g/${'A'.repeat(43)}`]) {
     const { headers } = await ask(path);
     assert.equal(headers.get('x-content-type-options'), 'nosniff', path);
     assert.equal(headers.get('referrer-policy'), 'same-origin', path);
@@ -212,15 +212,15 @@ test('the number of queries of each page over HTTP is fixed', async () => {
     '/': 8,
     '/shelf': 2,
     '/shelf?kind=thing': 2,
-    '/bench': 3,
-    [`/bench/${id}`]: 7,
-    [`/bench/${id}/send`]: 8,
+    '/sessions': 3,
+    [`/sessions/${id}`]: 7,
+    [`/sessions/${id}/send`]: 8,
     '/homes': 6,
     '/term': 2,
     '/shelf/have': 5,
     '/shelf/thing/sock': 4,
     '/shelf/book/the-goat-who-counted-planks': 7,
-    '/post': 2,
+    '/sent': 2,
     '/shelf/import': 1,
     '/health': 0,
   };

@@ -43,16 +43,16 @@ test('a hundred presses at once, and a kill in the middle ten times: one letter 
         headers: { cookie, origin: address },
         ...(body && { method: 'POST', body }),
       });
-    const bench = await (await ask('/bench')).text();
-    const id = /\/bench\/([0-9a-f-]{36})">Who is on the wall/.exec(bench)![1]!;
-    const page = await (await ask(`/bench/${id}/send`)).text();
+    const bench = await (await ask('/sessions')).text();
+    const id = /\/sessions\/([0-9a-f-]{36})">Who is on the wall/.exec(bench)![1]!;
+    const page = await (await ask(`/sessions/${id}/send`)).text();
     const field = (name: string) => new RegExp(`name="${name}" value="([^"]*)"`).exec(page)![1]!;
     const form = new URLSearchParams(['revision', 'key', 'seen'].map((name) => [name, field(name)]));
     const homes = [...page.matchAll(/name="homes" value="([^"]+)"/g)].map((match) => match[1]!);
     assert.equal(homes.length, 12);
     for (const home of homes) form.append('homes', home);
     const answers = await Promise.all(
-      Array.from({ length: 100 }, () => ask(`/bench/${id}/send`, new URLSearchParams(form))),
+      Array.from({ length: 100 }, () => ask(`/sessions/${id}/send`, new URLSearchParams(form))),
     );
     assert.deepEqual([...new Set(answers.map(({ status }) => status))], [303]);
     for (let times = 0; times < 10; times++) {

@@ -125,7 +125,7 @@ test('a frozen database is given up after seconds, with a page that says so, to 
     );
     const began = Date.now();
     const [page, guide, sent] = await Promise.all([
-      fetch(`${servers[0]!.address}/bench`, { headers: { cookie } }),
+      fetch(`${servers[0]!.address}/sessions`, { headers: { cookie } }),
       visit(0, spanish),
       fetch(`${servers[0]!.address}/g/${'b'.repeat(43)}/book`, {
         method: 'POST',
@@ -157,7 +157,7 @@ function postgresProcesses(port: number): number[] {
 
 test('a session’s page and its scripts weigh what they may, as they come over the wire', async () => {
   const cookie = await signInByPost(servers[1]!.address, DEMO.people[0]);
-  const head = await fetch(`${servers[1]!.address}/bench`, { headers: { cookie, 'accept-encoding': 'gzip' } });
+  const head = await fetch(`${servers[1]!.address}/sessions`, { headers: { cookie, 'accept-encoding': 'gzip' } });
   assert.equal(head.headers.get('content-encoding'), 'gzip');
   const file = /\/_astro\/[^"]+\.js/.exec(
     await (await fetch(`${servers[1]!.address}/shelf/new/book`, { headers: { cookie } })).text(),

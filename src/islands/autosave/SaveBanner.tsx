@@ -11,7 +11,7 @@ export function SaveBanner<Value>({ keeping, onKeepOver, onTakeTheirs }: Keeping
   if (keeping.state === 'kept' || keeping.state === 'keeping') return null;
   if (keeping.state !== 'newer') {
     return (
-      <p className="notice banner" role="alert">
+      <p className="alert alert-warning banner mx-6 my-2.5" role="alert">
         {keeping.message}
       </p>
     );
@@ -19,18 +19,18 @@ export function SaveBanner<Value>({ keeping, onKeepOver, onTakeTheirs }: Keeping
   const { newer } = keeping;
   const at = new Date(newer.keptAt).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
   return (
-    <div className="notice banner" role="alert">
+    <div className="alert alert-warning banner mx-6 my-2.5" role="alert">
       <p>
         {keeping.message} {newer.keptBy && `It was kept by ${newer.keptBy} at ${at}.`}
       </p>
-      <p className="banner-tools">
-        <button type="button" className="btn btn-sm btn-quiet" onClick={() => onTakeTheirs(newer)}>
+      <p className="mt-[0.4rem] flex flex-wrap gap-[0.6rem] items-center flex flex-wrap gap-[0.6rem] items-baseline">
+        <button type="button" className="btn btn-sm btn-outline" onClick={() => onTakeTheirs(newer)}>
           Go on from theirs
         </button>
-        <button type="button" className="btn btn-sm btn-quiet" onClick={() => onKeepOver(newer)}>
+        <button type="button" className="btn btn-sm btn-outline" onClick={() => onKeepOver(newer)}>
           Keep mine over it
         </button>
-        <span className="small">Whichever you choose, “undo” brings the other back.</span>
+        <span className="text-sm">Whichever you choose, “undo” brings the other back.</span>
       </p>
     </div>
   );

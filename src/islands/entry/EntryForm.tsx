@@ -43,7 +43,7 @@ export function EntryForm({ kind, entry, isNew, revision, things, activities }: 
   return (
     <PickablesContext.Provider value={{ things }}>
       <FormProvider {...form}>
-        <form className="entry" onSubmit={(event) => void submit(event)} noValidate>
+        <form className="pt-5 pb-16 px-6 max-w-304" onSubmit={(event) => void submit(event)} noValidate>
           <FormNotice
             word={word}
             onTheirs={() => {
@@ -53,17 +53,17 @@ export function EntryForm({ kind, entry, isNew, revision, things, activities }: 
             }}
             onOurs={() => {
               setRevisionNow(newer!.revision);
-              setWord({ text: 'Yours will replace what somebody else wrote. Press “Keep it” to do so.', others: [] });
+              setWord({ text: 'Yours will replace what somebody else wrote. Press “Save” to do so.', others: [] });
             }}
           />
-          <div className="entry-fields">
+          <div className="grid grid-cols-[repeat(auto-fill,minmax(15rem,1fr))] gap-y-[0.8rem] gap-x-6 mb-6">
             {fields.map((field) => (
               <FieldView key={field.name + field.label} field={field} prefix="" />
             ))}
           </div>
           <PickList id={THINGS_LIST} choices={things} />
           <button className="btn btn-primary" disabled={form.formState.isSubmitting}>
-            {isNew ? 'Put it on the shelf' : 'Keep it'}
+            {isNew ? 'Put it on the shelf' : 'Save'}
           </button>
         </form>
       </FormProvider>

@@ -7,6 +7,10 @@ import { PickablesContext, THINGS_LIST } from './pickables.ts';
 import type { EntryField } from './entryFields.ts';
 import { fieldName, toForm } from './entryValues.ts';
 
+/** A field of an entry: its label above, its input as wide as its place. */
+const ENTRY_FIELD =
+  'grid content-start gap-0.5 [&>:is(.input,.select,.textarea)]:w-full [&>label]:font-heading [&>label]:font-semibold [&>label]:text-sm [&_legend]:font-heading [&_legend]:font-semibold [&_legend]:text-sm';
+
 interface FieldViewProps {
   readonly field: EntryField;
   /** Where it stands in the form: empty, or a row with a dot behind it. */
@@ -21,16 +25,17 @@ export function FieldView({ field, prefix }: FieldViewProps) {
   const name = prefix + fieldName(field.name);
   const problem = (get(formState.errors, name) as { message?: string } | undefined)?.message;
   const { label, hint, isMust } = field;
-  const className = `entry-field ${field.wide || field.as === 'rows' ? 'entry-wide' : ''}`;
+  const className = `entry-field ${ENTRY_FIELD} ${field.wide || field.as === 'rows' ? 'col-span-full' : ''}`;
   if (field.as === 'rows') return <RowsView field={field} name={name} problem={problem} />;
   if (field.as === 'choices')
     return (
       <fieldset className={className}>
         <legend>{label}</legend>
-        <div className="entry-choices">
+        <div className="grid grid-cols-[repeat(auto-fill,minmax(11rem,1fr))] gap-y-[0.1rem] gap-x-4 text-sm">
           {field.choices!.map((choice) => (
             <label key={choice}>
-              <input type="checkbox" value={choice} {...register(name)} /> {skillWords(choice)}
+              <input className="checkbox checkbox-sm" type="checkbox" value={choice} {...register(name)} />{' '}
+              {skillWords(choice)}
             </label>
           ))}
         </div>
@@ -39,8 +44,8 @@ export function FieldView({ field, prefix }: FieldViewProps) {
     );
   if (field.as === 'yes-no')
     return (
-      <label className={`${className} entry-tick`}>
-        <input type="checkbox" {...register(name)} />
+      <label className={`${className} grid-cols-[auto_1fr] gap-2 items-center text-sm`}>
+        <input className="checkbox checkbox-sm" type="checkbox" {...register(name)} />
         <span>{label}</span>
       </label>
     );
@@ -58,7 +63,7 @@ export function FieldView({ field, prefix }: FieldViewProps) {
         {label}
       </label>
       {field.as === 'choice' ? (
-        <select id={id} {...told} {...register(name)}>
+        <select className="select select-sm" id={id} {...told} {...register(name)}>
           {field.isOptional && <option value="">not said</option>}
           {field.choices!.map((choice) => (
             <option key={choice}>{choice}</option>
@@ -66,16 +71,23 @@ export function FieldView({ field, prefix }: FieldViewProps) {
         </select>
       ) : isLong ? (
         <textarea
+          className="textarea"
           id={id}
           rows={field.as === 'long' ? 2 : field.as === 'activities' ? 3 : 6}
           {...told}
           {...register(name)}
         />
       ) : (
-        <input id={id} inputMode={field.as === 'number' ? 'decimal' : undefined} {...told} {...register(name)} />
+        <input
+          className="input input-sm"
+          id={id}
+          inputMode={field.as === 'number' ? 'decimal' : undefined}
+          {...told}
+          {...register(name)}
+        />
       )}
       {hint && (
-        <span className="entry-hint" id={`${id}-hint`}>
+        <span className="text-soft text-xs" id={`${id}-hint`}>
           {hint}
         </span>
       )}
@@ -91,21 +103,21 @@ function RowsView({ field, name, problem }: { field: EntryField; name: string; p
   const { fields: rows, append, remove, swap } = useFieldArray({ control, name });
   const what = field.label.split(':')[0]!.toLowerCase();
   return (
-    <fieldset className="entry-field entry-wide">
+    <fieldset className={`entry-field ${ENTRY_FIELD} col-span-full`}>
       <legend>{field.label}</legend>
       <Problem id={id} label={field.label.split(':')[0]!} problem={problem} />
-      <ol className="entry-rows">
+      <ol className="grid [&>li]:grid [&>li]:grid-cols-[1fr_auto] [&>li]:gap-y-[0.3rem] [&>li]:gap-x-4 [&>li]:border-t [&>li]:border-t-line [&>li]:py-[0.35rem] [&>li]:px-0">
         {rows.map((row, index) => (
           <li key={row.id}>
-            <div className="entry-row">
+            <div className="entry-row grid grid-cols-[repeat(auto-fit,minmax(7.5rem,1fr))] gap-x-3 gap-y-1">
               {field.columns!.map((column) => (
                 <FieldView key={column.name} field={column} prefix={`${name}.${index}.`} />
               ))}
             </div>
-            <span className="entry-row-tools">
+            <span className="grid gap-[0.2rem] content-start text-xs">
               <button
                 type="button"
-                className="plain-button"
+                className="link link-primary"
                 disabled={index === 0}
                 onClick={() => swap(index, index - 1)}
                 aria-label={`up: ${what}, row ${index + 1}`}
@@ -114,7 +126,7 @@ function RowsView({ field, name, problem }: { field: EntryField; name: string; p
               </button>
               <button
                 type="button"
-                className="plain-button"
+                className="link link-primary"
                 onClick={() => remove(index)}
                 aria-label={`take out ${what}, row ${index + 1}`}
               >
@@ -126,7 +138,7 @@ function RowsView({ field, name, problem }: { field: EntryField; name: string; p
       </ol>
       <button
         type="button"
-        className="plain-button"
+        className="link link-primary"
         onClick={() => append({ was: {}, ...toForm(firstChoices(field), field.columns!) })}
       >
         add to {what}

@@ -127,7 +127,7 @@ const ACTIVITY: readonly EntryField[] = [
       { name: 'min', label: 'least', as: 'number', isOptional: true },
       { name: 'max', label: 'most', as: 'number', isOptional: true },
       { name: 'choices', label: 'or choices', as: 'phrases', isOptional: true },
-      { name: 'value', label: 'stands at', as: 'quantity', isMust: true },
+      { name: 'value', label: 'starts at', as: 'quantity', isMust: true },
     ],
   },
   {

@@ -16,14 +16,14 @@ export function BasketPanel({ activities, things, youngestMonths }: BasketPanelP
   return (
     <section aria-label="A basket of three">
       <h2>A basket of three</h2>
-      <p className="small quiet">
+      <p className="text-sm text-soft">
         Which three things, and no others, open the most skills for a child of {Math.floor(youngestMonths / 12)} or
         more.
       </p>
       {basket === null ? (
-        <progress aria-label="Comparing every three things" />
+        <progress className="progress progress-primary" aria-label="Comparing every three things" />
       ) : (
-        <div className="have-basket">
+        <div className="have-basket [&_li]:border-t [&_li]:border-t-line [&_li]:py-[0.3rem] [&_li]:px-0">
           <p role="status">
             <strong>{basket.skills.length} skills</strong> by {basket.activities.length} activities
           </p>
@@ -31,7 +31,7 @@ export function BasketPanel({ activities, things, youngestMonths }: BasketPanelP
             {basket.things.map(({ item, adds }) => (
               <li key={item}>
                 <a href={`/shelf/thing/${item}`}>{nameOf(item)}</a>
-                <span className="block small quiet">
+                <span className="block text-sm text-soft">
                   {adds.length === 0 ? 'adds nothing new' : `adds ${adds.map(skillWords).join(', ')}`}
                 </span>
               </li>

@@ -19,9 +19,9 @@ export function FoundActivities({ found, byHomes, isAllHomes, homeCount, things 
   return (
     <section aria-label="What can be done">
       <h2>
-        What can be done <span className="quiet">{count}</span>
+        What can be done <span className="text-soft">{count}</span>
       </h2>
-      <p className="small quiet" role="status">
+      <p className="text-sm text-soft" role="status">
         {isAllHomes
           ? `How many of ${homeCount} homes can do it, with what they have.`
           : count === 0
@@ -29,12 +29,12 @@ export function FoundActivities({ found, byHomes, isAllHomes, homeCount, things 
             : 'As written first, then with a swap; the best use of what is there comes first.'}
         {count > MOST_SHOWN && ` The first ${MOST_SHOWN} are shown.`}
       </p>
-      <ol className="have-found">
+      <ol className="[&>li]:border-t [&>li]:border-t-line [&>li]:py-[0.4rem] [&>li]:px-0">
         {isAllHomes
           ? byHomes.slice(0, MOST_SHOWN).map(({ activity, homes }) => (
               <li key={activity.key}>
                 <a href={`/shelf/activity/${activity.key}`}>{activity.title}</a>{' '}
-                <span className="quiet small">
+                <span className="text-soft text-sm">
                   {homes} of {homeCount} · {activity.skills.map(skillWords).join(', ')}
                 </span>
               </li>
@@ -42,8 +42,9 @@ export function FoundActivities({ found, byHomes, isAllHomes, homeCount, things 
           : found.slice(0, MOST_SHOWN).map(({ activity, state, picks }) => (
               <li key={activity.key}>
                 <a href={`/shelf/activity/${activity.key}`}>{activity.title}</a>{' '}
-                <span className="quiet small">
-                  {state === 'ready' ? 'as written' : 'with a swap'} · {activity.skills.map(skillWords).join(', ')}
+                <span className="text-soft text-sm">
+                  {state === 'ready' ? 'Can do it as written' : 'With a swap'} ·{' '}
+                  {activity.skills.map(skillWords).join(', ')}
                   {picks.length > 0 && ` · ${picks.map(({ item }) => nameOf(item)).join(', ')}`}
                 </span>
               </li>

@@ -56,12 +56,12 @@ export function WhatWeHave({ things, known, choices, homes, today, policy }: Hav
   const setQty = (key: string, qty: number | null) =>
     setTicked(({ [key]: _, ...others }) => (qty === null ? others : { ...others, [key]: qty }));
   return (
-    <div className="have">
+    <div className="grid grid-cols-[minmax(15rem,20rem)_minmax(0,1fr)_minmax(15rem,20rem)] [&>section]:pt-4 [&>section]:pb-12 [&>section]:px-5 [&>section]:border-r [&>section]:border-r-line [&>section]:min-w-0 [&>section:last-child]:border-r-0 max-[1000px]:grid-cols-[1fr] max-[1000px]:[&>section]:border-r-0 max-[1000px]:[&>section]:border-b max-[1000px]:[&>section]:border-b-line">
       <section aria-label="What is there">
         <h2>What is there</h2>
         <label>
-          <span className="small quiet">whose</span>
-          <select value={from} onChange={({ target }) => setFrom(target.value)}>
+          <span className="text-sm text-soft">whose</span>
+          <select className="select select-sm w-full" value={from} onChange={({ target }) => setFrom(target.value)}>
             <option value={OWN}>what I tick here</option>
             <option value={ALL}>all homes</option>
             {homes.map(({ id, nickname }) => (
@@ -74,32 +74,46 @@ export function WhatWeHave({ things, known, choices, homes, today, policy }: Hav
         {from === OWN && (
           <>
             <label>
-              <span className="small quiet">youngest in the room, years</span>
-              <select value={years} onChange={({ target }) => setYears(Number(target.value))}>
+              <span className="text-sm text-soft">youngest in the room, years</span>
+              <select
+                className="select select-sm w-full"
+                value={years}
+                onChange={({ target }) => setYears(Number(target.value))}
+              >
                 {YEARS.map((age) => (
                   <option key={age}>{age}</option>
                 ))}
               </select>
             </label>
             <label>
-              <span className="small quiet">children</span>
-              <select value={children} onChange={({ target }) => setChildren(Number(target.value))}>
+              <span className="text-sm text-soft">children</span>
+              <select
+                className="select select-sm w-full"
+                value={children}
+                onChange={({ target }) => setChildren(Number(target.value))}
+              >
                 {CHILDREN.map((count) => (
                   <option key={count}>{count}</option>
                 ))}
               </select>
             </label>
-            <label className="small">
-              <input type="checkbox" checked={isMouthing} onChange={({ target }) => setIsMouthing(target.checked)} />{' '}
+            <label className="text-sm">
+              <input
+                className="checkbox checkbox-sm"
+                type="checkbox"
+                checked={isMouthing}
+                onChange={({ target }) => setIsMouthing(target.checked)}
+              />{' '}
               somebody still puts things into the mouth
             </label>
-            <details className="small">
+            <details className="text-sm">
               <summary className="min-h-6 cursor-pointer py-1">
                 Allergies and things to avoid{avoided.length > 0 && `: ${avoided.join(', ')}`}
               </summary>
               {ALLERGENS.map((allergen) => (
                 <label key={allergen} className="mr-3 inline-block">
                   <input
+                    className="checkbox checkbox-sm"
                     type="checkbox"
                     checked={avoided.includes(allergen)}
                     onChange={({ target }) =>
@@ -113,24 +127,31 @@ export function WhatWeHave({ things, known, choices, homes, today, policy }: Hav
               ))}
             </details>
             <input
+              className="input input-sm w-full"
               type="search"
               aria-label="Find a thing"
               placeholder="find a thing"
               value={words}
               onChange={({ target }) => setWords(target.value)}
             />
-            <p className="small quiet">
+            <p className="text-sm text-soft">
               {Object.keys(ticked).length} ticked{' '}
               {Object.keys(ticked).length > 0 && (
-                <button type="button" className="plain-button" onClick={() => setTicked({})}>
+                <button type="button" className="link link-primary" onClick={() => setTicked({})}>
                   none
                 </button>
               )}
             </p>
-            <div className="have-things" role="group" aria-label="Things" tabIndex={0}>
+            <div
+              className="grid gap-[0.05rem] max-h-[calc(100vh_-_19rem)] overflow-y-auto mt-2 text-sm [&_label]:flex [&_label]:gap-2 [&_label]:items-center [&_label]:py-[0.1rem] [&_label]:px-[0.2rem] [&_label:hover]:bg-paper [&_input[type='number']]:w-[3.6rem] [&_input[type='number']]:ml-auto"
+              role="group"
+              aria-label="Things"
+              tabIndex={0}
+            >
               {shown.map(({ key, many, usualQty }) => (
                 <label key={key}>
                   <input
+                    className="checkbox checkbox-sm"
                     type="checkbox"
                     checked={key in ticked}
                     onChange={({ target }) => setQty(key, target.checked ? usualQty : null)}
@@ -138,6 +159,7 @@ export function WhatWeHave({ things, known, choices, homes, today, policy }: Hav
                   {many}
                   {key in ticked && (
                     <input
+                      className="input input-sm w-18"
                       type="number"
                       min={0}
                       max={1000}
@@ -152,7 +174,7 @@ export function WhatWeHave({ things, known, choices, homes, today, policy }: Hav
           </>
         )}
         {home && (
-          <p className="small">
+          <p className="text-sm">
             {home.stock
               .map(({ item, qty }) => {
                 const thing = things.find(({ key }) => key === item);

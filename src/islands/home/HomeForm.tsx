@@ -48,10 +48,10 @@ export function HomeForm({ id, home, revision, things }: HomeFormProps) {
           }}
           onOurs={() => {
             form.setValue('revision', newer!.revision);
-            setWord({ text: 'Yours will replace what somebody else kept. Press “Keep it” to do so.', others: [] });
+            setWord({ text: 'Yours will replace what somebody else kept. Press “Save” to do so.', others: [] });
           }}
         />
-        <div className="home-fields">
+        <div className="grid gap-y-0 gap-x-5 grid-cols-[repeat(auto-fit,minmax(15rem,1fr))]">
           <TextField
             name="nickname"
             label="Name of the home"
@@ -69,15 +69,15 @@ export function HomeForm({ id, home, revision, things }: HomeFormProps) {
         <Children />
         <TicksField
           name="allergens"
-          label="Must not have"
+          label="Allergies and things to avoid"
           hint="What any child there is allergic to. Guides leave it out or ask for something else."
           choices={ALLERGENS.map((allergen) => [allergen, allergen.replaceAll('-', ' ')])}
         />
         <Things things={things} />
         <PickList id={LIST} choices={things} />
-        <p className="form-foot">
+        <p className="sticky bottom-0 py-3 px-0 bg-sheet border-t border-t-line">
           <button className="btn btn-primary" disabled={form.formState.isSubmitting}>
-            {id === 'new' ? 'Add the home' : 'Keep it'}
+            {id === 'new' ? 'Add the home' : 'Save'}
           </button>
         </p>
       </form>
@@ -88,10 +88,15 @@ export function HomeForm({ id, home, revision, things }: HomeFormProps) {
 function Children() {
   const { fields, append, remove } = useFieldArray({ name: 'children' });
   return (
-    <fieldset className="rows-field">
+    <fieldset className="grid gap-3 justify-items-start mb-5 [&>legend]:font-heading [&>legend]:font-semibold">
       <legend>Children</legend>
       {fields.map((row, index) => (
-        <div className="home-child" key={row.id} role="group" aria-label={`Child ${index + 1}`}>
+        <div
+          className="grid w-full gap-x-4 items-start border-l-3 border-line pl-4 grid-cols-[repeat(auto-fit,minmax(12rem,1fr))]"
+          key={row.id}
+          role="group"
+          aria-label={`Child ${index + 1}`}
+        >
           <TextField name={`children.${index}.nickname`} label="Name" isMust hint="The one the guide says." />
           <TextField
             name={`children.${index}.birthMonth`}
@@ -101,13 +106,13 @@ function Children() {
           />
           <TextField name={`children.${index}.loves`} label="Loves" hint="Such as a digger." />
           <LongField name={`children.${index}.needs`} label="What helps this child" />
-          <div className="tick-list">
+          <div className="flex flex-wrap gap-y-[0.4rem] gap-x-5">
             <TickField name={`children.${index}.mouthing`} label="Still puts things into the mouth" />
             <TickField name={`children.${index}.leftHanded`} label="Works with the left hand" />
           </div>
           <button
             type="button"
-            className="btn btn-quiet btn-sm"
+            className="btn btn-outline btn-sm justify-self-start"
             aria-label={`Take out child ${index + 1}`}
             onClick={() => remove(index)}
           >
@@ -115,7 +120,7 @@ function Children() {
           </button>
         </div>
       ))}
-      <button type="button" className="btn btn-quiet btn-sm" onClick={() => append(NEW_CHILD)}>
+      <button type="button" className="btn btn-outline btn-sm justify-self-start" onClick={() => append(NEW_CHILD)}>
         Add a child
       </button>
     </fieldset>
@@ -125,12 +130,17 @@ function Children() {
 function Things({ things }: { readonly things: readonly Pickable[] }) {
   const { fields, append, remove } = useFieldArray({ name: 'things' });
   return (
-    <fieldset className="rows-field">
+    <fieldset className="grid gap-3 justify-items-start mb-5 [&>legend]:font-heading [&>legend]:font-semibold">
       <legend>What is there</legend>
-      <p className="quiet small">Each thing with how many. Write its first letters; the list completes them.</p>
-      <div className="home-things">
+      <p className="text-soft text-sm">Each thing with how many. Write its first letters; the list completes them.</p>
+      <div className="grid w-full gap-y-[0.4rem] gap-x-6 grid-cols-[repeat(auto-fill,minmax(min(24rem,100%),1fr))]">
         {fields.map((row, index) => (
-          <div className="home-thing" key={row.id} role="group" aria-label={`Thing ${index + 1}`}>
+          <div
+            className="home-thing grid w-full gap-x-4 items-start border-l-3 border-line pl-2.5 grid-cols-[minmax(8rem,2fr)_5.5rem_auto]"
+            key={row.id}
+            role="group"
+            aria-label={`Thing ${index + 1}`}
+          >
             <PickField name={`things.${index}.item`} label="Thing" choices={things} listId={LIST} isMust />
             <TextField
               name={`things.${index}.qty`}
@@ -142,7 +152,7 @@ function Things({ things }: { readonly things: readonly Pickable[] }) {
             />
             <button
               type="button"
-              className="btn btn-quiet btn-sm"
+              className="btn btn-outline btn-sm justify-self-start"
               aria-label={`Take out thing ${index + 1}`}
               onClick={() => remove(index)}
             >
@@ -151,7 +161,11 @@ function Things({ things }: { readonly things: readonly Pickable[] }) {
           </div>
         ))}
       </div>
-      <button type="button" className="btn btn-quiet btn-sm" onClick={() => append({ item: '', qty: 1 })}>
+      <button
+        type="button"
+        className="btn btn-outline btn-sm justify-self-start"
+        onClick={() => append({ item: '', qty: 1 })}
+      >
         Add a thing
       </button>
     </fieldset>

@@ -48,13 +48,18 @@ function IntakeReport({ intake }: { intake: Intake }) {
   if (phase === 'idle') return null;
   if (phase === 'refused')
     return (
-      <p className="notice mt-4" role="alert">
+      <p className="alert alert-warning mt-4" role="alert">
         {message}
       </p>
     );
   return (
     <div className="mt-4" role={phase === 'working' ? undefined : 'status'}>
-      <progress max={Math.max(1, total)} value={done} aria-label="Lines taken in" className="w-full" />
+      <progress
+        className="progress progress-primary w-full"
+        max={Math.max(1, total)}
+        value={done}
+        aria-label="Lines taken in"
+      />
       <p>
         {phase === 'working' ? `${done} of ${total} lines …` : `${total} lines read: `}
         {phase !== 'working' && `${added} added, ${replaced} replaced, ${total - added - replaced} left out.`}
@@ -63,8 +68,8 @@ function IntakeReport({ intake }: { intake: Intake }) {
           ' The file was not in UTF-8; it was read as Windows text, so look at its accents.'}
       </p>
       {problems.length > 0 && phase !== 'working' && (
-        <div className="intake-report" tabIndex={0} role="region" aria-label="Lines left out">
-          <table className="ruled small">
+        <div className="max-h-96 overflow-auto mt-[0.6rem]" tabIndex={0} role="region" aria-label="Lines left out">
+          <table className="table text-sm">
             <thead>
               <tr>
                 <th>Line</th>
@@ -83,7 +88,7 @@ function IntakeReport({ intake }: { intake: Intake }) {
             </tbody>
           </table>
           {problems.length > MOST_PROBLEMS_SHOWN && (
-            <p className="quiet">and {problems.length - MOST_PROBLEMS_SHOWN} more</p>
+            <p className="text-soft">and {problems.length - MOST_PROBLEMS_SHOWN} more</p>
           )}
         </div>
       )}

@@ -16,7 +16,12 @@ export function KeysHelp({
     if (!isOpen && dialog.current?.open) dialog.current.close();
   }, [isOpen]);
   return (
-    <dialog ref={dialog} className="keys-help" aria-labelledby="keys-title" onClose={onClose}>
+    <dialog
+      ref={dialog}
+      className="m-auto max-w-136 py-5 px-6 bg-sheet text-ink border border-ink [&_dl]:grid [&_dl]:gap-[0.6rem] [&_dl]:my-[0.8rem] [&_dl]:mx-0 [&_dt]:font-heading [&_dt]:font-semibold"
+      aria-labelledby="keys-title"
+      onClose={onClose}
+    >
       <h2 id="keys-title">Keys</h2>
       <dl>
         {keys.map(([place, what]) => (
@@ -27,7 +32,7 @@ export function KeysHelp({
         ))}
       </dl>
       <form method="dialog">
-        <button className="btn btn-quiet btn-sm">Close</button>
+        <button className="btn btn-outline btn-sm">Close</button>
       </form>
     </dialog>
   );

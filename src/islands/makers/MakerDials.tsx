@@ -12,7 +12,7 @@ interface MakerDialsProps {
 /** The dials of a maker: numbers slide or are typed, choices are chosen, short lists are written. */
 export function MakerDials({ maker, values, onTurn }: MakerDialsProps) {
   return (
-    <div className="maker-dials">
+    <div className="grid gap-[0.7rem] my-[0.8rem] mx-0">
       {maker.dials.map((dial) => (
         <DialField
           key={dial.name}
@@ -41,10 +41,11 @@ function DialField({
   switch (dial.kind) {
     case 'number':
       return (
-        <div className="maker-dial">
+        <div className="grid grid-cols-[1fr_auto] gap-x-2.5 gap-y-0.5 items-baseline font-heading font-semibold text-sm">
           <label htmlFor={`dial-${dial.name}`}>{label}</label>
           <TypedNumber dial={dial} value={value as number} onTurn={onTurn} />
           <input
+            className="range range-xs text-marigold-ink col-span-full w-full"
             type="range"
             aria-label={`${label}, ${dial.min} to ${dial.max}`}
             min={dial.min}
@@ -56,9 +57,13 @@ function DialField({
       );
     case 'choice':
       return (
-        <label className="maker-dial">
+        <label className="grid grid-cols-[1fr_auto] gap-x-2.5 gap-y-0.5 items-baseline font-heading font-semibold text-sm">
           {label}
-          <select value={value} onChange={({ target }) => onTurn(target.value)}>
+          <select
+            className="select select-sm w-full bg-marigold-ground text-marigold-ink"
+            value={value}
+            onChange={({ target }) => onTurn(target.value)}
+          >
             {dial.choices.map((choice) => (
               <option key={choice}>{choice}</option>
             ))}
@@ -67,10 +72,10 @@ function DialField({
       );
     case 'list':
       return (
-        <label className="maker-dial">
+        <label className="grid grid-cols-[1fr_auto] gap-x-2.5 gap-y-0.5 items-baseline font-heading font-semibold text-sm">
           {label}
           <TypedList value={String(value)} onTurn={onTurn} />
-          <span className="small quiet">{dialHint(maker, dial.name)}</span>
+          <span className="text-sm text-soft">{dialHint(maker, dial.name)}</span>
         </label>
       );
   }
@@ -91,7 +96,7 @@ function TypedNumber({
   return (
     <input
       id={`dial-${dial.name}`}
-      className="maker-number"
+      className="input input-sm w-16 text-right bg-marigold-ground text-marigold-ink"
       inputMode="numeric"
       value={typed}
       maxLength={12}
@@ -114,6 +119,7 @@ function TypedList({ value, onTurn }: { value: string; onTurn: (value: string) =
   const [typed, setTyped] = useState(value);
   return (
     <input
+      className="input input-sm w-full bg-marigold-ground text-marigold-ink"
       value={typed}
       maxLength={400}
       onChange={({ target }) => {

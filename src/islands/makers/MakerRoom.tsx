@@ -52,59 +52,76 @@ export function MakerRoom({ id, settings, things, sessions, policy, mayWrite }: 
   };
   if (!made)
     return (
-      <p className="notice m-6">
+      <p className="alert alert-warning m-6">
         {makerTitle(id)} does not go with this programme’s settings as it starts: {firstProblem(id, values, settings)}
       </p>
     );
   return (
-    <div className="maker">
+    <div className="grid grid-cols-[minmax(14rem,18rem)_minmax(0,1fr)_minmax(14rem,19rem)] min-h-[calc(100vh_-_8rem)] [&>*]:pt-4 [&>*]:pb-12 [&>*]:px-5 max-[1000px]:grid-cols-[1fr]">
       <section className="maker-left" aria-label="Dials">
-        <p className="quiet">{makerAbout(id)}</p>
+        <p className="text-soft">{makerAbout(id)}</p>
         <MakerDials maker={maker} values={values} onTurn={turn} />
-        <p role="alert" className={refusal ? 'notice' : ''}>
+        <p role="alert" className={refusal ? 'alert alert-warning' : ''}>
           {refusal}
         </p>
-        <ul className="maker-facts" aria-live="polite">
+        <ul
+          className="maker-facts [&_li]:border-t [&_li]:border-t-line [&_li]:py-[0.3rem] [&_li]:px-0"
+          aria-live="polite"
+        >
           {made.facts.map((fact) => (
             <li key={fact}>{fact}</li>
           ))}
         </ul>
       </section>
-      <section className="maker-middle" aria-label="Picture and lines">
-        <DrawingView drawing={made.picture} label={made.facts[0] ?? makerTitle(id)} className="maker-picture" />
-        <div role="group" aria-label="Level" className="levels">
+      <section className="border-x border-x-line" aria-label="Picture and lines">
+        <DrawingView
+          drawing={made.picture}
+          label={made.facts[0] ?? makerTitle(id)}
+          className="maker-picture w-full max-h-76 bg-white p-2.5 border border-line overflow-visible"
+        />
+        <div role="group" aria-label="Level" className="tabs tabs-border mt-3.5 mb-1">
           {LEVELS.map((name) => (
-            <button key={name} type="button" aria-pressed={level === name} onClick={() => setLevel(name)}>
+            <button
+              key={name}
+              type="button"
+              className={`tab ${level === name ? 'tab-active' : ''}`}
+              aria-pressed={level === name}
+              onClick={() => setLevel(name)}
+            >
               {LEVEL_WORDS[name]}
             </button>
           ))}
         </div>
-        <ol className="maker-lines">
+        <ol className="[&>li]:grid [&>li]:grid-cols-[3.6rem_1fr] [&>li]:gap-x-3.5 [&>li]:items-baseline [&>li]:py-1">
           {made.lines[level].map(({ kind, text, answer }, index) => (
             <li key={index}>
-              <span className="gutter-word">{kind}</span>
+              <span className="font-heading font-semibold text-xs text-teal">{kind}</span>
               <span>
                 {text}
-                {answer && <span className="quiet"> Answer: {answer}</span>}
+                {answer && <span className="text-soft"> Answer: {answer}</span>}
               </span>
             </li>
           ))}
         </ol>
       </section>
-      <aside className="maker-right" aria-label="Materials and paper">
+      <aside className="[&_h2]:mt-[0.8rem] [&_h2]:mb-[0.3rem] [&_h2]:mx-0" aria-label="Materials and paper">
         <Materials {...{ made, things, policy }} />
         <h2>On paper</h2>
         {settings.playOnly && made.printable.cards.length === 0 ? (
-          <p className="quiet">This programme plays without sheets; nothing is printed for this one.</p>
+          <p className="text-soft">This programme plays without sheets; nothing is printed for this one.</p>
         ) : (
           <p>
-            <a className="btn btn-quiet btn-sm" href={printAddress(id, values)}>
+            <a className="btn btn-outline btn-sm" href={printAddress(id, values)}>
               Print it, with the answers
             </a>
           </p>
         )}
         {made.printable.cards[0] && (
-          <DrawingView drawing={made.printable.cards[0]} label="The first card" className="maker-card" />
+          <DrawingView
+            drawing={made.printable.cards[0]}
+            label="The first card"
+            className="w-full max-h-36 bg-white border border-dashed border-line mt-2 overflow-visible"
+          />
         )}
         {mayWrite && <ToSession {...{ maker, values, settings, sessions }} />}
       </aside>
@@ -124,14 +141,14 @@ function Materials({ made, things, policy }: { made: MakerOutput } & Pick<MakerR
   return (
     <>
       <h2>Things</h2>
-      <ul className="maker-things">
+      <ul className="[&>li]:border-t [&>li]:border-t-line [&>li]:py-[0.3rem] [&>li]:px-0">
         {made.materials.map(({ item, qty, swaps }) => (
           <li key={item}>
             <strong>
               {qty} {nameOf(item, qty)}
             </strong>
             {swaps.map((swap) => (
-              <span key={swap.item} className="block small quiet">
+              <span key={swap.item} className="block text-sm text-soft">
                 or {nameOf(swap.item, 2)}: {swap.why}
               </span>
             ))}
@@ -141,7 +158,7 @@ function Materials({ made, things, policy }: { made: MakerOutput } & Pick<MakerR
       {cautions.length > 0 && (
         <>
           <h2>Take care</h2>
-          <ul className="cautions">
+          <ul className="grid gap-[0.3rem] my-[0.3rem] mx-0 text-sm">
             {cautions.map((caution) => {
               const { things: named, text } = describeCaution(caution, (item) => things[item]?.many);
               return (
@@ -152,7 +169,7 @@ function Materials({ made, things, policy }: { made: MakerOutput } & Pick<MakerR
               );
             })}
           </ul>
-          <p className="small quiet">{ADULT_DECIDES}</p>
+          <p className="text-sm text-soft">{ADULT_DECIDES}</p>
         </>
       )}
     </>

@@ -17,7 +17,7 @@ export function ToSession({ maker, values, sessions }: ToSessionProps) {
   if (sessions.length === 0)
     return (
       <p>
-        <a href="/bench/new">Start a session</a> to put it into.
+        <a href="/sessions/new">Start a session</a> to put it into.
       </p>
     );
   const put = async () => {
@@ -26,15 +26,15 @@ export function ToSession({ maker, values, sessions }: ToSessionProps) {
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ session, values }),
     }).catch(() => null);
-    if (answer?.ok) return window.location.assign(`/bench/${session}`);
+    if (answer?.ok) return window.location.assign(`/sessions/${session}`);
     const error = (await answer?.json().catch(() => null)) as ErrorAnswer | null;
     return setProblem(error?.message ?? 'Footstool cannot be reached at the moment. Nothing was changed; try again.');
   };
   return (
-    <div className="maker-put">
+    <div className="grid gap-2 justify-items-start mt-[1.2rem] [&_select]:max-w-64">
       <label>
         put it into
-        <select value={session} onChange={({ target }) => setSession(target.value)}>
+        <select className="select select-sm" value={session} onChange={({ target }) => setSession(target.value)}>
           {sessions.map(({ id, title }) => (
             <option key={id} value={id}>
               {title}
@@ -43,7 +43,7 @@ export function ToSession({ maker, values, sessions }: ToSessionProps) {
         </select>
       </label>
       <button type="button" className="btn btn-primary" onClick={() => void put()}>
-        Put it on the bench
+        Add to the session
       </button>
       {problem && <p role="alert">{problem}</p>}
     </div>

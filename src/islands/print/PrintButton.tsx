@@ -53,7 +53,12 @@ export function PrintButton({ session, choice }: PrintButtonProps) {
         Print the tray
       </button>
       {printing.state === 'working' && (
-        <progress max={printing.total} value={printing.done} aria-label="Pages printed" />
+        <progress
+          className="progress progress-primary"
+          max={printing.total}
+          value={printing.done}
+          aria-label="Pages printed"
+        />
       )}
       {printing.state === 'done' && (
         <p role="status">

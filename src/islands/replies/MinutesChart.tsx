@@ -29,12 +29,12 @@ export function MinutesChart({ rows, styleNonce }: { rows: readonly TimedRow[]; 
         )}
       </div>
       <figcaption>
-        <table className="ruled small">
+        <table className="table text-sm">
           <thead>
             <tr>
               <th>Part</th>
               <th>Planned</th>
-              <th>Real, in the middle</th>
+              <th>Took (median)</th>
               <th>Homes that timed it</th>
             </tr>
           </thead>
@@ -69,20 +69,20 @@ function optionsFor(rows: readonly TimedRow[], styleNonce: string): ChartProps['
       toolbar: { show: false },
       animations: { enabled: false },
       fontFamily: 'inherit',
-      foreColor: colour('--ink'),
+      foreColor: colour('--color-ink'),
     },
-    colors: [colour('--marigold'), colour('--teal')],
+    colors: [colour('--color-marigold'), colour('--color-teal')],
     fill: { type: ['pattern', 'solid'], pattern: { style: 'verticalLines', width: 4, height: 4, strokeWidth: 2 } },
     plotOptions: { bar: { horizontal: true, barHeight: '70%', dataLabels: { position: 'top' } } },
-    dataLabels: { enabled: true, offsetX: 24, style: { colors: [colour('--ink')], fontSize: '13px' } },
-    stroke: { width: 1, colors: [colour('--ink')] },
+    dataLabels: { enabled: true, offsetX: 24, style: { colors: [colour('--color-ink')], fontSize: '13px' } },
+    stroke: { width: 1, colors: [colour('--color-ink')] },
     xaxis: {
       max: Math.ceil(Math.max(...rows.flatMap(({ planned, real }) => [planned, real])) + 2),
       categories: rows.map(({ title }) => title),
       title: { text: 'minutes' },
     },
     yaxis: { labels: { maxWidth: 220, style: { fontSize: '14px' } } },
-    grid: { borderColor: colour('--line') },
+    grid: { borderColor: colour('--color-line') },
     legend: { position: 'top', horizontalAlign: 'left', fontSize: '14px' },
     tooltip: { enabled: false },
   };

@@ -23,12 +23,12 @@ export function ActivityChip({ activityKey, title, isPinned, reasons, mayWrite, 
   };
   return (
     <span className={`chip ${isPinned ? 'chip-pinned' : 'chip-proposed'}`}>
-      <a href={`/shelf/activity/${activityKey}`} className="chip-title">
+      <a href={`/shelf/activity/${activityKey}`} className="col-span-full text-ink no-underline hover:underline">
         {title}
       </a>
-      <span className="chip-why">{why[0] ?? (isPinned ? 'pinned by you' : 'proposed')}</span>
+      <span className="text-[0.78rem] text-soft">{why[0] ?? (isPinned ? 'pinned by you' : 'proposed')}</span>
       {mayWrite && (
-        <span className="chip-tools">
+        <span className="flex gap-2 text-[0.78rem] font-heading [&_button]:text-teal [&_button]:cursor-pointer [&_button]:min-h-6 [&_button]:min-w-6 [&_button:hover]:underline">
           <button
             type="button"
             aria-pressed={isPinned}

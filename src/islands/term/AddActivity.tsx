@@ -42,8 +42,9 @@ export function AddActivity({ session, shelf, row, isLight, onEdit }: AddActivit
     .filter(({ id }) => !session.activities.some(({ key }) => key === id))
     .slice(0, MOST_SHOWN);
   return (
-    <div className="add-activity">
+    <div className="[&_input]:w-[min(22rem,_100%)] [&_ul]:columns-[2_18rem] [&_ul]:pt-[0.3rem]">
       <input
+        className="input input-sm"
         type="search"
         aria-label="Find an activity for this session"
         placeholder="an activity, a skill, a theme"
@@ -56,19 +57,19 @@ export function AddActivity({ session, shelf, row, isLight, onEdit }: AddActivit
           <li key={id}>
             <button
               type="button"
-              className="plain-button"
+              className="link link-primary"
               onClick={() => onEdit({ do: 'add-activity', session: session.id, key: id })}
             >
               {title}
             </button>{' '}
-            <span className="quiet small">
+            <span className="text-soft text-sm">
               {minutes} min · {skills.map(skillWords).join(', ')}
               {isLight && effort >= 3 && ' · much work in a light week'}
             </span>
           </li>
         ))}
       </ul>
-      {words.trim() !== '' && found.length === 0 && <p className="quiet small">Nothing by these words.</p>}
+      {words.trim() !== '' && found.length === 0 && <p className="text-soft text-sm">Nothing by these words.</p>}
     </div>
   );
 }

@@ -1,3 +1,4 @@
+import { PANEL } from './panelLook.ts';
 import { useState, type FormEvent } from 'react';
 import type { TermEdit } from '../../core/terms/termEdit.ts';
 import { isCalendarDate } from '../../core/calendar/dates.ts';
@@ -11,14 +12,14 @@ interface DaysPanelProps {
   readonly onEdit: (edit: TermEdit) => void;
 }
 
-/** Days that are not as usual: special days, closures, travel, busy times; a day that moves is a range until it is fixed. */
+/** Closed and special days: special days, closures, travel, busy times; a day that moves is a range until it is fixed. */
 export function DaysPanel({ term, mayWrite, onEdit }: DaysPanelProps) {
   const open = term.days.filter(({ isFixed }) => !isFixed).length;
   return (
-    <details className="panel">
+    <details className={PANEL}>
       <summary>
-        Days that are not as usual <span className="quiet">{term.days.length}</span>
-        {open > 0 && <span className="week-note"> {open} not fixed yet</span>}
+        Closed and special days <span className="text-soft">{term.days.length}</span>
+        {open > 0 && <span className="text-xs text-mulberry"> {open} not fixed yet</span>}
       </summary>
       <ul>
         {term.days.map((day) => (
@@ -29,7 +30,7 @@ export function DaysPanel({ term, mayWrite, onEdit }: DaysPanelProps) {
                 {!day.isFixed && <FixDay day={day} onEdit={onEdit} />}
                 <button
                   type="button"
-                  className="plain-button"
+                  className="link link-primary"
                   onClick={() => onEdit({ do: 'remove-day', id: day.id })}
                   aria-label={`take out ${day.title}`}
                 >
@@ -50,6 +51,7 @@ function FixDay({ day, onEdit }: { day: TermDay; onEdit: (edit: TermEdit) => voi
     <label>
       it is on{' '}
       <input
+        className="input input-sm"
         type="date"
         min={day.from}
         max={day.to}
@@ -87,13 +89,13 @@ function NewDay({ term, onEdit }: Pick<DaysPanelProps, 'term' | 'onEdit'>) {
     });
   };
   return (
-    <form onSubmit={add} className="new-day" noValidate>
+    <form onSubmit={add} className="flex flex-wrap items-baseline gap-y-2 gap-x-[1.1rem] py-[0.4rem] px-0" noValidate>
       <label>
-        what <input name="title" maxLength={120} />
+        what <input className="input input-sm" name="title" maxLength={120} />
       </label>
       <label>
         kind{' '}
-        <select name="kind" defaultValue="special">
+        <select className="select select-sm" name="kind" defaultValue="special">
           {DAY_KINDS.map((kind) => (
             <option key={kind} value={kind}>
               {DAY_KIND_WORDS[kind]}
@@ -102,15 +104,16 @@ function NewDay({ term, onEdit }: Pick<DaysPanelProps, 'term' | 'onEdit'>) {
         </select>
       </label>
       <label>
-        from <input type="date" name="from" min={term.startsOn} max={term.endsOn} />
+        from <input className="input input-sm" type="date" name="from" min={term.startsOn} max={term.endsOn} />
       </label>
       <label>
-        to <input type="date" name="to" min={term.startsOn} max={term.endsOn} />
+        to <input className="input input-sm" type="date" name="to" min={term.startsOn} max={term.endsOn} />
       </label>
       <label>
-        <input type="checkbox" name="moves" value="yes" /> a day between them, not fixed yet
+        <input className="checkbox checkbox-sm" type="checkbox" name="moves" value="yes" /> a day between them, not
+        fixed yet
       </label>
-      <button className="btn btn-quiet btn-sm">Add it</button>
+      <button className="btn btn-outline btn-sm">Add it</button>
       {problem && <span role="alert">{problem}</span>}
     </form>
   );

@@ -14,20 +14,28 @@ export function ProposalBar({ proposal, onStop, onForget }: ProposalBarProps) {
   if (phase === 'idle') return null;
   if (phase === 'failed')
     return (
-      <p className="notice banner" role="alert">
+      <p className="alert alert-warning banner mx-6 my-2.5" role="alert">
         {message}{' '}
-        <button type="button" className="plain-button" onClick={onForget}>
-          all right
+        <button type="button" className="link link-primary" onClick={onForget}>
+          Close
         </button>
       </p>
     );
   const missing = Object.entries(unmet).map(([skill, times]) => `${skillWords(skill)} ${countWords(times)} more`);
   return (
-    <div className="proposal" role="status">
+    <div
+      className="flex flex-wrap items-center gap-y-2 gap-x-[1.2rem] py-[0.6rem] px-6 bg-marigold-ground border-b border-b-line [&_progress]:w-56 "
+      role="status"
+    >
       {phase === 'working' && (
         <>
-          <progress max={1} value={progress} aria-label="How far the proposal has come" />
-          <button type="button" className="btn btn-quiet btn-sm" onClick={onStop}>
+          <progress
+            className="progress progress-primary"
+            max={1}
+            value={progress}
+            aria-label="How far the proposal has come"
+          />
+          <button type="button" className="btn btn-outline btn-sm" onClick={onStop}>
             Stop and take what there is
           </button>
         </>
@@ -44,9 +52,11 @@ export function ProposalBar({ proposal, onStop, onForget }: ProposalBarProps) {
       {phase !== 'working' && (
         <>
           {missing.length > 0 && <span>Not met: {missing.join(', ')}.</span>}
-          <span className="quiet">Pin what should stay, and propose again; undo brings back what stood before.</span>
-          <button type="button" className="plain-button" onClick={onForget}>
-            all right
+          <span className="text-soft">
+            Pin what should stay, and propose again; undo brings back what stood before.
+          </span>
+          <button type="button" className="link link-primary" onClick={onForget}>
+            Close
           </button>
         </>
       )}
@@ -57,6 +67,6 @@ export function ProposalBar({ proposal, onStop, onForget }: ProposalBarProps) {
 function verdict(phase: Proposal['phase'], score: number, bound: number | null): string {
   if (phase === 'stopped') return `Stopped: the best plan so far has ${score} points.`;
   if (bound === null) return `${score} points.`;
-  if (score >= bound) return `${score} points: proved that no plan keeps the rules and has more.`;
+  if (score >= bound) return 'The best plan there is under these rules.';
   return `${score} points; no plan can have more than ${bound} (${(((bound - score) / bound) * 100).toFixed(1)} % more).`;
 }

@@ -1,3 +1,4 @@
+import { PANEL } from './panelLook.ts';
 import { LANGUAGE_SKILLS, NUMBER_SKILLS, OTHER_SKILLS } from '../../core/ladders/skills.ts';
 import type { TermEdit } from '../../core/terms/termEdit.ts';
 import type { Term } from '../../core/terms/term.ts';
@@ -25,11 +26,11 @@ export function RulesPanel({ term, mayWrite, onEdit }: RulesPanelProps) {
     times <= 60 &&
     onEdit({ do: 'set-rules', rules: { targets: { ...targets, [skill]: times } } });
   return (
-    <details className="panel panel-wide">
+    <details className={PANEL}>
       <summary>
-        What to aim for <span className="quiet">{visits} visits</span>
+        What to aim for <span className="text-soft">{visits} visits</span>
       </summary>
-      <div className="rules">
+      <div className="flex flex-wrap items-baseline gap-x-4.5 gap-y-2 py-1.5">
         <NumberField
           label="activities in a session, at least"
           value={perSlot[0]}
@@ -61,7 +62,7 @@ export function RulesPanel({ term, mayWrite, onEdit }: RulesPanelProps) {
           onSet={(sessions) => onEdit({ do: 'set-rules', rules: { rest: sessions } })}
         />
       </div>
-      <div className="targets">
+      <div className="grid grid-cols-[repeat(auto-fit,minmax(17rem,1fr))] gap-y-2 gap-x-8 [&_fieldset]:columns-[2_11rem] [&_legend]:font-heading [&_legend]:font-semibold [&_legend]:[column-span:all]">
         {GROUPS.map(({ word, skills }) => (
           <fieldset key={word}>
             <legend>{word}: visits in the term</legend>
@@ -98,9 +99,10 @@ function NumberField({
   onSet: (value: number) => void;
 }) {
   return (
-    <label className="number-field">
+    <label className="flex justify-between gap-2 break-inside-avoid py-0.5 items-baseline">
       <span>{label}</span>
       <input
+        className="input input-sm w-18"
         type="number"
         min={least}
         max={most}

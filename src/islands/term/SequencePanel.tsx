@@ -1,3 +1,4 @@
+import { PANEL } from './panelLook.ts';
 import { SCHOOLS, type School } from '../../core/terms/schools.ts';
 import type { TermEdit } from '../../core/terms/termEdit.ts';
 import type { Term } from '../../core/terms/term.ts';
@@ -14,14 +15,15 @@ interface SequencePanelProps {
 export function SequencePanel({ term, stepsLeft, mayWrite, onEdit }: SequencePanelProps) {
   const { name, why } = SCHOOL_WORDS[term.school];
   return (
-    <details className="panel">
+    <details className={PANEL}>
       <summary>
-        The sequence <span className="quiet">{name}</span>
-        {stepsLeft.length > 0 && <span className="week-note"> {stepsLeft.length} steps after the end</span>}
+        The sequence <span className="text-soft">{name}</span>
+        {stepsLeft.length > 0 && <span className="text-xs text-mulberry"> {stepsLeft.length} steps after the end</span>}
       </summary>
       <label>
         school{' '}
         <select
+          className="select select-sm"
           value={term.school}
           disabled={!mayWrite}
           onChange={({ target }) => onEdit({ do: 'choose-school', school: target.value as School })}
@@ -33,10 +35,11 @@ export function SequencePanel({ term, stepsLeft, mayWrite, onEdit }: SequencePan
           ))}
         </select>
       </label>
-      <p className="quiet small">{why}</p>
-      <label className="steps-entry">
+      <p className="text-soft text-sm">{why}</p>
+      <label className="grid max-w-144">
         steps, one to a line, one for each week with a session
         <textarea
+          className="textarea"
           key={term.steps.join('\n')}
           defaultValue={term.steps.join('\n')}
           rows={8}
@@ -51,7 +54,7 @@ export function SequencePanel({ term, stepsLeft, mayWrite, onEdit }: SequencePan
         />
       </label>
       {stepsLeft.length > 0 && (
-        <p className="small">
+        <p className="text-sm">
           For the next term: {stepsLeft.slice(0, 8).join(' · ')}
           {stepsLeft.length > 8 && ' …'}
         </p>

@@ -47,7 +47,7 @@ export function SessionCell(props: SessionCellProps) {
       role="group"
       aria-label={name}
     >
-      <div className="planned-row">
+      <div className="flex flex-wrap items-start gap-x-2 gap-y-1.5">
         <span className={`planned-book ${book ? '' : 'planned-open'}`}>
           {book ? book.title : isOff ? 'nothing is held' : 'choose a book'}
         </span>
@@ -64,17 +64,19 @@ export function SessionCell(props: SessionCellProps) {
           />
         ))}
         {minutes > 0 && (
-          <span className={`planned-minutes ${minutes > session.minutes + 1e-9 ? 'planned-over' : ''}`}>
+          <span
+            className={`text-xs pt-1 ${minutes > session.minutes + 1e-9 ? 'text-mulberry font-bold' : 'text-marigold-ink'}`}
+          >
             {Math.round(minutes)} of {session.minutes} min
           </span>
         )}
-        {mayMove && <span className="week-note">the day may move</span>}
+        {mayMove && <span className="text-xs text-mulberry">the day may move</span>}
         {mayWrite && (
-          <span className="planned-tools">
+          <span className="ml-auto flex gap-3 text-xs font-heading pt-1">
             <button
               type="button"
               ref={setActivatorNodeRef}
-              className="plain-button move-handle"
+              className="link link-primary cursor-grab touch-none"
               {...attributes}
               {...listeners}
               aria-label={`Move ${name}`}
@@ -84,7 +86,7 @@ export function SessionCell(props: SessionCellProps) {
             </button>
             <button
               type="button"
-              className="plain-button"
+              className="link link-primary"
               aria-expanded={isOpen}
               onClick={() => setIsOpen(!isOpen)}
               aria-label={`Change ${name}`}
@@ -95,11 +97,11 @@ export function SessionCell(props: SessionCellProps) {
         )}
       </div>
       {isOpen && (
-        <div className="planned-more">
-          <span className="planned-moves">
+        <div className="border-t border-dotted border-t-line mt-[0.4rem] pt-[0.3rem] text-sm">
+          <span className="flex gap-4">
             <button
               type="button"
-              className="plain-button"
+              className="link link-primary"
               disabled={at <= 0}
               onClick={() => move(at - 1)}
               aria-label={`Move ${name} earlier`}
@@ -108,7 +110,7 @@ export function SessionCell(props: SessionCellProps) {
             </button>
             <button
               type="button"
-              className="plain-button"
+              className="link link-primary"
               disabled={at >= order.length - 1}
               onClick={() => move(at + 1)}
               aria-label={`Move ${name} later`}

@@ -24,10 +24,14 @@ export function SessionFacts({ session, shelf, row, termId, isKept, onEdit }: Se
       (left, right) => Number(right.themes.includes(row.week.theme)) - Number(left.themes.includes(row.week.theme)),
     );
   return (
-    <div className="facts">
+    <div className="flex flex-wrap items-baseline gap-y-2 gap-x-[1.1rem] py-[0.4rem] px-0 [&_label]:inline-flex [&_label]:gap-[0.35rem] [&_label]:items-baseline [&_select]:max-w-60 [&_input[type='number']]:w-16">
       <label>
         book
-        <select value={session.book ?? ''} onChange={({ target }) => set({ book: target.value || null })}>
+        <select
+          className="select select-sm"
+          value={session.book ?? ''}
+          onChange={({ target }) => set({ book: target.value || null })}
+        >
           <option value="">none yet</option>
           {byTheme(shelf.books).map(({ key, title, themes, isBorrowed }) => (
             <option key={key} value={key}>
@@ -40,7 +44,11 @@ export function SessionFacts({ session, shelf, row, termId, isKept, onEdit }: Se
       </label>
       <label>
         song
-        <select value={session.song ?? ''} onChange={({ target }) => set({ song: target.value || null })}>
+        <select
+          className="select select-sm"
+          value={session.song ?? ''}
+          onChange={({ target }) => set({ song: target.value || null })}
+        >
           <option value="">none yet</option>
           {byTheme(shelf.songs).map(({ key, title }) => (
             <option key={key} value={key}>
@@ -51,7 +59,11 @@ export function SessionFacts({ session, shelf, row, termId, isKept, onEdit }: Se
       </label>
       <label>
         day
-        <select value={session.weekday} onChange={({ target }) => set({ weekday: Number(target.value) })}>
+        <select
+          className="select select-sm"
+          value={session.weekday}
+          onChange={({ target }) => set({ weekday: Number(target.value) })}
+        >
           {WEEKDAY_WORDS.map((word, index) => (
             <option key={word} value={index + 1}>
               {word}
@@ -62,6 +74,7 @@ export function SessionFacts({ session, shelf, row, termId, isKept, onEdit }: Se
       <label>
         time
         <input
+          className="input input-sm"
           type="time"
           value={session.time}
           onChange={({ target }) => target.value && set({ time: target.value })}
@@ -70,6 +83,7 @@ export function SessionFacts({ session, shelf, row, termId, isKept, onEdit }: Se
       <label>
         minutes for activities
         <input
+          className="input input-sm w-18"
           type="number"
           min={1}
           max={240}
@@ -82,7 +96,7 @@ export function SessionFacts({ session, shelf, row, termId, isKept, onEdit }: Se
       <ToTheBench {...{ session, termId, isKept }} />
       <button
         type="button"
-        className="plain-button"
+        className="link link-primary"
         onClick={() => onEdit({ do: 'remove-session', session: session.id })}
       >
         take the session out
@@ -93,9 +107,9 @@ export function SessionFacts({ session, shelf, row, termId, isKept, onEdit }: Se
 
 function ToTheBench({ session, termId, isKept }: Pick<SessionFactsProps, 'session' | 'termId' | 'isKept'>) {
   const [problem, setProblem] = useState('');
-  if (session.benchId) return <a href={`/bench/${session.benchId}`}>open on the bench</a>;
+  if (session.benchId) return <a href={`/sessions/${session.benchId}`}>open the session</a>;
   const put = async () => {
-    const answer = await fetch(`/api/terms/${termId}/bench`, {
+    const answer = await fetch(`/api/terms/${termId}/sessions`, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ slot: session.id }),
@@ -110,8 +124,8 @@ function ToTheBench({ session, termId, isKept }: Pick<SessionFactsProps, 'sessio
   };
   return (
     <>
-      <button type="button" className="btn btn-quiet btn-sm" disabled={!isKept} onClick={() => void put()}>
-        Put it on the bench
+      <button type="button" className="btn btn-outline btn-sm" disabled={!isKept} onClick={() => void put()}>
+        Start writing
       </button>
       {problem && <span role="alert">{problem}</span>}
     </>

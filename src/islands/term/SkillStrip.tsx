@@ -16,13 +16,13 @@ export function SkillStrip({ skills }: { skills: readonly string[] }) {
     return places;
   });
   return (
-    <div className="strip">
+    <div className="border-l border-line max-[900px]:border-l-0 text-[0.8rem] leading-tight text-soft [&_svg]:w-full [&_svg]:max-w-68 [&_svg]:h-auto [&_svg]:block [&_svg]:mb-1">
       <svg viewBox={`0 0 ${x} ${HEIGHT}`} aria-hidden="true">
         {marks.map(({ skill, x: left }) =>
           touched.includes(skill) ? (
-            <rect key={skill} className="strip-on" x={left} y={1} width={STEP - 2} height={HEIGHT - 2} />
+            <rect key={skill} className="fill-teal" x={left} y={1} width={STEP - 2} height={HEIGHT - 2} />
           ) : (
-            <rect key={skill} className="strip-off" x={left} y={HEIGHT - 3} width={STEP - 2} height={1.5} />
+            <rect key={skill} className="fill-line" x={left} y={HEIGHT - 3} width={STEP - 2} height={1.5} />
           ),
         )}
       </svg>

@@ -67,21 +67,21 @@ export function TermRoom(props: TermProps) {
 
   return (
     <div className="term">
-      <header className="head">
+      <header className="room-head">
         <h1>{term.title}</h1>
-        <p className="quiet">
+        <p className="text-soft">
           {term.weeks.length} weeks, {held.length} sessions · {SCHOOL_WORDS[term.school].name} ·{' '}
           {describePlaced(wanted, unplaced)}
         </p>
-        <span className="term-tools">
+        <span className="ml-auto flex flex-wrap items-baseline gap-y-[0.2rem] gap-x-4 font-heading text-sm">
           <SaveStatus {...{ keeping, isKept }} />
-          <button type="button" className="plain-button" disabled={room.past.length === 0} onClick={room.undo}>
+          <button type="button" className="link link-primary" disabled={room.past.length === 0} onClick={room.undo}>
             undo
           </button>
-          <button type="button" className="plain-button" disabled={room.future.length === 0} onClick={room.redo}>
+          <button type="button" className="link link-primary" disabled={room.future.length === 0} onClick={room.redo}>
             redo
           </button>
-          <button type="button" className="plain-button" onClick={() => setShowsKeys(true)}>
+          <button type="button" className="link link-primary" onClick={() => setShowsKeys(true)}>
             keys
           </button>
         </span>
@@ -105,19 +105,19 @@ export function TermRoom(props: TermProps) {
         }}
       />
       {room.refusal && (
-        <p className="notice banner" role="alert">
+        <p className="alert alert-warning banner mx-6 my-2.5" role="alert">
           {room.refusal}{' '}
-          <button type="button" className="plain-button" onClick={room.dismiss}>
-            all right
+          <button type="button" className="link link-primary" onClick={room.dismiss}>
+            Close
           </button>
         </p>
       )}
-      <div className="term-panels">
+      <div className="flex flex-wrap gap-y-[0.2rem] gap-x-8 py-2 px-6 border-b border-b-line">
         <DaysPanel {...{ term, mayWrite }} onEdit={edit} />
         <SequencePanel {...{ term, stepsLeft, mayWrite }} onEdit={edit} />
         <RulesPanel {...{ term, mayWrite }} onEdit={edit} />
-        <span className="panel-links">
-          <a href={`/term/${id}/coverage`}>What is touched when</a>
+        <span className="ml-auto flex gap-4 font-heading text-sm">
+          <a href={`/term/${id}/coverage`}>Skills by week</a>
           <a href={`/term/${id}/due`}>What is due</a>
           <a href="/term?all">All terms</a>
           {mayWrite && <a href="/term/new">Start another term</a>}
@@ -131,7 +131,7 @@ export function TermRoom(props: TermProps) {
         onDragEnd={onDragEnd}
       >
         <SortableContext items={Object.keys(names)} strategy={rectSwappingStrategy} disabled={!mayWrite}>
-          <ol className="weeks">
+          <ol className="block">
             {rows.map((row, index) => (
               <WeekRowView
                 key={row.week.monday}

@@ -32,11 +32,11 @@ export function WeekRowView(props: WeekRowViewProps) {
   const isOff = number === null && sessions.length > 0;
   return (
     <li className={`week ${isOff ? 'week-off' : ''}`} aria-label={weekName(row)}>
-      <div className="week-date">
+      <div className="text-right border-r border-line font-heading leading-tight [&_span]:block [&_span]:text-soft [&_span]:text-xs">
         <strong>{shortDay(sessions[0]?.on ?? week.monday)}</strong>
         <span>{number === null ? 'none held' : `week ${number}`}</span>
       </div>
-      <div className="week-theme">
+      <div className="grid content-start gap-0.5 [&>input]:font-heading [&>input]:font-bold [&>input]:bg-transparent [&>input]:w-full [&>input]:border-b [&>input]:border-dotted [&>input]:border-transparent [&>input:is(:hover,:focus)]:border-soft">
         <input
           aria-label={`Theme of ${weekName(row)}`}
           key={week.theme}
@@ -50,17 +50,18 @@ export function WeekRowView(props: WeekRowViewProps) {
           }}
           onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
         />
-        {step && <span className="week-step">{step}</span>}
+        {step && <span className="text-sm text-soft">{step}</span>}
         {notes.map((note) => (
-          <span key={describeWeekNote(note)} className="week-note">
+          <span key={describeWeekNote(note)} className="text-xs text-mulberry">
             {describeWeekNote(note)}
           </span>
         ))}
         {mayWrite && (
-          <details className="week-more">
+          <details className="text-sm [&_summary]:min-h-6 [&_summary]:text-soft [&_summary]:cursor-pointer [&_summary]:list-none [&_summary]:underline [&_summary]:decoration-dotted [&_summary]:underline-offset-[3px] [&_summary]:w-fit [&_label]:block">
             <summary>this week</summary>
             <label>
               <input
+                className="checkbox checkbox-sm"
                 type="checkbox"
                 checked={week.isHeavy}
                 onChange={({ target }) => onEdit({ do: 'set-heavy', week: index, isHeavy: target.checked })}
@@ -69,6 +70,7 @@ export function WeekRowView(props: WeekRowViewProps) {
             </label>
             <label>
               <input
+                className="checkbox checkbox-sm"
                 type="checkbox"
                 checked={week.pausesSequence}
                 onChange={({ target }) => onEdit({ do: 'pause-sequence', week: index, pauses: target.checked })}
@@ -77,7 +79,7 @@ export function WeekRowView(props: WeekRowViewProps) {
             </label>
             <button
               type="button"
-              className="plain-button"
+              className="link link-primary"
               disabled={sessions.length >= 7}
               onClick={() => onEdit({ do: 'add-session', week: index, id: newId() })}
             >
@@ -86,8 +88,8 @@ export function WeekRowView(props: WeekRowViewProps) {
           </details>
         )}
       </div>
-      <div className="week-sessions">
-        {sessions.length === 0 && <span className="quiet">no session</span>}
+      <div>
+        {sessions.length === 0 && <span className="text-soft">no session</span>}
         {sessions.map((planned) => (
           <SessionCell
             key={planned.session.id}

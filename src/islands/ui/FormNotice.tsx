@@ -10,14 +10,14 @@ interface FormNoticeProps {
 export function FormNotice({ word, onTheirs, onOurs }: FormNoticeProps) {
   if (!word) return null;
   return (
-    <div className="notice" role="alert">
+    <div className="alert alert-warning" role="alert">
       <p>{word.text}</p>
       {word.current !== undefined && (
         <p className="flex flex-wrap gap-3">
-          <button type="button" className="btn btn-quiet btn-sm" onClick={onTheirs}>
+          <button type="button" className="btn btn-outline btn-sm" onClick={onTheirs}>
             Go on from theirs
           </button>
-          <button type="button" className="btn btn-quiet btn-sm" onClick={onOurs}>
+          <button type="button" className="btn btn-outline btn-sm" onClick={onOurs}>
             Keep mine over it
           </button>
         </p>

@@ -19,7 +19,7 @@ export function Labelled({ id, label, isMust = false, hint, problem, children }:
         {label}
       </label>
       {hint && (
-        <p className="quiet small" id={`${id}-hint`}>
+        <p className="text-soft text-sm" id={`${id}-hint`}>
           {hint}
         </p>
       )}
@@ -33,7 +33,7 @@ export function Labelled({ id, label, isMust = false, hint, problem, children }:
 export function Problem({ id, label, problem }: Pick<LabelledProps, 'id' | 'label' | 'problem'>) {
   if (!problem) return null;
   return (
-    <p className="field-problem" id={`${id}-problem`}>
+    <p className="field-problem text-error text-sm mt-1" id={`${id}-problem`}>
       {label} {problem}
     </p>
   );

@@ -82,7 +82,7 @@ export function ChoiceField({ name, label, isMust, hint, choices }: ChoiceFieldP
 export function TickField({ name, label }: Pick<FieldProps, 'name' | 'label'>) {
   const { register } = useFormContext();
   return (
-    <label className="tick-field">
+    <label className="inline-flex items-center gap-2 min-h-7">
       <input type="checkbox" className="checkbox checkbox-sm" {...register(name)} /> {label}
     </label>
   );
@@ -95,13 +95,13 @@ export function TicksField({ name, label, hint, choices }: ChoiceFieldProps) {
     <fieldset className="field" aria-describedby={hint ? `${id}-hint` : undefined}>
       <legend>{label}</legend>
       {hint && (
-        <p className="quiet small" id={`${id}-hint`}>
+        <p className="text-soft text-sm" id={`${id}-hint`}>
           {hint}
         </p>
       )}
-      <div className="tick-list">
+      <div className="flex flex-wrap gap-y-[0.4rem] gap-x-5">
         {choices.map(([value, word]) => (
-          <label key={value} className="tick-field">
+          <label key={value} className="inline-flex items-center gap-2 min-h-7">
             <input type="checkbox" className="checkbox checkbox-sm" value={value} {...register(name)} /> {word}
           </label>
         ))}

@@ -105,16 +105,16 @@ test('what a browser cannot unpack is sent as it is', () => {
 
 test('odd methods, addresses and bodies are refused in words before any page; the picture service is off', async () => {
   for (const [path, method, status] of [
-    ['/bench', 'TRACE', 405],
-    ['/bench', 'PATCH', 405],
-    ['/bench?x=%00', 'GET', 400],
+    ['/sessions', 'TRACE', 405],
+    ['/sessions', 'PATCH', 405],
+    ['/sessions?x=%00', 'GET', 400],
     ['/%E0%A4%A', 'GET', 400],
     ['/_image?href=/x.png', 'GET', 404],
   ] as const) {
     await ask(path, { method });
     assert.match(rendered[0]!, new RegExp(`^GET /problem .*"status":${status},"message":"\\w`), `${method} ${path}`);
   }
-  await ask('/bench', { method: 'POST', headers: { 'content-length': '99999999' } }).catch(() => undefined);
+  await ask('/sessions', { method: 'POST', headers: { 'content-length': '99999999' } }).catch(() => undefined);
   assert.match(rendered[0]!, /"status":413/);
   const { status, headers, body } = await ask('/api/x', { method: 'PATCH' });
   assert.deepEqual([status, headers['x-content-type-options']], [405, 'nosniff']);
@@ -122,7 +122,7 @@ test('odd methods, addresses and bodies are refused in words before any page; th
 });
 
 test('text is compressed on its way, and robots.txt is text at its address', async () => {
-  const { headers } = await ask('/bench', { headers: { 'accept-encoding': 'gzip' } });
+  const { headers } = await ask('/sessions', { headers: { 'accept-encoding': 'gzip' } });
   assert.equal(headers['content-encoding'], 'gzip');
   const robots = await ask('/robots.txt');
   assert.match(robots.headers['content-type']!, /^text\/plain/);
@@ -142,7 +142,7 @@ test('where a request comes from is the connection, or what the named proxy says
 });
 
 test('after signing in one is led to a path of ours and nowhere else', () => {
-  assert.equal(ownPath('/bench/1?x=2'), '/bench/1?x=2');
+  assert.equal(ownPath('/sessions/1?x=2'), '/sessions/1?x=2');
   for (const odd of [
     '//evil.example',
     '/\t/evil.example',

@@ -21,7 +21,7 @@ export async function writeCalendar(
     due,
     describe: dueItemInPlain,
     timeZone: timeZone(),
-    addressOf: ({ stage, sessionId }) => `${address}${stage === 'bench' ? `/bench/${sessionId}` : `/term/${term}`}`,
+    addressOf: ({ stage, sessionId }) => `${address}${stage === 'bench' ? `/sessions/${sessionId}` : `/term/${term}`}`,
     madeAt: now(),
   });
 }

@@ -13,7 +13,7 @@ export async function exportFile(person: Person, include: { homes: boolean }): P
     format: 'footstool',
     version: 1,
     ...shelf,
-    // Homes and scripts may still name what was taken off the shelf.
+    // Homes and scripts may still name removed the shelf.
     things: [...shelf.things, ...retired.things.map((thing) => ({ ...thing, retired: true }))],
     homes: homes.map(({ nickname, contact, language, allergens, children, stock }) => ({
       nickname,

@@ -29,7 +29,7 @@ export async function readShelfItemPage(person: Person, named: string, key: stri
   const standing = segmentFor({ kind, key }, shelf, person);
   const segment = standing ?? segmentFor({ kind, key }, retired, person);
   if (!segment) throw new EdgeError('not-found');
-  // What was taken off the shelf still has its name and its cautions here.
+  // What was removed from the shelf still has its name and its cautions here.
   const things = thingsByKey([...shelf.things, ...retired.things]);
   return {
     segment,

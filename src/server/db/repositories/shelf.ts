@@ -59,7 +59,7 @@ export function thingsByKey(things: readonly ThingEntry[]): ThingsByKey {
 }
 
 /**
- * Everything the programme knows about things, by key: those that were taken off the shelf too, since scripts and homes
+ * Everything the programme knows about things, by key: those that were removed from the shelf too, since scripts and homes
  * still name them and their cautions still hold. One query.
  */
 export async function readThings(programmeId: string, transaction?: Transaction): Promise<ThingsByKey> {

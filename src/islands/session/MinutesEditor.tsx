@@ -29,7 +29,7 @@ export function MinutesEditor({ segment, onEdit }: { segment: Segment; onEdit: (
     if (segment.minutes[part][index] !== quantity) onEdit({ do: 'time-segment', segment: segment.id, part, minutes });
   };
   return (
-    <details className="minutes-editor">
+    <details className="minutes-editor [&_summary]:text-teal [&_summary]:cursor-pointer [&_summary]:underline [&_summary]:underline-offset-[3px] relative [&_summary]:list-none [&_table]:absolute [&_table]:z-5 [&_table]:bg-sheet [&_table]:border [&_table]:border-ink [&_table]:[border-spacing:0.4rem] [&_table]:border-separate [&_th]:font-semibold [&_th]:text-left [&_th]:whitespace-nowrap [&_input]:w-26 [&_input]:border-b [&_input]:border-b-soft [&_p]:text-red">
       <summary aria-label={`minutes of ${segment.title}`}>minutes</summary>
       <table>
         <thead>
@@ -49,6 +49,7 @@ export function MinutesEditor({ segment, onEdit }: { segment: Segment; onEdit: (
               {WHICH.map((which, index) => (
                 <td key={which}>
                   <input
+                    className="input input-sm"
                     key={String(segment.minutes[part][index])}
                     aria-label={`${word}, ${which}`}
                     defaultValue={String(segment.minutes[part][index])}

@@ -50,21 +50,21 @@ export function AddPart({ session, onEdit }: AddPartProps) {
     onEdit({ do: 'add-segment', segment: { ...own, lines: [line] }, at });
   };
   return (
-    <div className="add-part">
+    <div className="pt-[0.6rem] pb-8 pr-6 pl-[7.6rem] max-[860px]:pl-20">
       <button
         ref={opener}
         type="button"
-        className="btn btn-quiet btn-sm"
+        className="btn btn-outline btn-sm"
         aria-expanded={isOpen}
         onClick={() => (isOpen ? close() : setIsOpen(true))}
       >
         Add from the shelf
       </button>{' '}
-      <button type="button" className="btn btn-quiet btn-sm" onClick={addOwn}>
+      <button type="button" className="btn btn-outline btn-sm" onClick={addOwn}>
         Add a part
       </button>
       {isOpen && (
-        <div className="add-panel" onKeyDown={(event) => event.key === 'Escape' && close()}>
+        <div className="add-panel mt-2.5 max-w-176" onKeyDown={(event) => event.key === 'Escape' && close()}>
           <input
             autoFocus
             className="input"
@@ -78,15 +78,17 @@ export function AddPart({ session, onEdit }: AddPartProps) {
             {found.map((addable) => (
               <li key={`${addable.kind}/${addable.segment.from}`}>
                 <button type="button" onClick={() => add(addable)}>
-                  <strong>{addable.title}</strong> <span className="word-tag">{KIND_WORDS[addable.kind]}</span>
-                  <span className="about">{addable.about}</span>
+                  <strong>{addable.title}</strong> <span className="text-xs text-soft">{KIND_WORDS[addable.kind]}</span>
+                  <span className="block text-sm text-soft">{addable.about}</span>
                 </button>
               </li>
             ))}
           </ul>
           {problem && <p role="alert">{problem}</p>}
           {!problem && found.length === 0 && (
-            <p className="quiet">{isOnTheWay ? 'Looking on the shelf …' : 'Nothing on the shelf by these words.'}</p>
+            <p className="text-soft">
+              {isOnTheWay ? 'Looking on the shelf …' : 'Nothing on the shelf by these words.'}
+            </p>
           )}
         </div>
       )}

@@ -43,8 +43,8 @@ export function Bench(props: BenchProps) {
           : 'saving';
 
   return (
-    <div className="bench">
-      <div className="bench-top">
+    <div className="pb-22">
+      <div className="bg-paper border-b border-b-line pt-[0.8rem] pb-[0.4rem] px-6">
         <SessionHead
           {...{ id, session, keeping, isKept, mayWrite }}
           total={composed.tape.total}
@@ -75,14 +75,14 @@ export function Bench(props: BenchProps) {
         }}
       />
       {bench.refusal && (
-        <p className="notice banner" role="alert">
+        <p className="alert alert-warning banner mx-6 my-2.5" role="alert">
           {bench.refusal}{' '}
-          <button type="button" className="plain-button" onClick={bench.dismiss}>
-            all right
+          <button type="button" className="link link-primary" onClick={bench.dismiss}>
+            Close
           </button>
         </p>
       )}
-      <div className="sheet">
+      <div className="relative before:absolute before:left-[6.5rem] before:inset-y-0 before:border-l before:border-line max-[860px]:before:left-[4.2rem]">
         {composed.segments.map((part, index) => (
           <SegmentSheet
             key={part.segment.id}
@@ -94,7 +94,7 @@ export function Bench(props: BenchProps) {
           />
         ))}
         {session.segments.length === 0 && (
-          <p className="quiet px-6 py-8">The sheet is empty. Put a book, a song or an activity on it.</p>
+          <p className="text-soft px-6 py-8">The sheet is empty. Put a book, a song or an activity on it.</p>
         )}
         {mayWrite && <AddPart session={session} onEdit={bench.edit} />}
       </div>

@@ -61,7 +61,7 @@ export function SegmentSheet({ part, position, count, findings, things, mayWrite
           {isOwn && mayWrite ? (
             <input
               key={segment.title}
-              className="own-title"
+              className="min-w-56 border-b border-dashed border-b-soft [font:inherit]"
               aria-label="Title of this part"
               defaultValue={segment.title}
               maxLength={300}
@@ -83,9 +83,9 @@ export function SegmentSheet({ part, position, count, findings, things, mayWrite
           />
         )}
         {segment.made && (
-          <span className="segment-facts">
+          <span className="text-soft text-sm">
             {segment.dials.map((dial) => (
-              <span key={dial.name} className="made-dial">
+              <span key={dial.name}>
                 {dial.label}{' '}
                 <DialChip
                   dial={dial}
@@ -96,7 +96,7 @@ export function SegmentSheet({ part, position, count, findings, things, mayWrite
             ))}
           </span>
         )}
-        <span className="segment-facts">{factsOf(part)}</span>
+        <span className="text-soft text-sm">{factsOf(part)}</span>
         {mayWrite && (
           <span className="segment-tools">
             <MinutesEditor segment={segment} onEdit={onEdit} />
@@ -136,7 +136,7 @@ export function SegmentSheet({ part, position, count, findings, things, mayWrite
         onDragEnd={onDragEnd}
       >
         <SortableContext items={lines.map(({ line }) => line.id)} strategy={verticalListSortingStrategy}>
-          <ol className="lines">
+          <ol className="contents">
             {lines.map((composed, index) => (
               <LineRow
                 key={composed.line.id}
@@ -175,7 +175,11 @@ function LevelChoice({
   const offered = LEVELS.filter((level) => level === 'right' || segment.levels[level]);
   if (offered.length < 2) return null;
   return (
-    <span role="group" aria-label="Level" className="levels">
+    <span
+      role="group"
+      aria-label="Level"
+      className="inline-flex gap-3 text-sm [&_button]:link [&_button]:link-primary [&_button[aria-pressed=true]]:text-ink [&_button[aria-pressed=true]]:font-bold [&_button[aria-pressed=true]]:no-underline pointer-coarse:[&_button]:min-h-11 pointer-coarse:[&_button]:min-w-11"
+    >
       {offered.map((level) => (
         <button key={level} type="button" aria-pressed={segment.level === level} onClick={() => onChoose(level)}>
           {LEVEL_WORDS[level]}

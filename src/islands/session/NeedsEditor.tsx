@@ -44,9 +44,9 @@ export function NeedsEditor({ segment, things, onEdit }: NeedsEditorProps) {
     onEdit({ do: 'add-need', segment: segment.id, item: thing.key });
   };
   return (
-    <details className="needs-editor">
+    <details className="[&_summary]:text-teal [&_summary]:cursor-pointer [&_summary]:underline [&_summary]:underline-offset-[3px] relative [&_summary]:list-none [&_p[role='alert']]:text-red [&_ul]:grid [&_ul]:gap-[0.35rem] ">
       <summary aria-label={`needs of ${segment.title}`}>needs</summary>
-      <div className="needs-panel">
+      <div className="absolute z-5 right-0 w-[min(46rem,_90vw)] py-[0.6rem] px-[0.8rem] bg-sheet border border-ink">
         <ul>
           {segment.needs.map((need) => {
             const name = things[need.item]?.many ?? need.item;
@@ -54,7 +54,7 @@ export function NeedsEditor({ segment, things, onEdit }: NeedsEditorProps) {
               <li key={need.id}>
                 <input
                   key={String(need.qty)}
-                  className="need-qty"
+                  className="w-24"
                   aria-label={`How many ${name}`}
                   defaultValue={String(need.qty)}
                   onBlur={(event) => setQty(need, event.target.value)}
@@ -62,6 +62,7 @@ export function NeedsEditor({ segment, things, onEdit }: NeedsEditorProps) {
                 />{' '}
                 <strong>{name}</strong>{' '}
                 <select
+                  className="select select-sm"
                   aria-label={`${name}: for whom`}
                   value={need.per}
                   onChange={({ target }) => change(need, { per: target.value as Need['per'] })}
@@ -70,6 +71,7 @@ export function NeedsEditor({ segment, things, onEdit }: NeedsEditorProps) {
                   <option value="child">for each child</option>
                 </select>{' '}
                 <select
+                  className="select select-sm"
                   aria-label={`${name}: what becomes of them`}
                   value={need.use}
                   onChange={({ target }) => change(need, { use: target.value as Need['use'] })}
@@ -79,6 +81,7 @@ export function NeedsEditor({ segment, things, onEdit }: NeedsEditorProps) {
                 </select>{' '}
                 <label>
                   <input
+                    className="checkbox checkbox-sm"
                     type="checkbox"
                     checked={need.optional ?? false}
                     onChange={({ target }) => change(need, { optional: target.checked || undefined })}
@@ -96,8 +99,9 @@ export function NeedsEditor({ segment, things, onEdit }: NeedsEditorProps) {
             );
           })}
         </ul>
-        <p className="need-new">
+        <p className="flex flex-wrap gap-2 mt-2">
           <input
+            className="input input-sm"
             aria-label="Thing to add"
             list={listId}
             autoComplete="off"

@@ -28,8 +28,8 @@ export function MinuteTape({ tape, segments, mayWrite, onMove }: MinuteTapeProps
     undefined,
   );
   return (
-    <div className="tape" aria-label="Minute tape" role="group">
-      <div className="tape-sits">
+    <div className="relative mt-2 pb-[1.35rem]" aria-label="Minute tape" role="group">
+      <div className="relative h-[1.05rem]">
         {tape.sits.map((sit) => (
           <Sit key={sit.from} sit={sit} length={tape.length} isLabelled={sit.isTooLong || sit === longest} />
         ))}
@@ -42,7 +42,7 @@ export function MinuteTape({ tape, segments, mayWrite, onMove }: MinuteTapeProps
         onDragEnd={onDragEnd}
       >
         <SortableContext items={segments.map(({ id }) => id)} strategy={horizontalListSortingStrategy}>
-          <ol className="tape-band">
+          <ol className="flex h-[3.05rem] border-y border-marigold">
             {tape.segments.map((segment, index) => (
               <TapePart
                 key={segment.id}
@@ -56,11 +56,11 @@ export function MinuteTape({ tape, segments, mayWrite, onMove }: MinuteTapeProps
         </SortableContext>
       </DndContext>
       <Fade from={tape.segments.at(-1)?.end ?? 0} to={tape.total.high} length={tape.length} />
-      <div className="tape-ticks" aria-hidden="true">
+      <div className="relative h-0" aria-hidden="true">
         {tape.ticks.map((minute) => (
           <span
             key={minute}
-            className={minute % 5 === 0 ? 'tick tick-five' : 'tick'}
+            className={minute % 5 === 0 ? 'tape-tick [&&]:h-[0.7rem]' : 'tape-tick'}
             style={{ left: share(minute, tape.length) }}
           >
             {minute % 5 === 0 && minute > 0 && minute < tape.length && <b>{minute}</b>}

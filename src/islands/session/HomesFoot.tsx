@@ -53,22 +53,27 @@ export function HomesFoot({
     .sort((left, right) => daysAhead(right) - daysAhead(left));
   const fetch = materialsOrNone(composed.materials).map(({ item, qty }) => countThing(item, qty, things));
   return (
-    <footer className="bench-foot">
+    <footer className="homes-foot fixed inset-x-0 bottom-0 z-10 bg-paper border-t border-ink max-[860px]:static [&_strong]:block [&_strong]:font-heading [&_strong]:font-semibold">
       {isOpen && <HomesPanel fits={ordered} things={things} />}
-      <div className="foot-row">
-        <button type="button" className="foot-homes" aria-expanded={isOpen} onClick={() => setIsOpen(!isOpen)}>
+      <div className="flex gap-7 items-center py-[0.55rem] px-6 max-[860px]:flex-wrap">
+        <button
+          type="button"
+          className="flex gap-4 items-center text-left cursor-pointer flex-none"
+          aria-expanded={isOpen}
+          onClick={() => setIsOpen(!isOpen)}
+        >
           <HomeSteps states={ordered.map(({ answer }) => answer.state)} />
           <span>
             <strong>{readiness.ready === 1 ? '1 home as written' : `${readiness.ready} homes as written`}</strong>
-            <span className="foot-detail">
+            <span className="text-xs line-clamp-2">
               {countOutcomes(fits.map(outcomeOf))}
               {withoutBook > 0 && ` · ${withoutBook} without the book`}
             </span>
           </span>
         </button>
-        <div className="foot-cell">
+        <div className="flex-1 min-w-0 max-[860px]:basis-48">
           <strong>Things to fetch</strong>
-          <span className="foot-detail">
+          <span className="text-xs line-clamp-2">
             {fetch.length > 0
               ? fetch.join(', ')
               : composed.materials.ok
@@ -76,24 +81,24 @@ export function HomesFoot({
                 : 'a quantity does not come out'}
           </span>
         </div>
-        <div className="foot-cell">
+        <div className="flex-1 min-w-0 max-[860px]:basis-48">
           <strong>Before</strong>
-          <span className="foot-detail">
+          <span className="text-xs line-clamp-2">
             {before.length > 0
               ? before.map((entry) => `${capital(leadWords(entry))}: ${entry.text}`).join(' ')
               : 'nothing to prepare'}
           </span>
         </div>
-        <a className="btn btn-quiet btn-sm" href={`/bench/${id}/print`}>
+        <a className="btn btn-outline btn-sm" href={`/sessions/${id}/print`}>
           Print tray
         </a>
         {mayWrite &&
           (sending === 'ready' ? (
-            <a className="btn btn-primary" href={`/bench/${id}/send`}>
+            <a className="btn btn-primary" href={`/sessions/${id}/send`}>
               Send to {fits.length}
             </a>
           ) : (
-            <span className="quiet small" role="status">
+            <span className="text-soft text-sm" role="status">
               {SENDING_WORDS[sending]}
             </span>
           ))}
@@ -102,14 +107,16 @@ export function HomesFoot({
   );
 }
 
+const STEP_INK = { ready: 'fill-teal', swaps: 'fill-marigold', short: 'fill-none stroke-mulberry stroke-2' } as const;
+
 /** One step a home, rising: full as written, hatched with a swap, open where a kit is needed. */
 function HomeSteps({ states }: { states: readonly HomeState[] }) {
   return (
-    <svg className="home-steps" viewBox={`0 0 ${Math.max(1, states.length) * 13} 34`} aria-hidden="true">
+    <svg className="h-[2.1rem] w-auto" viewBox={`0 0 ${Math.max(1, states.length) * 13} 34`} aria-hidden="true">
       {states.map((state, index) => {
         const height = 10 + (22 * index) / Math.max(1, states.length - 1);
         return (
-          <rect key={index} className={`step-${state}`} x={index * 13 + 1} y={33 - height} width={11} height={height} />
+          <rect key={index} className={STEP_INK[state]} x={index * 13 + 1} y={33 - height} width={11} height={height} />
         );
       })}
     </svg>
@@ -118,8 +125,12 @@ function HomeSteps({ states }: { states: readonly HomeState[] }) {
 
 function HomesPanel({ fits, things }: { fits: readonly HomeFit[]; things: ThingsByKey }) {
   return (
-    <section className="homes-panel" aria-label="Homes" tabIndex={0}>
-      <table className="ruled small">
+    <section
+      className="max-h-[45vh] overflow-auto py-[0.6rem] px-6 border-b border-b-line bg-sheet"
+      aria-label="Homes"
+      tabIndex={0}
+    >
+      <table className="table text-sm">
         <thead>
           <tr>
             <th>Home</th>

@@ -17,15 +17,23 @@ export function FindingNote({ finding, things, mayWrite, onEdit }: FindingNotePr
     <div className={`finding finding-${finding.weight}`}>
       <strong>{title}</strong> <span>{text}</span>
       {mayWrite && finding.weight !== 'note' && (
-        <div className="finding-tools">
+        <div className="mt-[0.3rem] flex flex-wrap gap-y-[0.3rem] gap-x-[0.8rem] items-baseline">
           {remedy && finding.remedy && (
-            <button type="button" className="remedy" onClick={() => onEdit(finding.remedy!)}>
+            <button
+              type="button"
+              className="border border-ink rounded py-[0.15rem] px-[0.6rem] font-heading font-semibold cursor-pointer hover:bg-teal-ground"
+              onClick={() => onEdit(finding.remedy!)}
+            >
               {remedy}
             </button>
           )}
           {finding.weight === 'warning' && (
-            <button type="button" className="on-purpose" onClick={() => onEdit({ do: 'accept', finding: finding.id })}>
-              on purpose
+            <button
+              type="button"
+              className="text-teal underline underline-offset-[3px] cursor-pointer"
+              onClick={() => onEdit({ do: 'accept', finding: finding.id })}
+            >
+              Keep it as it is
             </button>
           )}
         </div>

@@ -10,5 +10,5 @@ export const POST: APIRoute = ({ locals, params, request }) =>
       termId: params.id!,
       slotId: typeof slot === 'string' ? slot : '',
     });
-    return jsonAnswer({ id, href: `/bench/${id}` });
+    return jsonAnswer({ id, href: `/sessions/${id}` });
   });

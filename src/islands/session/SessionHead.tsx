@@ -39,7 +39,7 @@ export function SessionHead({
   const describe = (change: Omit<Extract<Edit, { do: 'describe' }>, 'do'>) => onEdit({ do: 'describe', ...change });
   return (
     <div className="session-head">
-      <div className="session-title">
+      <div className="flex flex-wrap items-baseline gap-y-[0.15rem] gap-x-[1.1rem] [&_h1]:flex-[0_1_auto] [&_h1]:min-w-48 [&_h1_input]:[field-sizing:content] [&_h1_input]:max-w-full [&_h1_input]:min-w-40 [&_h1_input]:[font:inherit] [&_h1_input]:[letter-spacing:inherit] [&_h1_input]:bg-transparent [&_h1_input]:text-ellipsis">
         <h1>
           <input
             aria-label="Title of the session"
@@ -55,7 +55,7 @@ export function SessionHead({
             onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
           />
         </h1>
-        <details className="session-when">
+        <details className="session-when [&_summary]:text-soft [&_summary]:cursor-pointer [&_summary]:list-none [&_summary]:underline [&_summary]:decoration-dotted [&_summary]:underline-offset-4">
           <summary>
             {dayInWords(session.on, 'en-GB')}
             {session.at && `, ${session.at}`} · ages {agesInYears(session.ages).fromYears} to{' '}
@@ -63,7 +63,7 @@ export function SessionHead({
           </summary>
           {mayWrite && <WhenAndWho session={session} onDescribe={describe} />}
         </details>
-        <span className="session-tools">
+        <span className="ml-auto flex items-baseline gap-4 font-heading text-sm [&>button]:link [&>button]:link-primary pointer-coarse:[&_button]:min-h-11 pointer-coarse:[&_a]:min-h-11">
           <SaveStatus {...{ keeping, isKept }} />
           {mayWrite && (
             <>
@@ -75,13 +75,13 @@ export function SessionHead({
               </button>
             </>
           )}
-          {mayWrite && <a href={`/bench/${id}/copy`}>copy or delete</a>}
+          {mayWrite && <a href={`/sessions/${id}/copy`}>copy or delete</a>}
           <button type="button" onClick={onHelp} aria-label="keys">
             keys
           </button>
         </span>
       </div>
-      <div className="session-aim">
+      <div className="flex flex-wrap items-baseline gap-y-[0.15rem] gap-x-[1.1rem] mt-[0.15rem] [&_label]:flex [&_label]:flex-[1_1_24rem] [&_label]:gap-[0.6rem] [&_label]:items-baseline [&_label>span]:font-heading [&_label>span]:font-semibold [&_input]:flex-1 [&_input]:bg-transparent [&_input]:min-w-0 [&_input::placeholder]:text-soft">
         <label>
           <span>Aim</span>
           <input
@@ -94,7 +94,7 @@ export function SessionHead({
             onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
           />
         </label>
-        <strong className="likely" aria-live="polite">
+        <strong className="likely font-heading font-semibold text-sm" aria-live="polite">
           most likely {total.mean} min, 8 times in 10 between {Math.round(total.low)} and {Math.round(total.high)}
         </strong>
       </div>
@@ -122,10 +122,11 @@ function WhenAndWho({
     }
   };
   return (
-    <div className="when-who">
+    <div className="flex flex-wrap gap-y-[0.4rem] gap-x-4 py-[0.4rem] px-0 ">
       <label>
         date{' '}
         <input
+          className="input input-sm"
           type="date"
           value={session.on}
           onChange={({ target }) => target.value && onDescribe({ on: target.value })}
@@ -134,6 +135,7 @@ function WhenAndWho({
       <label>
         time{' '}
         <input
+          className="input input-sm"
           type="time"
           value={session.at ?? ''}
           onChange={({ target }) => onDescribe({ at: target.value || undefined })}
@@ -142,6 +144,7 @@ function WhenAndWho({
       <label>
         youngest{' '}
         <input
+          className="input input-sm w-18"
           type="number"
           min={0}
           max={10}
@@ -152,6 +155,7 @@ function WhenAndWho({
       <label>
         oldest{' '}
         <input
+          className="input input-sm w-18"
           type="number"
           min={0}
           max={10}

@@ -50,7 +50,7 @@ function NumberChip({ dial, onTurn }: { dial: NumberDial; onTurn: (value: number
   if (typed !== null) {
     return (
       <input
-        className="dial-entry"
+        className="w-[3.2rem] text-center font-bold bg-marigold-ground border-b-2 border-marigold-ink"
         autoFocus
         inputMode="numeric"
         aria-label={`${dial.label}, ${dial.min} to ${dial.max}`}
@@ -99,7 +99,7 @@ function targetOfKey(key: string, { value, min, max }: NumberDial): number | nul
 function ChoiceChip({ dial, onTurn }: { dial: ChoiceDial; onTurn: (value: string) => void }) {
   return (
     <select
-      className="dial dial-choice"
+      className="dial cursor-pointer appearance-none [font:inherit] font-bold"
       aria-label={dial.label}
       value={dial.value}
       onChange={(event) => onTurn(event.target.value)}

@@ -36,7 +36,7 @@ export function LineRow({ composed, segment, position, mayWrite, onEdit, startsI
     rendered.ok ? (
       rendered.value.map((piece, index) => <PieceView key={index} {...{ piece, segment, onEdit, mayWrite }} />)
     ) : (
-      <span className="broken">{source}</span>
+      <span className="border-b-2 border-red">{source}</span>
     );
 
   return (
@@ -54,12 +54,12 @@ export function LineRow({ composed, segment, position, mayWrite, onEdit, startsI
       {startsInWriting ? (
         <LineWriter {...{ composed, segment, position, onEdit, onWriting }} />
       ) : (
-        <div className="line-words">
+        <div className="pl-4.5 pr-4 leading-normal">
           <span className="line-text">
             {pieces(text, line.text)}
-            {line.answer && answer && <span className="answer"> → {pieces(answer, line.answer)}</span>}
+            {line.answer && answer && <span className="text-soft text-sm"> → {pieces(answer, line.answer)}</span>}
           </span>
-          {line.why && <span className="why">{line.why}</span>}
+          {line.why && <span className="ml-2.5 text-soft text-xs">{line.why}</span>}
           {mayWrite && (
             <span className="line-tools">
               <button type="button" onClick={() => onWriting(line.id)} aria-label={`write line ${position + 1}`}>
