@@ -158,7 +158,7 @@ test('an activity goes from the shelf into a session, found by a word of its ide
   await page.getByRole('button', { name: 'Search' }).click();
   await page.getByRole('link', { name: 'A shower in a jar' }).click();
   await page.getByLabel('Put it into').selectOption({ label: 'From the shelf, Monday 15 March' });
-  await page.getByRole('button', { name: 'Start writing' }).click();
+  await page.getByRole('button', { name: 'Add to the session' }).click();
   expect(page.url()).toBe(bench);
   await expect(page.getByRole('heading', { name: 'A shower in a jar' })).toBeVisible();
   expect((await partTitles(page)).at(-1)).toBe('Goodbye');

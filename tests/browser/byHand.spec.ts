@@ -97,7 +97,7 @@ test('sending says who has it, ticks all or none, and a second press sends nothi
   await page.goBack();
   await page.getByRole('checkbox', { name: 'Send to Blue door' }).check();
   await page.getByRole('button', { name: 'Send it' }).click();
-  await page.waitForURL(/\/(post|bench)\//);
+  await page.waitForURL(/\/(sent|sessions)\//);
   await page.goto(address('/sent'));
   await expect(page.getByRole('row').filter({ hasText: 'Sent once' })).toContainText(/\b1\b/);
 });

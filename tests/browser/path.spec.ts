@@ -97,7 +97,7 @@ test('an author makes a session, turns a dial, reorders by keyboard, sends it; a
 
   await test.step('the homes in sight: who can do it, and why', async () => {
     await isKept(page);
-    await page.getByRole('button', { name: /homes as written/ }).click();
+    await page.getByRole('button', { name: /can do it as written/ }).click();
     const blueDoor = page.getByRole('region', { name: 'Homes' }).getByRole('row').filter({ hasText: 'Blue door' });
     await expect(blueDoor).toContainText('with a swap');
     await expect(blueDoor).toContainText('jar lids for bottle lids');

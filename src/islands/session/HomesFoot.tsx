@@ -64,7 +64,9 @@ export function HomesFoot({
         >
           <HomeSteps states={ordered.map(({ answer }) => answer.state)} />
           <span>
-            <strong>{readiness.ready === 1 ? '1 home as written' : `${readiness.ready} homes as written`}</strong>
+            <strong>
+              {readiness.ready === 1 ? '1 home can do it as written' : `${readiness.ready} homes can do it as written`}
+            </strong>
             <span className="text-xs line-clamp-2">
               {countOutcomes(fits.map(outcomeOf))}
               {withoutBook > 0 && ` · ${withoutBook} without the book`}

@@ -33,12 +33,6 @@ const LEVEL_WORDS: Readonly<Record<LevelName, string>> = { easier: 'easier', rig
 export function SegmentSheet({ part, position, count, findings, things, mayWrite, onEdit }: SegmentSheetProps) {
   const { segment, lines } = part;
   const [writing, setWriting] = useState<string | null>(null);
-  const sensors = useMoveSensors();
-  const isOwn = segment.kind === 'activity' && !segment.from && !segment.made;
-  const onDragEnd = ({ active, over }: DragEndEvent) => {
-    const to = lines.findIndex(({ line }) => line.id === over?.id);
-    if (over && active.id !== over.id) onEdit({ do: 'move-line', segment: segment.id, line: String(active.id), to });
-  };
   const addLine = () => {
     const id = newId();
     onEdit({
@@ -56,99 +50,8 @@ export function SegmentSheet({ part, position, count, findings, things, mayWrite
       id={`part-${segment.id}`}
       aria-labelledby={`title-${segment.id}`}
     >
-      <header className="segment-head">
-        <h2 id={`title-${segment.id}`}>
-          {isOwn && mayWrite ? (
-            <input
-              key={segment.title}
-              className="min-w-56 border-b border-dashed border-b-soft [font:inherit]"
-              aria-label="Title of this part"
-              defaultValue={segment.title}
-              maxLength={300}
-              onBlur={({ target }) => {
-                const title = target.value.trim();
-                if (title && title !== segment.title) onEdit({ do: 'rename-segment', segment: segment.id, title });
-                else target.value = segment.title;
-              }}
-              onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-            />
-          ) : (
-            segment.title
-          )}
-        </h2>
-        {segment.kind === 'activity' && mayWrite && (
-          <LevelChoice
-            segment={segment}
-            onChoose={(level) => onEdit({ do: 'choose-level', segment: segment.id, level })}
-          />
-        )}
-        {segment.made && (
-          <span className="text-soft text-sm">
-            {segment.dials.map((dial) => (
-              <span key={dial.name}>
-                {dial.label}{' '}
-                <DialChip
-                  dial={dial}
-                  mayWrite={mayWrite}
-                  onTurn={(value) => onEdit({ do: 'turn-dial', segment: segment.id, dial: dial.name, value })}
-                />{' '}
-              </span>
-            ))}
-          </span>
-        )}
-        <span className="text-soft text-sm">{factsOf(part)}</span>
-        {mayWrite && (
-          <span className="segment-tools">
-            <MinutesEditor segment={segment} onEdit={onEdit} />
-            {!segment.made && <NeedsEditor {...{ segment, things, onEdit }} />}
-            {segment.from && !segment.made && <FromShelf {...{ segment, onEdit }} />}
-            <button
-              type="button"
-              disabled={position === 0}
-              onClick={() => onEdit({ do: 'move-segment', segment: segment.id, to: position - 1 })}
-              aria-label={`Move ${segment.title} earlier`}
-            >
-              earlier
-            </button>
-            <button
-              type="button"
-              disabled={position === count - 1}
-              onClick={() => onEdit({ do: 'move-segment', segment: segment.id, to: position + 1 })}
-              aria-label={`Move ${segment.title} later`}
-            >
-              later
-            </button>
-            <button
-              type="button"
-              onClick={() => onEdit({ do: 'remove-segment', segment: segment.id })}
-              aria-label={`take out ${segment.title}`}
-            >
-              take out
-            </button>
-          </span>
-        )}
-      </header>
-      <DndContext
-        id={`lines-${segment.id}`}
-        accessibility={movingWords(Object.fromEntries(lines.map(({ line }, index) => [line.id, `line ${index + 1}`])))}
-        sensors={sensors}
-        collisionDetection={closestCenter}
-        onDragEnd={onDragEnd}
-      >
-        <SortableContext items={lines.map(({ line }) => line.id)} strategy={verticalListSortingStrategy}>
-          <ol className="contents">
-            {lines.map((composed, index) => (
-              <LineRow
-                key={composed.line.id}
-                {...{ composed, segment, mayWrite, onEdit }}
-                position={index}
-                startsInWriting={writing === composed.line.id}
-                onWriting={setWriting}
-              />
-            ))}
-          </ol>
-        </SortableContext>
-      </DndContext>
+      <SegmentHead {...{ part, position, count, things, mayWrite, onEdit }} />
+      <SegmentLines {...{ part, mayWrite, onEdit, writing }} onWriting={setWriting} />
       {groupByRow(findings, part).map(({ row, span, group }) => (
         <div key={row} className="margin" style={{ gridRow: `${row} / span ${span}` }}>
           {group.map((finding) => (
@@ -162,6 +65,141 @@ export function SegmentSheet({ part, position, count, findings, things, mayWrite
         </button>
       )}
     </section>
+  );
+}
+
+type Edits = Pick<SegmentSheetProps, 'onEdit'>;
+type OfSegment = Edits & { readonly segment: ComposedSegment['segment'] };
+
+/** The heading of a part: its title, levels, dials and facts, and what can be done with it. */
+function SegmentHead({ part, position, count, things, mayWrite, onEdit }: Omit<SegmentSheetProps, 'findings'>) {
+  const { segment } = part;
+  const isOwn = segment.kind === 'activity' && !segment.from && !segment.made;
+  return (
+    <header className="segment-head">
+      <h2 id={`title-${segment.id}`}>
+        {isOwn && mayWrite ? <OwnTitle segment={segment} onEdit={onEdit} /> : segment.title}
+      </h2>
+      {segment.kind === 'activity' && mayWrite && (
+        <LevelChoice
+          segment={segment}
+          onChoose={(level) => onEdit({ do: 'choose-level', segment: segment.id, level })}
+        />
+      )}
+      {segment.made && <MadeDials {...{ segment, mayWrite, onEdit }} />}
+      <span className="text-soft text-sm">{factsOf(part)}</span>
+      {mayWrite && <SegmentTools {...{ segment, position, count, things, onEdit }} />}
+    </header>
+  );
+}
+
+/** The title of a part that the author wrote. */
+function OwnTitle({ segment, onEdit }: OfSegment) {
+  return (
+    <input
+      key={segment.title}
+      className="min-w-56 border-b border-dashed border-b-soft [font:inherit]"
+      aria-label="Title of this part"
+      defaultValue={segment.title}
+      maxLength={300}
+      onBlur={({ target }) => {
+        const title = target.value.trim();
+        if (title && title !== segment.title) onEdit({ do: 'rename-segment', segment: segment.id, title });
+        else target.value = segment.title;
+      }}
+      onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+    />
+  );
+}
+
+/** The dials of a part that a maker writes. */
+function MadeDials({ segment, mayWrite, onEdit }: OfSegment & { readonly mayWrite: boolean }) {
+  return (
+    <span className="text-soft text-sm">
+      {segment.dials.map((dial) => (
+        <span key={dial.name}>
+          {dial.label}{' '}
+          <DialChip
+            dial={dial}
+            mayWrite={mayWrite}
+            onTurn={(value) => onEdit({ do: 'turn-dial', segment: segment.id, dial: dial.name, value })}
+          />{' '}
+        </span>
+      ))}
+    </span>
+  );
+}
+
+type SegmentToolsProps = OfSegment & Pick<SegmentSheetProps, 'position' | 'count' | 'things'>;
+
+function SegmentTools({ segment, position, count, things, onEdit }: SegmentToolsProps) {
+  return (
+    <span className="segment-tools">
+      <MinutesEditor segment={segment} onEdit={onEdit} />
+      {!segment.made && <NeedsEditor {...{ segment, things, onEdit }} />}
+      {segment.from && !segment.made && <FromShelf {...{ segment, onEdit }} />}
+      <button
+        type="button"
+        disabled={position === 0}
+        onClick={() => onEdit({ do: 'move-segment', segment: segment.id, to: position - 1 })}
+        aria-label={`Move ${segment.title} earlier`}
+      >
+        earlier
+      </button>
+      <button
+        type="button"
+        disabled={position === count - 1}
+        onClick={() => onEdit({ do: 'move-segment', segment: segment.id, to: position + 1 })}
+        aria-label={`Move ${segment.title} later`}
+      >
+        later
+      </button>
+      <button
+        type="button"
+        onClick={() => onEdit({ do: 'remove-segment', segment: segment.id })}
+        aria-label={`take out ${segment.title}`}
+      >
+        take out
+      </button>
+    </span>
+  );
+}
+
+type SegmentLinesProps = Pick<SegmentSheetProps, 'part' | 'mayWrite' | 'onEdit'> & {
+  /** The line that is written in from the start, by id. */
+  readonly writing: string | null;
+  readonly onWriting: (line: string | null) => void;
+};
+
+/** The lines of a part, moved by hand or by keys. */
+function SegmentLines({ part: { segment, lines }, mayWrite, onEdit, writing, onWriting }: SegmentLinesProps) {
+  const sensors = useMoveSensors();
+  const onDragEnd = ({ active, over }: DragEndEvent) => {
+    const to = lines.findIndex(({ line }) => line.id === over?.id);
+    if (over && active.id !== over.id) onEdit({ do: 'move-line', segment: segment.id, line: String(active.id), to });
+  };
+  return (
+    <DndContext
+      id={`lines-${segment.id}`}
+      accessibility={movingWords(Object.fromEntries(lines.map(({ line }, index) => [line.id, `line ${index + 1}`])))}
+      sensors={sensors}
+      collisionDetection={closestCenter}
+      onDragEnd={onDragEnd}
+    >
+      <SortableContext items={lines.map(({ line }) => line.id)} strategy={verticalListSortingStrategy}>
+        <ol className="contents">
+          {lines.map((composed, index) => (
+            <LineRow
+              key={composed.line.id}
+              {...{ composed, segment, mayWrite, onEdit }}
+              position={index}
+              startsInWriting={writing === composed.line.id}
+              onWriting={onWriting}
+            />
+          ))}
+        </ol>
+      </SortableContext>
+    </DndContext>
   );
 }
 

@@ -1,14 +1,15 @@
 import { DndContext, closestCenter, pointerWithin, type CollisionDetection, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, rectSwappingStrategy } from '@dnd-kit/sortable';
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { pinConflicts, proposalInput, slotsAhead } from '../../core/terms/proposal.ts';
+import type { Term } from '../../core/terms/term.ts';
 import { countAims, touchedSessions } from '../../core/terms/touchedSessions.ts';
 import { heldSessions } from '../../core/terms/weekRows.ts';
 import { SCHOOL_WORDS, describePinConflict, describePlaced } from '../../messages/term.ts';
 import { SaveBanner } from '../autosave/SaveBanner.tsx';
 import { SaveStatus } from '../autosave/SaveStatus.tsx';
 import { useEditKeys } from '../autosave/useEditKeys.ts';
-import { useAutosave } from '../autosave/useAutosave.ts';
+import { useAutosave, type Keeping } from '../autosave/useAutosave.ts';
 import { movingWords } from '../moving/movingWords.ts';
 import { useMoveSensors } from '../moving/useMoveSensors.ts';
 import { DaysPanel } from './DaysPanel.tsx';
@@ -31,7 +32,7 @@ const underPointer: CollisionDetection = (moving) => {
 export function TermRoom(props: TermProps) {
   const { id, shelf, today, mayWrite } = props;
   const room = useTerm(props);
-  const { term, rows, stepsLeft, reasons, edit } = room;
+  const { term, rows, stepsLeft, edit } = room;
   const { keeping, isKept, overwriteRemote, loadRemote } = useAutosave({
     address: `/api/terms/${id}`,
     name: 'term',
@@ -44,7 +45,6 @@ export function TermRoom(props: TermProps) {
   );
   const [showsKeys, setShowsKeys] = useState(false);
   useEditKeys({ onUndo: room.undo, onRedo: room.redo, onHelp: () => setShowsKeys(true) });
-  const sensors = useMoveSensors();
   const held = useMemo(() => heldSessions(rows), [rows]);
   const names = Object.fromEntries(
     rows.flatMap((row) =>
@@ -61,36 +61,19 @@ export function TermRoom(props: TermProps) {
     else start(input);
   };
   const titleOf = (key: string) => shelf.activities.find((activity) => activity.id === key)?.title ?? key;
-  const onDragEnd = ({ active, over }: DragEndEvent) => {
-    if (over && active.id !== over.id) edit({ do: 'move-session', from: String(active.id), to: String(over.id) });
-  };
 
   return (
     <div className="term">
-      <header className="room-head">
-        <h1>{term.title}</h1>
-        <p className="text-soft">
-          {term.weeks.length} weeks, {held.length} sessions · {SCHOOL_WORDS[term.school].name} ·{' '}
-          {describePlaced(wanted, unplaced)}
-        </p>
-        <span className="ml-auto flex flex-wrap items-baseline gap-y-[0.2rem] gap-x-4 font-heading text-sm">
-          <SaveStatus {...{ keeping, isKept }} />
-          <button type="button" className="link link-primary" disabled={room.past.length === 0} onClick={room.undo}>
-            undo
-          </button>
-          <button type="button" className="link link-primary" disabled={room.future.length === 0} onClick={room.redo}>
-            redo
-          </button>
-          <button type="button" className="link link-primary" onClick={() => setShowsKeys(true)}>
-            keys
-          </button>
-        </span>
+      <TermHead {...{ room, keeping, isKept, placed: describePlaced(wanted, unplaced), heldCount: held.length }}>
+        <button type="button" className="link link-primary" onClick={() => setShowsKeys(true)}>
+          keys
+        </button>
         {mayWrite && proposal.phase !== 'working' && (
           <button type="button" className="btn btn-primary" onClick={propose}>
             Propose the open weeks
           </button>
         )}
-      </header>
+      </TermHead>
       <ProposalBar proposal={proposal} onStop={stop} onForget={forget} />
       <SaveBanner
         keeping={keeping}
@@ -104,48 +87,115 @@ export function TermRoom(props: TermProps) {
           room.take(newer.value);
         }}
       />
-      {room.refusal && (
-        <p className="alert alert-warning banner mx-6 my-2.5" role="alert">
-          {room.refusal}{' '}
-          <button type="button" className="link link-primary" onClick={room.dismiss}>
-            Close
-          </button>
-        </p>
-      )}
+      <Refusal room={room} />
       <div className="flex flex-wrap gap-y-[0.2rem] gap-x-8 py-2 px-6 border-b border-b-line">
         <DaysPanel {...{ term, mayWrite }} onEdit={edit} />
         <SequencePanel {...{ term, stepsLeft, mayWrite }} onEdit={edit} />
         <RulesPanel {...{ term, mayWrite }} onEdit={edit} />
-        <span className="ml-auto flex gap-4 font-heading text-sm">
-          <a href={`/term/${id}/coverage`}>Skills by week</a>
-          <a href={`/term/${id}/due`}>What is due</a>
-          <a href="/term?all">All terms</a>
-          {mayWrite && <a href="/term/new">Start another term</a>}
-        </span>
+        <TermLinks id={id} mayWrite={mayWrite} />
       </div>
-      <DndContext
-        id="term"
-        accessibility={movingWords(names)}
-        sensors={sensors}
-        collisionDetection={underPointer}
-        onDragEnd={onDragEnd}
-      >
-        <SortableContext items={Object.keys(names)} strategy={rectSwappingStrategy} disabled={!mayWrite}>
-          <ol className="block">
-            {rows.map((row, index) => (
-              <WeekRowView
-                key={row.week.monday}
-                {...{ row, index, shelf, reasons, today, mayWrite, isKept, names }}
-                termId={id}
-                skills={touched.filter((session) => session.row === row).flatMap(({ skills }) => skills)}
-                order={Object.keys(names)}
-                onEdit={edit}
-              />
-            ))}
-          </ol>
-        </SortableContext>
-      </DndContext>
+      <WeekList {...{ room, touched, names, isKept }} term={props} />
       <TermKeys isOpen={showsKeys} onClose={() => setShowsKeys(false)} />
     </div>
+  );
+}
+
+type TermRoomState = ReturnType<typeof useTerm>;
+
+interface TermHeadProps {
+  readonly room: TermRoomState;
+  readonly keeping: Keeping<Term>;
+  readonly isKept: boolean;
+  /** How many of the skills aimed at stand in a week, in words. */
+  readonly placed: string;
+  readonly heldCount: number;
+  readonly children: ReactNode;
+}
+
+/** The title of the term, how full it is, whether it is saved, and what can be done with all of it. */
+function TermHead({ room, keeping, isKept, placed, heldCount, children }: TermHeadProps) {
+  const { term } = room;
+  return (
+    <header className="room-head">
+      <h1>{term.title}</h1>
+      <p className="text-soft">
+        {term.weeks.length} weeks, {heldCount} sessions · {SCHOOL_WORDS[term.school].name} · {placed}
+      </p>
+      <span className="ml-auto flex flex-wrap items-baseline gap-y-[0.2rem] gap-x-4 font-heading text-sm">
+        <SaveStatus {...{ keeping, isKept }} />
+        <button type="button" className="link link-primary" disabled={room.past.length === 0} onClick={room.undo}>
+          undo
+        </button>
+        <button type="button" className="link link-primary" disabled={room.future.length === 0} onClick={room.redo}>
+          redo
+        </button>
+        {children}
+      </span>
+    </header>
+  );
+}
+
+function TermLinks({ id, mayWrite }: { id: string; mayWrite: boolean }) {
+  return (
+    <span className="ml-auto flex gap-4 font-heading text-sm">
+      <a href={`/term/${id}/coverage`}>Skills by week</a>
+      <a href={`/term/${id}/due`}>What is due</a>
+      <a href="/term?all">All terms</a>
+      {mayWrite && <a href="/term/new">Start another term</a>}
+    </span>
+  );
+}
+
+function Refusal({ room }: { room: TermRoomState }) {
+  if (!room.refusal) return null;
+  return (
+    <p className="alert alert-warning mx-6 my-2.5" role="alert">
+      {room.refusal}{' '}
+      <button type="button" className="link link-primary" onClick={room.dismiss}>
+        Close
+      </button>
+    </p>
+  );
+}
+
+interface WeekListProps {
+  readonly room: TermRoomState;
+  readonly term: TermProps;
+  readonly touched: ReturnType<typeof touchedSessions>;
+  /** What each session is called, by its id. */
+  readonly names: Readonly<Record<string, string>>;
+  readonly isKept: boolean;
+}
+
+/** The weeks, whose sessions change places by hand or by keys. */
+function WeekList({ room, term: { id, shelf, today, mayWrite }, touched, names, isKept }: WeekListProps) {
+  const { rows, reasons, edit } = room;
+  const sensors = useMoveSensors();
+  const onDragEnd = ({ active, over }: DragEndEvent) => {
+    if (over && active.id !== over.id) edit({ do: 'move-session', from: String(active.id), to: String(over.id) });
+  };
+  return (
+    <DndContext
+      id="term"
+      accessibility={movingWords(names)}
+      sensors={sensors}
+      collisionDetection={underPointer}
+      onDragEnd={onDragEnd}
+    >
+      <SortableContext items={Object.keys(names)} strategy={rectSwappingStrategy} disabled={!mayWrite}>
+        <ol className="block">
+          {rows.map((row, index) => (
+            <WeekRowView
+              key={row.week.monday}
+              {...{ row, index, shelf, reasons, today, mayWrite, isKept, names }}
+              termId={id}
+              skills={touched.filter((session) => session.row === row).flatMap(({ skills }) => skills)}
+              order={Object.keys(names)}
+              onEdit={edit}
+            />
+          ))}
+        </ol>
+      </SortableContext>
+    </DndContext>
   );
 }

@@ -48,18 +48,30 @@ const numeric = (name: string, allowNull = false) => ({
   },
 });
 
+type Define = (model: typeof Model, tableName: string, columns: object) => void;
+
 let readyFor: Sequelize | undefined;
 
 /** Ties the models to the connection, once for each connection; gives the connection for transactions. */
 export function tables(): Sequelize {
   const sequelize = database();
   if (readyFor === sequelize) return sequelize;
-  const define = (model: typeof Model, tableName: string, columns: object) =>
+  const define: Define = (model, tableName, columns) =>
     (model as unknown as { init: (columns: object, options: object) => void }).init(columns, {
       sequelize,
       tableName,
       modelName: tableName,
     });
+  definePeople(define);
+  defineShelfAndHomes(define);
+  defineSessions(define);
+  defineSendings(define);
+  tieTogether();
+  readyFor = sequelize;
+  return sequelize;
+}
+
+function definePeople(define: Define): void {
   define(ProgrammeRow, 'programmes', {
     id: uuidKey(),
     slug: text(),
@@ -76,6 +88,28 @@ export function tables(): Sequelize {
     expiresAt: moment(),
     signedInAt: moment(),
   });
+  define(PersonLinkRow, 'person_links', {
+    id: uuidKey(),
+    kind: text(),
+    tokenHash: text(),
+    programmeId: maybe(DataTypes.UUID),
+    userId: maybe(DataTypes.UUID),
+    email: text(),
+    name: text(),
+    role: maybe(DataTypes.TEXT),
+    createdAt: moment(),
+    createdBy: maybe(DataTypes.UUID),
+    expiresAt: moment(),
+    usedAt: maybe(DataTypes.DATE),
+  });
+  define(KnownPlaceRow, 'known_places', {
+    userId: uuidKey(),
+    placeHash: { ...text(), primaryKey: true },
+    lastAt: moment(),
+  });
+}
+
+function defineShelfAndHomes(define: Define): void {
   define(ShelfItemRow, 'shelf_items', {
     id: uuidKey(),
     programmeId: uuid(),
@@ -87,6 +121,28 @@ export function tables(): Sequelize {
     minutesCorrectedAt: maybe(DataTypes.DATE),
     revision: whole(),
     correctedFactor: numeric('correctedFactor', true),
+  });
+  define(SwapRulingRow, 'swap_rulings', {
+    programmeId: uuidKey(),
+    wanted: { ...text(), primaryKey: true },
+    item: { ...text(), primaryKey: true },
+    verdict: text(),
+    fit: numeric('fit'),
+    why: text(),
+    ruledBy: maybe(DataTypes.UUID),
+    ruledAt: moment(),
+  });
+  define(ReservationRow, 'reservations', {
+    id: uuidKey(),
+    programmeId: uuid(),
+    bookKey: text(),
+    title: text(),
+    copy: text(),
+    leadWorkingDays: whole(),
+    reservedOn: day(),
+    arrivesOn: day(),
+    neededOn: day(),
+    cancelledAt: maybe(DataTypes.DATE),
   });
   define(HomeRow, 'homes', {
     id: uuidKey(),
@@ -115,6 +171,9 @@ export function tables(): Sequelize {
     programmeId: uuid(),
     qty: numeric('qty'),
   });
+}
+
+function defineSessions(define: Define): void {
   define(SessionRow, 'sessions', {
     id: uuidKey(),
     programmeId: uuid(),
@@ -130,6 +189,49 @@ export function tables(): Sequelize {
     keptBy: maybe(DataTypes.UUID),
     deletedAt: maybe(DataTypes.DATE),
   });
+  define(TermRow, 'terms', {
+    id: uuidKey(),
+    programmeId: uuid(),
+    title: text(),
+    startsOn: day(),
+    endsOn: day(),
+    body: json(),
+    revision: whole(),
+    keptAt: moment(),
+    keptBy: maybe(DataTypes.UUID),
+  });
+  define(TickRow, 'ticks', {
+    programmeId: uuidKey(),
+    task: { ...text(), primaryKey: true },
+    dueOn: day(),
+    tickedAt: moment(),
+    tickedBy: maybe(DataTypes.UUID),
+  });
+  define(CalendarFeedRow, 'calendar_feeds', {
+    id: uuidKey(),
+    programmeId: uuid(),
+    tokenHash: text(),
+    createdAt: moment(),
+    revokedAt: maybe(DataTypes.DATE),
+  });
+  define(PrintJobRow, 'print_jobs', {
+    id: uuidKey(),
+    programmeId: uuid(),
+    sessionId: maybe(DataTypes.UUID),
+    title: text(),
+    state: text(),
+    pages: whole(),
+    bytes: whole(),
+    createdAt: moment(),
+    createdBy: maybe(DataTypes.UUID),
+    choice: { type: DataTypes.JSONB, allowNull: true },
+    done: { ...whole(), defaultValue: 0 },
+    total: { ...whole(), defaultValue: 0 },
+    removedAt: maybe(DataTypes.DATE),
+  });
+}
+
+function defineSendings(define: Define): void {
   define(SendingRow, 'sendings', {
     id: uuidKey(),
     sessionId: uuid(),
@@ -192,87 +294,9 @@ export function tables(): Sequelize {
     ease: maybe(DataTypes.TEXT),
     level: maybe(DataTypes.TEXT),
   });
-  define(TermRow, 'terms', {
-    id: uuidKey(),
-    programmeId: uuid(),
-    title: text(),
-    startsOn: day(),
-    endsOn: day(),
-    body: json(),
-    revision: whole(),
-    keptAt: moment(),
-    keptBy: maybe(DataTypes.UUID),
-  });
-  define(ReservationRow, 'reservations', {
-    id: uuidKey(),
-    programmeId: uuid(),
-    bookKey: text(),
-    title: text(),
-    copy: text(),
-    leadWorkingDays: whole(),
-    reservedOn: day(),
-    arrivesOn: day(),
-    neededOn: day(),
-    cancelledAt: maybe(DataTypes.DATE),
-  });
-  define(SwapRulingRow, 'swap_rulings', {
-    programmeId: uuidKey(),
-    wanted: { ...text(), primaryKey: true },
-    item: { ...text(), primaryKey: true },
-    verdict: text(),
-    fit: numeric('fit'),
-    why: text(),
-    ruledBy: maybe(DataTypes.UUID),
-    ruledAt: moment(),
-  });
-  define(CalendarFeedRow, 'calendar_feeds', {
-    id: uuidKey(),
-    programmeId: uuid(),
-    tokenHash: text(),
-    createdAt: moment(),
-    revokedAt: maybe(DataTypes.DATE),
-  });
-  define(PrintJobRow, 'print_jobs', {
-    id: uuidKey(),
-    programmeId: uuid(),
-    sessionId: maybe(DataTypes.UUID),
-    title: text(),
-    state: text(),
-    pages: whole(),
-    bytes: whole(),
-    createdAt: moment(),
-    createdBy: maybe(DataTypes.UUID),
-    choice: { type: DataTypes.JSONB, allowNull: true },
-    done: { ...whole(), defaultValue: 0 },
-    total: { ...whole(), defaultValue: 0 },
-    removedAt: maybe(DataTypes.DATE),
-  });
-  define(PersonLinkRow, 'person_links', {
-    id: uuidKey(),
-    kind: text(),
-    tokenHash: text(),
-    programmeId: maybe(DataTypes.UUID),
-    userId: maybe(DataTypes.UUID),
-    email: text(),
-    name: text(),
-    role: maybe(DataTypes.TEXT),
-    createdAt: moment(),
-    createdBy: maybe(DataTypes.UUID),
-    expiresAt: moment(),
-    usedAt: maybe(DataTypes.DATE),
-  });
-  define(KnownPlaceRow, 'known_places', {
-    userId: uuidKey(),
-    placeHash: { ...text(), primaryKey: true },
-    lastAt: moment(),
-  });
-  define(TickRow, 'ticks', {
-    programmeId: uuidKey(),
-    task: { ...text(), primaryKey: true },
-    dueOn: day(),
-    tickedAt: moment(),
-    tickedBy: maybe(DataTypes.UUID),
-  });
+}
+
+function tieTogether(): void {
   MembershipRow.belongsTo(ProgrammeRow, { as: 'programme', foreignKey: 'programmeId' });
   MembershipRow.belongsTo(UserRow, { as: 'user', foreignKey: 'userId' });
   SignInRow.belongsTo(UserRow, { as: 'user', foreignKey: 'userId' });
@@ -286,6 +310,4 @@ export function tables(): Sequelize {
   GuideLinkRow.hasOne(ReplyRow, { as: 'reply', foreignKey: 'linkId' });
   ReplyRow.hasMany(ReplyPartRow, { as: 'parts', foreignKey: 'replyId' });
   ReplyRow.belongsTo(GuideLinkRow, { as: 'link', foreignKey: 'linkId' });
-  readyFor = sequelize;
-  return sequelize;
 }
