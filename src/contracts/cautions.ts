@@ -24,13 +24,13 @@ export const ALLERGENS = [
 const MOST_CHARACTERS = 60;
 
 /** The known name that is written most like a word. */
-export function nearestName(word: string, known: readonly string[]): string {
+function nearestName(word: string, known: readonly string[]): string {
   const wanted = word.slice(0, MOST_CHARACTERS).toLowerCase();
   return known.reduce((best, name) => (distance(wanted, name) < distance(wanted, best) ? name : best));
 }
 
 /** One of a closed list of names; a misspelt one is refused with the nearest. */
-export const oneOfNames = (names: readonly string[], what: string) =>
+const oneOfNames = (names: readonly string[], what: string) =>
   string()
     .required()
     .test('known-name', (word, context) =>

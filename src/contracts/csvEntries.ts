@@ -5,7 +5,7 @@ import type { EntryKind } from './shelfEntries.ts';
 type Column = 'text' | 'number' | 'yes-no' | 'words' | 'phrases' | 'json';
 
 /** The columns of each kind, in the order they are written. `docs/formats.md` describes them. */
-export const CSV_COLUMNS: Readonly<Record<EntryKind, Readonly<Record<string, Column>>>> = {
+const CSV_COLUMNS: Readonly<Record<EntryKind, Readonly<Record<string, Column>>>> = {
   thing: {
     key: 'text',
     one: 'text',

@@ -3,7 +3,7 @@ import { string } from 'yup';
 import { object } from 'yup';
 import type { ObjectShape } from 'yup';
 
-export const UNKNOWN = ({ unknown }: { unknown?: string }) => `has fields that are not known: ${unknown ?? ''}`;
+const UNKNOWN = ({ unknown }: { unknown?: string }) => `has fields that are not known: ${unknown ?? ''}`;
 
 /** An object with these fields and no others. */
 export const exactly = <Fields extends ObjectShape>(fields: Fields) => object(fields).noUnknown(UNKNOWN);
@@ -16,7 +16,7 @@ export const someWords = (most: number) =>
     .max(most, `must be at most ${most} characters`)
     .matches(/\S/, 'must not be empty');
 
-export const KEY = /^[\p{L}\p{M}\p{N}]+(-[\p{L}\p{M}\p{N}]+)*$/u;
+const KEY = /^[\p{L}\p{M}\p{N}]+(-[\p{L}\p{M}\p{N}]+)*$/u;
 
 export const key = () =>
   string()

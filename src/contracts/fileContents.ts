@@ -7,7 +7,7 @@ import { describeScriptFault } from '../messages/edits.ts';
 import type { BookEntry, HomeEntry, SessionEntry, SongEntry, ThingEntry } from './shelfFile.ts';
 
 /** An activity as the open format has it. */
-export interface ActivityOfFile extends ShelfActivity {
+interface ActivityOfFile extends ShelfActivity {
   readonly themes: readonly string[];
 }
 

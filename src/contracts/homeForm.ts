@@ -4,7 +4,7 @@ import { ALLERGENS } from './cautions.ts';
 /** Homes of one programme; each session is worked out for all of them. */
 export const MOST_HOMES = 300;
 
-export const HOME_LANGUAGES = ['en', 'es', 'ar'] as const;
+const HOME_LANGUAGES = ['en', 'es', 'ar'] as const;
 
 const oneAddress = string()
   .trim()

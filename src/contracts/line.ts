@@ -9,7 +9,7 @@ export const partId = () =>
     .max(80)
     .matches(/^[A-Za-z0-9-]+$/, 'must be letters, digits and hyphens');
 
-export const MOST_SAID_CHARACTERS = 4000;
+const MOST_SAID_CHARACTERS = 4000;
 
 /** What words were said from: the name of a sentence and what it speaks of. */
 export const said = () =>
@@ -45,7 +45,7 @@ export const dialSettings = () =>
     .test('dials', 'must be an object of dial names and values', (value) => isRecordOf(value, ['number', 'string']));
 
 /** Dials and needs that an object of settings may name. */
-export const MOST_SETTINGS = 60;
+const MOST_SETTINGS = 60;
 
 export function isRecordOf(value: unknown, types: readonly string[]): boolean {
   return (

@@ -15,7 +15,7 @@ export const makerSource = () =>
     changes: makerChanges(),
   }).default(undefined);
 
-export const makerChanges = () =>
+const makerChanges = () =>
   exactly({
     lines: array()
       .of(

@@ -3,7 +3,7 @@ import { object, ref, string } from 'yup';
 const LEAST_PASSWORD = 10;
 
 /** One address for letters, in small letters. */
-export const emailAddress = () =>
+const emailAddress = () =>
   string()
     .trim()
     .lowercase()

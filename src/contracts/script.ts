@@ -20,7 +20,7 @@ const MOST_QUANTITY = 100_000;
 const MOST_MINUTES = 1440;
 const MOST_DIAL = 1_000_000;
 
-export const quantity = () =>
+const quantity = () =>
   mixed<Quantity>()
     .required()
     .test('quantity', `must be a number from 0 to ${MOST_QUANTITY} or an expression`, isQuantity);

@@ -9,7 +9,7 @@ import { allergenName, cautionPolicy, traitName } from './cautions.ts';
 import { programmeSettings } from './programme.ts';
 import { activityFields, calendarDay, isShortEnough, TOO_LONG_A_SCRIPT, segmentEntry } from './script.ts';
 
-export const LANGUAGES = ['en', 'es', 'ar'] as const;
+const LANGUAGES = ['en', 'es', 'ar'] as const;
 
 const ageRange = () =>
   exactly({
@@ -122,7 +122,7 @@ export const activityEntry = exactly({
     );
   });
 
-export const homeEntry = exactly({
+const homeEntry = exactly({
   nickname: someWords(80),
   contact: words(200).test(
     'one-address',
@@ -174,7 +174,7 @@ const part = lazy((value: unknown): Schema =>
 );
 
 /** A session in a file names its parts, whose scripts come from the shelf, or holds its segments as the editor keeps them. */
-export const sessionEntry = exactly({
+const sessionEntry = exactly({
   title: someWords(300),
   on: calendarDay(),
   at: clockTime(),

@@ -15,7 +15,7 @@ export type MessageValues = Readonly<Record<string, MessageValue>>;
 export type MessageValue = number | string | OwnWords | Message | MessageList | MoneyAmount;
 
 /** Words of an author, in the author's language whatever the sentence around them is in. */
-export interface OwnWords {
+interface OwnWords {
   readonly own: string;
 }
 

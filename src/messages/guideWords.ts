@@ -79,6 +79,6 @@ export interface GuideWords {
 }
 
 /** What a caution says at a level; `otherwise` serves the levels that are not named. */
-export type CautionWords = { readonly [level in CautionLevel]?: string } & { readonly otherwise: string };
+type CautionWords = { readonly [level in CautionLevel]?: string } & { readonly otherwise: string };
 
 export type GuideLanguage = 'en' | 'es' | 'ar';

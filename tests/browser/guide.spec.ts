@@ -26,7 +26,7 @@ async function openWithoutScript(browser: Browser): Promise<Page> {
 /** The demo's first session has been sent to every home; this is one home's guide of it. */
 async function demoGuide(page: Page, home: string): Promise<string> {
   await signIn(page);
-  await page.getByRole('link', { name: 'Sent' }).click();
+  await page.getByRole('link', { name: 'Sent', exact: true }).click();
   await page.getByRole('link', { name: 'The cart with no wheels' }).click();
   return guideOf(page, home);
 }

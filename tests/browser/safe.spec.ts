@@ -19,7 +19,7 @@ async function openHome(browser: Browser): Promise<Page> {
 
 async function demoPost(page: Page): Promise<void> {
   await signIn(page);
-  await page.getByRole('link', { name: 'Sent' }).click();
+  await page.getByRole('link', { name: 'Sent', exact: true }).click();
   await page.getByRole('link', { name: 'The cart with no wheels' }).click();
 }
 

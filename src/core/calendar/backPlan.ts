@@ -1,11 +1,13 @@
 import { byCodeUnit } from '../ordering.ts';
 import { addDays, hoursBefore, weekdayOf, type CalendarDate } from './dates.ts';
 
+/** Something that must happen before an event, with its lead in days, open days or hours (one of them). */
 export type PlannedTask =
   | { readonly id: string; readonly workingDays: number }
   | { readonly id: string; readonly days: number }
   | { readonly id: string; readonly hours: number };
 
+/** An event, what must happen before it, and the days nobody works. */
 export interface BackPlanInput {
   readonly on: CalendarDate;
   /** HH:MM, for tasks in hours; midnight when absent. */
@@ -17,6 +19,7 @@ export interface BackPlanInput {
   readonly tasks: readonly PlannedTask[];
 }
 
+/** A task with the day (or moment) by which it is due, and whether that is over. */
 export interface DueTask {
   readonly id: string;
   /** YYYY-MM-DD, or YYYY-MM-DDTHH:MM for tasks in hours. */

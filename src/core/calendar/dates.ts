@@ -1,7 +1,7 @@
+import { addDays as addWholeDays, differenceInCalendarDays, format, getISODay, parseISO } from 'date-fns';
+
 /** A day of the calendar, YYYY-MM-DD. Arithmetic is done on whole days, so no time zone comes in. */
 export type CalendarDate = string;
-
-const MS_PER_DAY = 86_400_000;
 
 /** Whether a text is a day that exists. */
 export function isCalendarDate(text: string): boolean {
@@ -17,17 +17,17 @@ export function isTimeOfDay(text: string): boolean {
 
 /** The day so many days later (earlier when negative). Takes days that exist. */
 export function addDays(day: CalendarDate, days: number): CalendarDate {
-  return new Date(toMs(day) + days * MS_PER_DAY).toISOString().slice(0, 10);
+  return format(addWholeDays(parseISO(day), days), 'yyyy-MM-dd');
 }
 
 /** Days from one day to another; negative when the second comes first. */
 export function daysBetween(from: CalendarDate, to: CalendarDate): number {
-  return Math.round((toMs(to) - toMs(from)) / MS_PER_DAY);
+  return differenceInCalendarDays(parseISO(to), parseISO(from));
 }
 
 /** Monday is 1, Sunday 7. */
 export function weekdayOf(day: CalendarDate): number {
-  return ((new Date(toMs(day)).getUTCDay() + 6) % 7) + 1;
+  return getISODay(parseISO(day));
 }
 
 /** Clock time so many hours before a day and time of day, as YYYY-MM-DDTHH:MM. Clocks are not put forward or back. */
@@ -45,8 +45,4 @@ export function ageInMonths(birthMonth: string, on: CalendarDate): number {
   const [year, month] = on.split('-').map(Number) as [number, number];
   const isLastOfMonth = addDays(on, 1).slice(0, 7) !== on.slice(0, 7);
   return (year - birthYear) * 12 + (month - birthMonthOfYear) - (isLastOfMonth ? 0 : 1);
-}
-
-function toMs(day: CalendarDate): number {
-  return new Date(`${day}T00:00:00Z`).getTime();
 }

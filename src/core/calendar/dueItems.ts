@@ -20,6 +20,7 @@ export interface DueItem {
   readonly what: DueWhat;
 }
 
+/** Sessions with what they ask for, today, and the days nobody works. */
 export interface DueInput {
   readonly sessions: readonly PreparedSession[];
   readonly today: CalendarDate;

@@ -8,6 +8,7 @@ export interface Lead {
   readonly hours?: number | undefined;
 }
 
+/** What is to be done before a session, as a code with what it is about. */
 export type DueWhat =
   | { readonly kind: 'hold' }
   | { readonly kind: 'write' }
@@ -42,7 +43,8 @@ export function leadOf(id: string, { days, workingDays, hours }: Lead): PlannedT
   return { id, days: days ?? 0 };
 }
 
-export const WORKING_DAYS_A_WEEK = 5;
+/** How many open days a week has where nothing else is known. */
+const WORKING_DAYS_A_WEEK = 5;
 
 /** A lead in calendar days, for words such as "three days before": hours and open days rounded up. */
 export function daysAhead({ days, workingDays, hours }: Lead): number {
@@ -59,8 +61,9 @@ export function bookPreparations(book: string, leadWorkingDays: number): Prepara
 }
 
 /** Reminders, a few days before a later session, to keep what an earlier one made. */
-export const DAYS_TO_REMIND = 3;
+const DAYS_TO_REMIND = 3;
 
+/** An activity with what is kept from it, and what it needs from earlier ones. */
 export interface KeepingPart {
   readonly key: string;
   readonly title: string;

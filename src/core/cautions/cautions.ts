@@ -12,6 +12,7 @@ import {
   type Room,
 } from './rules.ts';
 
+/** A caution that holds, at its level, with the things or actions that call for it. */
 export interface Caution {
   readonly rule: string;
   readonly level: CautionLevel;
@@ -30,6 +31,7 @@ export interface UsedThing {
   readonly isCounter?: boolean | undefined;
 }
 
+/** Who is in a room, and what is used and done there. */
 export interface CautionsInput extends Room {
   readonly items: readonly UsedThing[];
   readonly actions: readonly string[];

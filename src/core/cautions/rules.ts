@@ -1,3 +1,4 @@
+/** How strongly a caution holds, the strongest first. */
 export const CAUTION_LEVELS = ['stop', 'hold', 'watch', 'note'] as const;
 /** stop: not for this age, withheld. hold: an adult does it. watch: within arm's reach. note: good to know. */
 export type CautionLevel = (typeof CAUTION_LEVELS)[number];
@@ -117,14 +118,14 @@ export interface OwnRule {
 }
 
 /** A usual rule that a programme makes stricter. */
-export interface StricterRule {
+interface StricterRule {
   readonly rule: string;
   readonly level: CautionLevel;
   readonly underMonths?: number | undefined;
 }
 
 /** A recorded decision not to say a caution. It hides words, never a stop. */
-export interface HiddenRule {
+interface HiddenRule {
   readonly rule: string;
   readonly by: string;
   /** YYYY-MM-DD */
@@ -139,6 +140,7 @@ export interface CautionPolicy {
   readonly hidden: readonly HiddenRule[];
 }
 
+/** What a programme decided about cautions before it decides anything: our rules as they stand. */
 export const USUAL_POLICY: CautionPolicy = { own: [], stricter: [], hidden: [] };
 
 /** The stricter of two levels; null is no caution at all. */

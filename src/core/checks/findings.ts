@@ -24,9 +24,10 @@ import type { SeatedFlag } from '../time/runSheet.ts';
 import { findBreakInSit } from './seatedRemedy.ts';
 
 /** `note` explains, `heed` asks for a decision, `stop` keeps the session from being sent. */
-export type FindingWeight = 'note' | 'warning' | 'stop';
+type FindingWeight = 'note' | 'warning' | 'stop';
 
-export type FindingFacts =
+/** What a check found, as a code with what explains it; `messages/findings` words it. */
+type FindingFacts =
   | { readonly code: 'computed'; readonly need: Need; readonly qty: number }
   | { readonly code: 'quantity-problem'; readonly need: Need; readonly problem: ExpressionProblem }
   | { readonly code: 'line-problem'; readonly problem: TemplateProblem }

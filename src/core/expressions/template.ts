@@ -16,7 +16,7 @@ export type TemplateProblem =
   | { code: 'expression'; column: number; problem: ExpressionProblem };
 
 /** A thing as a line may name it: one and many of it, and how many of it are used. */
-export interface NamedThing {
+interface NamedThing {
   readonly one: string;
   readonly many: string;
   /** A whole number from 0. */
@@ -126,6 +126,7 @@ function formatNumber(value: number): string {
   return String(Math.round(value * 100) / 100);
 }
 
+/** Text as a template that gives it back unchanged: braces are doubled. */
 export function escapeBraces(text: string): string {
   return text.replaceAll('{', '{{');
 }

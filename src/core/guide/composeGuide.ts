@@ -18,6 +18,7 @@ import { type ThingsByKey, namesOf } from '../materials/thing.ts';
 import { type Home, childFor } from '../homes/home.ts';
 import type { Session, Segment } from '../session/session.ts';
 
+/** What a home's guide is put together from. */
 export interface GuideInput {
   readonly session: Session;
   readonly home: Home;
@@ -71,7 +72,7 @@ export function composeGuide(input: GuideInput): Guide {
   };
 }
 
-export interface HomeContext {
+interface HomeContext {
   readonly fit: HomeFit;
   readonly things: ThingsByKey;
   readonly loves: string | undefined;
@@ -80,7 +81,7 @@ export interface HomeContext {
 }
 
 /** What lines may refer to at this home: its own things by name and number, and the dials as its swaps set them. */
-export function homeScope(part: FittedPart, level: LevelName, { fit, things, loves }: HomeContext): TemplateScope {
+function homeScope(part: FittedPart, level: LevelName, { fit, things, loves }: HomeContext): TemplateScope {
   const amounts = new Map(amountsAt(part, level, fit));
   return {
     values: { ...valuesAt(part.segment, level), ...part.sets },
@@ -95,7 +96,7 @@ export function homeScope(part: FittedPart, level: LevelName, { fit, things, lov
 }
 
 /** How many of what serves each need a level asks for, by the need's id in the session. */
-export function amountsAt(part: FittedPart, level: LevelName, { household }: HomeFit): [string, number][] {
+function amountsAt(part: FittedPart, level: LevelName, { household }: HomeFit): [string, number][] {
   return part.served.map((served) => {
     const alone = { household, parts: [{ ...part, isLeftOut: false, served: [served] }] };
     const [total] = fetchOf(alone, new Map([[part.segment.id, level]]));
@@ -103,7 +104,7 @@ export function amountsAt(part: FittedPart, level: LevelName, { household }: Hom
   });
 }
 
-export function guideSegment(part: FittedPart, context: HomeContext): GuideSegment {
+function guideSegment(part: FittedPart, context: HomeContext): GuideSegment {
   const { segment, served } = part;
   const levelAt = (level: LevelName) => guideLevel(part, level, context);
   const offered = levelsOf(segment);
@@ -149,7 +150,7 @@ export function guideSegment(part: FittedPart, context: HomeContext): GuideSegme
   };
 }
 
-export function guideLevel(part: FittedPart, level: LevelName, context: HomeContext): GuideLevel {
+function guideLevel(part: FittedPart, level: LevelName, context: HomeContext): GuideLevel {
   const { segment } = part;
   const scope = homeScope(part, level, context);
   const { lines, together, alone } = composeSegment(segment, scope, level);
@@ -162,7 +163,7 @@ export function guideLevel(part: FittedPart, level: LevelName, context: HomeCont
 }
 
 /** A title as it was said from a message, in the home's language; otherwise as the author has it. */
-export function titleOf(
+function titleOf(
   { title, says }: Segment,
   { speech, authorLanguage }: HomeContext,
 ): Pick<GuideSegment, 'title' | 'lang'> {
@@ -171,7 +172,7 @@ export function titleOf(
 }
 
 /** A line in the home's language where it was said from a message, otherwise in the author's words; none where it cannot be written out. */
-export function guideLine({ line, text, answer }: ComposedLine, { speech, authorLanguage }: HomeContext): GuideLine[] {
+function guideLine({ line, text, answer }: ComposedLine, { speech, authorLanguage }: HomeContext): GuideLine[] {
   const { kind, why, says } = line;
   const said = says && speech.language !== authorLanguage ? speech.find(says.key, says.values) : null;
   if (says && said !== null) {
@@ -185,7 +186,7 @@ export function guideLine({ line, text, answer }: ComposedLine, { speech, author
 }
 
 /** What the fetch list grows by if only this part changes to a level. */
-export function moreFor(part: FittedPart, level: LevelName, { fit, things }: HomeContext): GuideLevel['more'] {
+function moreFor(part: FittedPart, level: LevelName, { fit, things }: HomeContext): GuideLevel['more'] {
   if (part.isLeftOut || level === part.segment.level) return [];
   const now = new Map(fetchOf(fit).map(({ item, qty }) => [item, qty]));
   return fetchOf(fit, new Map([[part.segment.id, level]])).flatMap(({ item, qty }) => {
@@ -195,7 +196,7 @@ export function moreFor(part: FittedPart, level: LevelName, { fit, things }: Hom
 }
 
 /** The fetch list: quantities by thing over the whole session, as this home has them. */
-export function thingsToFetch(fit: HomeFit, things: ThingsByKey): GuideThing[] {
+function thingsToFetch(fit: HomeFit, things: ThingsByKey): GuideThing[] {
   const all = fit.parts.filter(({ isLeftOut }) => !isLeftOut).flatMap(({ served }) => served);
   return fetchOf(fit).map(({ item, qty }): GuideThing => {
     const uses = all.filter((use) => use.item === item && use.qty > 0);
@@ -212,13 +213,13 @@ export function thingsToFetch(fit: HomeFit, things: ThingsByKey): GuideThing[] {
   });
 }
 
-export function nameFor(item: string, qty: number, things: ThingsByKey): string {
+function nameFor(item: string, qty: number, things: ThingsByKey): string {
   const names = namesOf(item, things);
   return qty === 1 ? names.one : names.many;
 }
 
 /** What a home does before the day: only for things that it uses from what it has. */
-export function beforeTheDay({ segment, served }: FittedPart): { days: number; text: string }[] {
+function beforeTheDay({ segment, served }: FittedPart): { days: number; text: string }[] {
   const usesOwn = ({ need, item }: { readonly need: string; readonly item?: string | undefined }) =>
     served.some((use: ServedNeed) => {
       const wanted = item ?? use.need.item;

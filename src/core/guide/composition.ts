@@ -18,17 +18,20 @@ import {
   type TemplateScope,
 } from '../expressions/template.ts';
 
+/** A line as it stands in the script, with its words written out or why they cannot be. */
 export interface ComposedLine {
   readonly line: Line;
   readonly text: Outcome<Piece[], TemplateProblem>;
   readonly answer?: Outcome<Piece[], TemplateProblem> | undefined;
 }
 
+/** A part written out: its lines and its minutes. */
 export interface ComposedSegment extends TimesOfSegment {
   readonly segment: Segment;
   readonly lines: readonly ComposedLine[];
 }
 
+/** A session worked out: parts, minutes, tape and what to fetch. */
 export interface ComposedSession {
   readonly segments: readonly ComposedSegment[];
   readonly runSheet: RunSheet;
@@ -37,6 +40,7 @@ export interface ComposedSession {
   readonly materials: ReturnType<typeof totalMaterials>;
 }
 
+/** What minutes are judged by: sitting per year of age, and the youngest child. */
 export interface TimeSettings {
   readonly seatedMinutesPerYear: number;
   /** Ages in whole months of those it is for; the youngest decides. */
@@ -72,7 +76,7 @@ export function composeSession(session: Session, things: ThingsByKey, settings: 
 }
 
 /** The needs of a segment with the quantities of a level. */
-export function needsAt(segment: Segment, level: LevelName): Segment['needs'] {
+function needsAt(segment: Segment, level: LevelName): Segment['needs'] {
   return segment.needs.map((need) => ({ ...need, qty: quantityAt(segment, need, level) }));
 }
 

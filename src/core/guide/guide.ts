@@ -4,6 +4,7 @@ import type { HomeState } from '../homes/readiness.ts';
 import type { Scope } from '../expressions/expression.ts';
 import type { Segment } from '../session/session.ts';
 
+/** A line as a home reads it. */
 export interface GuideLine {
   readonly kind: Segment['lines'][number]['kind'];
   readonly text: string;
@@ -24,6 +25,7 @@ export interface GuideLevel {
   readonly minutes: number;
 }
 
+/** A part as a home gets it, whole at each level it may choose. */
 export interface GuideSegment {
   readonly id: string;
   readonly title: string;
@@ -54,6 +56,7 @@ export interface GuideSegment {
   readonly dials: Scope;
 }
 
+/** A thing on a home's fetch list, as many as it needs, from its own stock or from a kit. */
 export interface GuideThing {
   readonly item: string;
   readonly name: string;
@@ -66,7 +69,7 @@ export interface GuideThing {
 }
 
 /** A book that is read, and what to do when it is not at hand. */
-export interface GuideBook {
+interface GuideBook {
   readonly title: string;
   /** How to tell it without the book; absent: from the pictures or from memory. */
   readonly retold?: string | undefined;

@@ -2,6 +2,7 @@ import { byCodeUnit } from '../ordering.ts';
 import { isOldEnough } from '../materials/swaps.ts';
 import type { FeasibleActivity } from './feasibleActivities.ts';
 
+/** Three things and what they open together: skills, and activities that need nothing else. */
 export interface Basket {
   /** Three things (fewer when there are fewer), each with the skills it adds to those before it. */
   readonly things: readonly { readonly item: string; readonly adds: readonly string[] }[];

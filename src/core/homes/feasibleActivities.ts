@@ -15,11 +15,12 @@ export interface FeasibleActivity {
 }
 
 /** A need with what may serve it. */
-export interface HaveNeed extends StockedNeed {
+interface HaveNeed extends StockedNeed {
   /** What the script says; absent: the first option. */
   readonly written?: string | undefined;
 }
 
+/** An activity that can be done with what is there, as written or with a swap. */
 export interface Doable {
   readonly activity: FeasibleActivity;
   /** As the script says, or with another thing for at least one need. */

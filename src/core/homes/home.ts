@@ -1,6 +1,7 @@
 import { ageInMonths, type CalendarDate } from '../calendar/dates.ts';
 import type { StockItem } from '../materials/swaps.ts';
 
+/** A child of a home; only the month of birth is kept. */
 export interface Child {
   readonly nickname: string;
   /** YYYY-MM */

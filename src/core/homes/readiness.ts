@@ -2,6 +2,7 @@ import { chooseSwaps, isOldEnough, type StockedNeed, type StockItem, type SwapPi
 import { tallyThings } from '../materials/materials.ts';
 import { byCodeUnit } from '../ordering.ts';
 
+/** What one home has and who lives there, as far as readiness asks. */
 export interface HomeStock {
   readonly id: string;
   readonly youngestMonths: number;
@@ -11,6 +12,7 @@ export interface HomeStock {
 /** `ready`: as written. `swaps`: everything covered, something by another thing. `short`: something is lacking. */
 export type HomeState = 'ready' | 'swaps' | 'short';
 
+/** How one home can do a session, and what a kit has to hold. */
 export interface HomeReadiness {
   readonly id: string;
   readonly state: HomeState;
@@ -19,6 +21,7 @@ export interface HomeReadiness {
   readonly picks: readonly SwapPick[];
 }
 
+/** How many homes can do a session as written, with a swap or with a kit, and the kits together. */
 export interface Readiness {
   readonly homes: readonly HomeReadiness[];
   readonly ready: number;

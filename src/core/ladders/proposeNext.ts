@@ -2,6 +2,7 @@ import type { CalendarDate } from '../calendar/dates.ts';
 import { byCodeUnit } from '../ordering.ts';
 import { LADDERS, type Rung } from './rungs.ts';
 
+/** An activity as a ladder looks at it: its skills, and when it was last used. */
 export interface LadderActivity {
   readonly key: string;
   readonly title: string;
@@ -10,6 +11,7 @@ export interface LadderActivity {
   readonly lastUsed?: CalendarDate | undefined;
 }
 
+/** What to do next after something was noticed: the rung above, the one below, and activities. */
 export interface NextStep {
   /** What to offer: the next rung when this one is there, this one again while it is not. */
   readonly offer: Rung;

@@ -76,6 +76,7 @@ function letterAt(x: number, index: number): Shape[] {
   ];
 }
 
+/** The length of every strip before it is cut, in mm: it fits across both papers. */
 export const STRIP_MM = 180;
 
 /** The largest difference in whole mm that so many strips allow: `cutPositions` finds places for it and for no larger one. */

@@ -42,7 +42,7 @@ export function firstValues(maker: Maker): Record<string, number | string> {
 }
 
 /** Most characters that a typed list may have. */
-export const LONGEST_LIST = 300;
+const LONGEST_LIST = 300;
 
 /** Says the sentences of one maker's catalogue by their short names; a name with a slash is one of another catalogue. */
 export function sayFor(makerId: string, speech: Speech): Say {

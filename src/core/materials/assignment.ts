@@ -1,6 +1,7 @@
 import { bestMultipliers, type CapacityRow } from './multipliers.ts';
 
-export interface AssignmentOption {
+/** One thing that would serve a need, with its worth and how many it takes. */
+interface AssignmentOption {
   /** The place in the need's own list, from 0. */
   readonly index: number;
   readonly item: string;
@@ -10,6 +11,7 @@ export interface AssignmentOption {
   readonly gain: number;
 }
 
+/** A need with all that may serve it. */
 export interface AssignmentNeed {
   readonly segment: string;
   readonly use: 'lasting' | 'used-up';

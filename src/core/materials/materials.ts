@@ -4,13 +4,16 @@ import { byCodeUnit } from '../ordering.ts';
 import { err, ok, type Outcome } from '../outcome.ts';
 import { evaluateQuantity, roundUp, type ExpressionProblem, type Scope } from '../expressions/expression.ts';
 
+/** A need as far as it is counted. */
 export type CountedNeed = Pick<Need, 'item' | 'per' | 'use'> & { readonly qty: Quantity };
 
+/** The needs of a session's parts, and for how many children. */
 export interface MaterialsInput {
   readonly children: number;
   readonly segments: readonly { readonly id: string; readonly dials: Scope; readonly needs: readonly CountedNeed[] }[];
 }
 
+/** How many of one thing a session takes. */
 export interface MaterialTotal {
   readonly item: string;
   readonly qty: number;
@@ -18,6 +21,7 @@ export interface MaterialTotal {
   readonly segments: readonly string[];
 }
 
+/** A quantity that has no value, by its place. */
 export interface MaterialProblem {
   /** Indexes from 0. */
   readonly segment: number;

@@ -17,6 +17,7 @@ export interface Swap {
   readonly sets?: Readonly<Record<string, number>> | undefined;
 }
 
+/** A thing that a part takes: how many, for each home or child, and what else will do. */
 export interface Need {
   readonly id: string;
   readonly item: string;

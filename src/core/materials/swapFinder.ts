@@ -28,6 +28,7 @@ export interface SwapRuling {
   readonly why: string;
 }
 
+/** Why something will do or not, as a code with what explains it. */
 export type SwapReason =
   | { readonly code: 'lacks'; readonly trait: string }
   | { readonly code: 'larger' | 'smaller'; readonly times: number }
@@ -39,6 +40,7 @@ export type SwapReason =
   | { readonly code: 'alike' }
   | { readonly code: 'ruled'; readonly why: string };
 
+/** A thing that may stand for another, with how well and why. */
 export interface SwapProposal {
   readonly item: string;
   /** 0 to 1, two decimals. */
@@ -47,6 +49,7 @@ export interface SwapProposal {
   readonly reasons: readonly SwapReason[];
 }
 
+/** What is wanted, for how many and how young, and what there is to choose from. */
 export interface SwapFinderInput {
   readonly wanted: FindableThing;
   readonly qty: number;

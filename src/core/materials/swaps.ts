@@ -1,6 +1,7 @@
 import { roundTo } from '../numbers/rounding.ts';
 import { searchAssignment, type AssignmentNeed } from './assignment.ts';
 
+/** A thing that serves a need, as many as it takes, as well as it fits (0 to 1). */
 export interface SwapOption {
   readonly item: string;
   /** 0 to 1. */
@@ -11,6 +12,7 @@ export interface SwapOption {
   readonly qty?: number | undefined;
 }
 
+/** A need with its options, to be served from a stock. */
 export interface StockedNeed {
   readonly id: string;
   readonly segment: string;
@@ -20,16 +22,19 @@ export interface StockedNeed {
   readonly options: readonly SwapOption[];
 }
 
+/** So many of a thing, by its key. */
 export interface StockItem {
   readonly item: string;
   readonly qty: number;
 }
 
+/** What serves a need: its own thing, a swap, or nothing (null). */
 export interface SwapPick {
   readonly need: string;
   readonly item: string | null;
 }
 
+/** The best way to serve all needs from a stock, with what is left to a kit. */
 export interface SwapAnswer {
   readonly picks: readonly SwapPick[];
   readonly covered: number;
@@ -37,6 +42,7 @@ export interface SwapAnswer {
   readonly fit: number;
 }
 
+/** Needs, a stock, and the youngest age in months that bears on what may be used. */
 export interface SwapsInput {
   readonly youngestMonths: number;
   readonly needs: readonly StockedNeed[];

@@ -11,6 +11,7 @@ export interface Thing {
   readonly allergens: readonly string[];
 }
 
+/** Things of the shelf by their keys. */
 export type ThingsByKey = Readonly<Record<string, Thing>>;
 
 /** One and many of a thing; its key where the shelf does not know it. */

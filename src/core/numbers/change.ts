@@ -1,5 +1,6 @@
 import { coinKinds, fewestCoins, reachableSums, type CoinKind, type Coins } from './coins.ts';
 
+/** What comes back for a price, in coins and in hops up to what was given; null coins where the till cannot. */
 export interface ChangeGiven {
   readonly change: number;
   /** From the till, fewest coins, largest first; null when it cannot. */
@@ -25,6 +26,7 @@ export function giveChange(price: number, tender: number, till: Coins): ChangeGi
   return { change: tender - price, coins: fewestCoins(coinKinds(till), tender - price), hops };
 }
 
+/** Prices by how they can be paid: exactly, with change, or not at all. */
 export interface ShopPrices {
   /** Payable exactly. */
   readonly exact: readonly number[];

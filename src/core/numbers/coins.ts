@@ -1,11 +1,13 @@
 /** Coins by worth in the smallest unit of money: how many of each. */
 export type Coins = Readonly<Record<string, number>>;
 
+/** So many coins of one worth, in the smallest unit. */
 export interface CoinKind {
   readonly worth: number;
   readonly count: number;
 }
 
+/** The handfuls of a purse that make an amount. */
 export interface PayingWays {
   /** Different handfuls that make the amount; a bigint where a number could not hold it. */
   readonly ways: number | bigint;

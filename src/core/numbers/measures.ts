@@ -1,5 +1,6 @@
 import { roundTo } from './rounding.ts';
 
+/** A container, the shares it is poured into, and what a kitchen measures with. */
 export interface MeasuresInput {
   /** Millilitres. */
   readonly container: number;

@@ -1,3 +1,4 @@
+/** Pairs up to a largest number, both ways round or once, of one total or of any. */
 export interface PairCardsInput {
   /** The highest total when ordered, the highest part when not. Whole, from 0. */
   readonly max: number;

@@ -1,3 +1,4 @@
+/** A unit that repeats, how long the row is, and how many of each piece there are. */
 export interface PatternInput {
   /** The repeating unit, at least one piece. */
   readonly unit: readonly string[];
@@ -5,6 +6,7 @@ export interface PatternInput {
   readonly have: Readonly<Record<string, number>>;
 }
 
+/** A row laid out, what comes next, and which pieces are short. */
 export interface PatternRow {
   readonly row: readonly string[];
   readonly next: string;

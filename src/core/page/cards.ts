@@ -103,12 +103,12 @@ export function cardPages(
 }
 
 /** Whether all writing on a card also fits across it when it is turned. */
-export function hasShortWritingOnly({ height, shapes }: Drawing): boolean {
+function hasShortWritingOnly({ height, shapes }: Drawing): boolean {
   return shapes.every((shape) => shape.kind !== 'text' || textWidth(shape.text, shape.size) <= height * 0.9);
 }
 
 /** A drawing turned a quarter to the right. Writing stays upright, its middle where the turned card has it. */
-export function turnedRight(drawing: Drawing): Drawing {
+function turnedRight(drawing: Drawing): Drawing {
   const { height } = drawing;
   const turn = (x: number, y: number): readonly [number, number] => [height - y, x];
   return {

@@ -14,6 +14,7 @@ export const INKS = {
   green: '#3d7d3a',
   grey: '#8a8f8d',
 } as const;
+/** The inks that drawings use, by name. */
 export type Ink = keyof typeof INKS;
 
 interface Inked {
@@ -56,6 +57,7 @@ export type Shape =
       readonly fill?: Ink | undefined;
     };
 
+/** Shapes in millimetres from the top left, on a ground of a width and height. */
 export interface Drawing {
   readonly width: number;
   readonly height: number;

@@ -6,8 +6,10 @@ export const PAPERS = {
   a4: { width: 210, height: 297 },
   letter: { width: 215.9, height: 279.4 },
 } as const;
+/** A kind of paper a programme prints on. */
 export type Paper = keyof typeof PAPERS;
 
+/** A printed page in millimetres. */
 export interface Page {
   readonly width: number;
   readonly height: number;
@@ -17,6 +19,7 @@ export interface Page {
   readonly isBack?: boolean | undefined;
 }
 
+/** How sheets are printed. */
 export interface SheetSettings {
   readonly paper: Paper;
   /** Margin on every side, mm. */
@@ -27,9 +30,11 @@ export interface SheetSettings {
   readonly speech: Speech;
 }
 
+/** The margin on every side, in mm, that all usual printers keep. */
 export const USUAL_MARGIN = 12;
 /** Room at the foot of each sheet for the ruler mark and the title. */
-export const FOOT = 12;
+const FOOT = 12;
+/** The length of the mark by which the size of a print is checked, in mm. */
 export const RULER_MM = 50;
 
 /** Where cards may stand on a sheet. */

@@ -2,6 +2,7 @@ import { flowPages, writing } from '../page/flow.ts';
 import type { Drawing } from '../page/drawing.ts';
 import { printableArea, type Page, type SheetSettings } from '../page/paper.ts';
 
+/** A line of a printed guide and how it is set. */
 export interface SheetLine {
   readonly style: 'title' | 'heading' | 'line' | 'item' | 'strong' | 'soft';
   readonly text: string;

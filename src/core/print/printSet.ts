@@ -50,6 +50,7 @@ export function estimatePages(input: PrintSetInput): number {
   return layoutPrintSet(input).pages.length;
 }
 
+/** Everything on paper that a session needs. */
 export interface PrintSet {
   /** In the order of printing; two to a sheet, front and back, when it is printed on both sides. */
   readonly pages: readonly Page[];

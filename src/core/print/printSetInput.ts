@@ -8,12 +8,15 @@ import type { GuideSheet } from './guidePages.ts';
 
 /** For whom a tray is printed. */
 export const TRAY_FOR = ['author', 'home', 'all', 'kit'] as const;
+/** For whom a print set is. */
 export type TrayFor = (typeof TRAY_FOR)[number];
 
 /** How: as usual, with little ink, in large print, or drawn by hand where there is no printer. */
 export const TRAY_VERSIONS = ['usual', 'ink', 'large', 'by-hand'] as const;
+/** How a print set is printed. */
 export type TrayVersion = (typeof TRAY_VERSIONS)[number];
 
+/** A home as far as its print set needs it. */
 export interface PrintSetHome {
   readonly nickname: string;
   readonly children: readonly string[];
@@ -26,6 +29,7 @@ export interface PrintSetHome {
 /** A tray of more pages is refused: nobody prints it, and laying it out would hold up others. */
 export const MOST_PAGES = 1200;
 
+/** What a print set is laid out from. */
 export interface PrintSetInput {
   readonly session: Pick<Session, 'title' | 'segments'>;
   readonly for: TrayFor;

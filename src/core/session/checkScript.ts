@@ -7,6 +7,7 @@ import { isWholeLevel, linesAt, quantityAt, valuesAt } from './levels.ts';
 import type { ActivityBody, Segment } from './session.ts';
 import { renderTemplate, type TemplateProblem } from '../expressions/template.ts';
 
+/** What is wrong with a script, as a code with what explains it. */
 export type ScriptFault =
   | { readonly code: 'dial-range'; readonly dial: string }
   | { readonly code: 'dial-value'; readonly problem: EditProblem }
@@ -39,6 +40,7 @@ export function placesOf(
   return Object.fromEntries(things.flatMap(({ key, places }) => (places === undefined ? [] : [[key, places]])));
 }
 
+/** How thoroughly a script is tried, and what is known of things. */
 export interface CheckSettings {
   readonly places?: PlacesByItem | undefined;
   /** `every-end`: as an activity on the shelf, at both ends of every dial. `as-it-stands`: as it goes to homes now. */

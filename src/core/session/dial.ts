@@ -1,3 +1,4 @@
+/** A number with a range, both ends included, turned by ones. */
 export interface NumberDial {
   readonly name: string;
   readonly label: string;
@@ -6,6 +7,7 @@ export interface NumberDial {
   readonly value: number;
 }
 
+/** A choice among words. */
 export interface ChoiceDial {
   readonly name: string;
   readonly label: string;

@@ -50,6 +50,7 @@ export type Edit =
   | { readonly do: 'remove-need'; readonly segment: string; readonly need: string }
   | { readonly do: 'accept'; readonly finding: string };
 
+/** Why an edit is refused, with the numbers that explain it; the session stays as it was. */
 export type EditProblem =
   | { readonly code: 'maker-refuses'; readonly segment: string; readonly problem: MakerProblem }
   | { readonly code: 'no-such-part'; readonly part: string }

@@ -2,6 +2,7 @@ import type { Message } from '../message.ts';
 /** A line is one instruction to the adult. */
 export const LINE_KINDS = ['do', 'say', 'ask', 'notice', 'if', 'sing', 'read'] as const;
 
+/** What a line asks of the adult. */
 export type LineKind = (typeof LINE_KINDS)[number];
 
 /** A line is one instruction: an author's own words, or words that were said from a message and not touched since. */

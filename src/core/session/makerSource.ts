@@ -16,6 +16,7 @@ export interface MakerSettings {
   readonly currency: CurrencyName;
 }
 
+/** How a programme works with numbers before it decides anything. */
 export const USUAL_SETTINGS: MakerSettings = {
   zeroEarly: true,
   stage: 'objects',
@@ -25,6 +26,7 @@ export const USUAL_SETTINGS: MakerSettings = {
   currency: 'pence',
 };
 
+/** The values of a maker's dials by name. */
 export type MakerValues = Readonly<Record<string, number | string>>;
 
 /** What a part of a session was made from. */

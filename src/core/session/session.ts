@@ -9,21 +9,26 @@ import type { Quantity } from '../expressions/quantity.ts';
 
 /** How a child sits or moves during a segment. */
 export const POSTURES = ['seated', 'moving', 'free'] as const;
+/** How a child sits or moves. */
 export type Posture = (typeof POSTURES)[number];
 
+/** What a part of a session can be. */
 export const SEGMENT_KINDS = ['opening', 'book', 'song', 'activity', 'closing'] as const;
-export type SegmentKind = (typeof SEGMENT_KINDS)[number];
+/** What a part is. */
+type SegmentKind = (typeof SEGMENT_KINDS)[number];
+/** Least, likely and most, each a number or an expression over dials. */
 export type TripleOfQuantities = readonly [Quantity, Quantity, Quantity];
 
 /** Something to do before the day, by a home or by the author: so many days, open days or hours ahead (one of them). */
-export interface Ahead extends Lead {
+interface Ahead extends Lead {
   readonly who: 'home' | 'author';
   readonly text: string;
   /** Told only to homes that serve this need with this thing (the need's own when absent) from what they have. */
   readonly for?: { readonly need: string; readonly item?: string | undefined } | undefined;
 }
 
-export interface SegmentMinutes {
+/** The minutes of a part by what they are spent on. */
+interface SegmentMinutes {
   readonly setup: TripleOfQuantities;
   readonly together: TripleOfQuantities;
   /** How long it then holds a child without the adult. */

@@ -2,7 +2,7 @@ import { type Preparation, type PreparedSession, leadOf } from '../calendar/prep
 import type { Segment, Session } from './session.ts';
 
 /** What the parts of a session ask of the author and of homes beforehand. */
-export function partPreparations(parts: readonly Pick<Segment, 'id' | 'title' | 'ahead'>[]): Preparation[] {
+function partPreparations(parts: readonly Pick<Segment, 'id' | 'title' | 'ahead'>[]): Preparation[] {
   return parts.flatMap(({ id, title, ahead }) =>
     ahead.map((entry, index) => ({
       task: leadOf(`${id}/${index}`, entry),

@@ -1,4 +1,6 @@
+/** The seasons an activity may be kept to. */
 export const SEASONS = ['spring', 'summer', 'autumn', 'winter'] as const;
+/** One of the seasons. */
 export type Season = (typeof SEASONS)[number];
 
 /** What one looks for; whatever is absent does not matter. */
@@ -16,6 +18,7 @@ export interface ActivityFilter {
   readonly season?: Season | undefined;
 }
 
+/** An activity as far as a filter looks at it. */
 export interface FilterableActivity {
   readonly skills: readonly string[];
   readonly ages: { readonly fromMonths: number; readonly toMonths: number };

@@ -30,6 +30,7 @@ export type NamedPart =
       readonly level?: LevelName | undefined;
     };
 
+/** What a part is made with: an id, the programme's pace, words and way with numbers. */
 export interface PartContext {
   /** Unique in the session. */
   readonly id: string;
@@ -39,6 +40,7 @@ export interface PartContext {
   readonly numbers: MakerSettings;
 }
 
+/** Why there is no such part. */
 export type PartProblem =
   | { readonly code: 'not-there'; readonly key: string }
   | { readonly code: 'maker-refuses'; readonly problem: MakerProblem };

@@ -1,6 +1,7 @@
 import type { Triple } from '../numbers/triple.ts';
 import type { ActivityBody, Segment } from '../session/session.ts';
 
+/** An activity as it stands on the shelf. */
 export interface ShelfActivity extends ActivityBody {
   readonly key: string;
   readonly title: string;
@@ -8,12 +9,14 @@ export interface ShelfActivity extends ActivityBody {
   readonly made?: Segment['made'];
 }
 
-export interface BookPause {
+/** Where one stops in a book, what one asks, and why. */
+interface BookPause {
   readonly page: number;
   readonly question: string;
   readonly why: string;
 }
 
+/** A book as it stands on the shelf. */
 export interface ShelfBook {
   readonly key: string;
   readonly title: string;
@@ -25,6 +28,7 @@ export interface ShelfBook {
   readonly skills: readonly string[];
 }
 
+/** A song as it stands on the shelf. */
 export interface ShelfSong {
   readonly key: string;
   readonly title: string;

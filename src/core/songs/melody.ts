@@ -1,3 +1,4 @@
+/** A note: its pitch in half tones above C0, when it starts and how long it lasts, in beats. */
 export interface MelodyNote {
   /** Semitones above C0. */
   readonly pitch: number;

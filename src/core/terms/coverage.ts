@@ -1,5 +1,6 @@
 import { daysBetween, type CalendarDate } from '../calendar/dates.ts';
 
+/** How often a skill is touched against how often it should be. */
 export interface SkillCoverage {
   readonly skill: string;
   readonly times: number;

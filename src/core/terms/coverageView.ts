@@ -1,11 +1,13 @@
 import { addDays, daysBetween, type CalendarDate } from '../calendar/dates.ts';
 import { skillCoverage, type SkillCoverage } from './coverage.ts';
 
+/** A session by its day and the skills it touches. */
 export interface TouchedSession {
   readonly on: CalendarDate;
   readonly skills: readonly string[];
 }
 
+/** A skill's row over the weeks of a term. */
 export interface CoverageRow extends SkillCoverage {
   /** By week: `held` before or on today, `planned` after it, `none`. */
   readonly weeks: readonly ('held' | 'planned' | 'none')[];
@@ -15,7 +17,7 @@ export interface CoverageRow extends SkillCoverage {
 }
 
 /** After so many weeks without a visit a skill is due again. */
-export const WEEKS_UNTIL_DUE = 5;
+const WEEKS_UNTIL_DUE = 5;
 
 /**
  * What was touched when, over the weeks of a term, by their Mondays. Sessions before the term count for `last` and

@@ -1,5 +1,5 @@
 /** With more ways than this to fill a slot's minutes, the plain row of minutes stands in for them. */
-export const MOST_PATTERNS = 400;
+const MOST_PATTERNS = 400;
 
 /**
  * The ways to fill a slot that leave no room for one more: how many activities of each size. Null when there are too

@@ -4,6 +4,7 @@ import { stepsOf, type School } from './schools.ts';
 import { LANGUAGE_SKILLS, NUMBER_SKILLS } from '../ladders/skills.ts';
 import { checkTerm, mondaysOf, type Term, type TermProblem, type TermSession } from './term.ts';
 
+/** What a new term is planned from: its days, its weekday and time, its school and themes. */
 export interface TermFrame {
   readonly title: string;
   readonly startsOn: CalendarDate;

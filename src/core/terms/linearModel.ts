@@ -4,6 +4,7 @@ export interface LinearModel {
   readonly rows: readonly LinearRow[];
 }
 
+/** A sum of columns that must lie between two bounds. */
 export interface LinearRow {
   readonly lower: number;
   readonly upper: number;
@@ -24,6 +25,7 @@ export interface LinearProgress {
   readonly values?: readonly number[] | undefined;
 }
 
+/** Where a solver may start, and when it may stop. */
 export interface LinearHints {
   /** Values by column that fit, to start from. */
   readonly start?: readonly number[] | undefined;
@@ -48,6 +50,7 @@ export interface RelaxedAnswer {
   readonly losses: readonly number[];
 }
 
+/** Solves a linear programme; the real one is HiGHS, handed in. */
 export interface LinearSolver {
   /** Gives null only where it is proved, or the time ran out before any values were found. */
   solve(model: LinearModel, hints?: LinearHints): LinearAnswer | null;

@@ -2,13 +2,15 @@ import { NUMBER_SKILLS } from '../ladders/skills.ts';
 
 /** Schools of practice for the sequence that runs beside the themes. */
 export const SCHOOLS = ['sounds-first', 'letter-a-week', 'whole-words', 'own-name', 'number-rungs'] as const;
+/** One of the schools of practice. */
 export type School = (typeof SCHOOLS)[number];
 
 const COMMON_WORDS =
   'the and a to I in is it you he she we my see look go can me at on up no yes come here said was are have they what like this with for'.split(
     ' ',
   );
-export const WORDS_IN_A_SET = 5;
+/** How many common words are learned at a time. */
+const WORDS_IN_A_SET = 5;
 
 /** The usual steps of a school, one for each week with a session. An author may change them. */
 export function stepsOf(school: School): string[] {

@@ -3,8 +3,10 @@ import type { School } from './schools.ts';
 
 /** Special days, and ranges in which something is other than usual. */
 export const DAY_KINDS = ['special', 'closed', 'travel', 'heavy'] as const;
+/** Why a day is not as usual. */
 export type DayKind = (typeof DAY_KINDS)[number];
 
+/** A day, or a span of them, that is not as usual. */
 export interface TermDay {
   readonly id: string;
   readonly title: string;
@@ -15,12 +17,14 @@ export interface TermDay {
   readonly isFixed: boolean;
 }
 
-export interface PlannedActivity {
+/** An activity in a session of a term, pinned or proposed. */
+interface PlannedActivity {
   readonly key: string;
   /** Stays where it is when the rest is proposed again. */
   readonly isPinned: boolean;
 }
 
+/** A session of a term, before or after it is written. */
 export interface TermSession {
   readonly id: string;
   /** Monday is 1. */
@@ -36,6 +40,7 @@ export interface TermSession {
   readonly benchId: string | null;
 }
 
+/** A week of a term by its Monday. */
 export interface TermWeek {
   /** The Monday it starts with. */
   readonly monday: CalendarDate;
@@ -46,6 +51,7 @@ export interface TermWeek {
   readonly sessions: readonly TermSession[];
 }
 
+/** What a proposal aims at and keeps to. */
 export interface TermRules {
   readonly targets: Readonly<Record<string, number>>;
   readonly perSlot: readonly [number, number];
@@ -66,6 +72,7 @@ export interface Term {
   readonly rules: TermRules;
 }
 
+/** Why a term cannot be as it is written, as a code with what explains it. */
 export type TermProblem =
   | { readonly code: 'ends-before-start'; readonly startsOn: CalendarDate; readonly endsOn: CalendarDate }
   | { readonly code: 'too-long'; readonly weeks: number; readonly most: number }
@@ -73,7 +80,8 @@ export type TermProblem =
   | { readonly code: 'day-outside'; readonly title: string; readonly index: number }
   | { readonly code: 'closures-overlap'; readonly title: string; readonly other: string; readonly index: number };
 
-export const MOST_WEEKS = 60;
+/** A term has so many weeks at most. */
+const MOST_WEEKS = 60;
 
 /** The Mondays of the calendar weeks that a term touches; none when it ends before it starts. */
 export function mondaysOf(startsOn: CalendarDate, endsOn: CalendarDate): CalendarDate[] {

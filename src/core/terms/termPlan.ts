@@ -5,17 +5,19 @@ import { scoreTerm, type TermActivity, type TermPlan, type TermPlanInput, type T
 import { searchTerm, type SearchHints } from './termSearch.ts';
 
 export { scoreTerm };
-export type { TermActivity, TermPlan, TermPlanInput, TermSlot };
+export type { TermActivity, TermPlan, TermPlanInput };
 
 /** The rules that can be loosened, in the order they are tried when nothing fits. */
 export type TermRule = 'rest' | 'repeat' | 'after' | 'light' | 'minutes' | 'perSlot';
 
+/** Why no plan keeps the rules, and which rule to loosen. */
 export interface TermProblem {
   readonly code: 'nothing-fits';
   /** The first rule whose loosening alone lets a plan fit. */
   readonly loosen: TermRule;
 }
 
+/** A better plan or bound, found on the way. */
 export interface TermProgress {
   /** A better plan than before; its bound is Infinity while nothing is proved. */
   readonly plan?: TermPlan | undefined;
@@ -23,6 +25,7 @@ export interface TermProgress {
   readonly bound: number | null;
 }
 
+/** What a plan may start from, and who hears of progress. */
 export interface TermPlanHints {
   readonly onProgress?: ((progress: TermProgress) => void) | undefined;
   /** Asked now and then; once true, the best plan so far is the answer. */
@@ -49,7 +52,7 @@ const RESTRICTED_SECONDS = 8;
 const FEWEST_PLACES_FOR_TWO = 200;
 const HEAD_START_MS = 2000;
 
-/** Two ways to plan the same term; see `planTerm` and `planTermNarrowed`. */
+/** Two ways to plan the same term; see `planTerm` and `planTermRestricted`. */
 export type SearchStrategy = 'full' | 'restricted';
 /** The ways worth taking, the one that comes to its end sooner, most often, first. */
 export function strategiesFor(input: TermPlanInput): readonly [SearchStrategy, SearchStrategy?] {
@@ -62,6 +65,7 @@ export const headStartMs = (input: TermPlanInput): number => (isLarge(input) ? 0
 const countPlaces = ({ slots, activities }: TermPlanInput) => slots.length * activities.length;
 const isLarge = (input: TermPlanInput) => countPlaces(input) >= FEWEST_LARGE;
 const isWorthTwoCores = (input: TermPlanInput) => countPlaces(input) >= FEWEST_PLACES_FOR_TWO;
+/** Whether no plan can have more points than this one. */
 export const isProved = ({ score, bound }: Pick<TermPlan, 'score' | 'bound'>) => score >= bound;
 
 /**
@@ -174,6 +178,7 @@ function toPlan(input: TermPlanInput, slots: TermPlan['slots'], bound: number): 
 }
 
 /** The plan that scores higher, with the lower of the two bounds: each holds for both. */
+/** The plan with more points; of equals the first. Nothing against nothing is nothing. */
 export function betterOf(one: TermPlan | null, other: TermPlan): TermPlan;
 export function betterOf(one: TermPlan, other: TermPlan | null): TermPlan;
 export function betterOf(one: TermPlan | null, other: TermPlan | null): TermPlan | null;

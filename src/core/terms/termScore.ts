@@ -1,3 +1,4 @@
+/** A session to be filled: its minutes, theme and whether it is to be light. */
 export interface TermSlot {
   readonly id: string;
   readonly minutes: number;
@@ -13,6 +14,7 @@ export function leastIn(slot: TermSlot, { perSlot }: Pick<TermPlanInput, 'perSlo
   return slot.least ?? perSlot[0];
 }
 
+/** An activity as a plan counts it. */
 export interface TermActivity {
   readonly id: string;
   readonly skills: readonly string[];
@@ -24,6 +26,7 @@ export interface TermActivity {
   readonly after?: readonly string[] | undefined;
 }
 
+/** Everything a term plan is made from. */
 export interface TermPlanInput {
   readonly slots: readonly TermSlot[];
   readonly activities: readonly TermActivity[];
@@ -39,6 +42,7 @@ export interface TermPlanInput {
   readonly pinned?: Readonly<Record<string, readonly string[]>> | undefined;
 }
 
+/** Activities by slot, with the points they have and the most any plan could have. */
 export interface TermPlan {
   readonly slots: readonly { readonly id: string; readonly activities: readonly string[] }[];
   readonly score: number;
@@ -47,6 +51,7 @@ export interface TermPlan {
   readonly unmet: Readonly<Record<string, number>>;
 }
 
+/** What a plan earns: for each visit a skill still wants, for a fitting theme, for an activity used at all. */
 export const POINTS = { target: 10, theme: 3, distinct: 1 } as const;
 
 /** The score of a filled term: 10 for each target met (up to its number), 3 for each fitting theme, 1 for each distinct activity. */

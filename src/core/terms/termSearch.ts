@@ -16,6 +16,7 @@ const DEPTH = 2;
 const FORCED = 65;
 const EMPTYING_TWO = 25;
 
+/** How a search starts and how long it goes on. */
 export interface SearchHints {
   readonly seed: number;
   /** 1: some tenths of a second for a dozen slots; 3: three times as long. */

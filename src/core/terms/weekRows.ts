@@ -12,6 +12,7 @@ export type WeekNote =
   | { readonly code: 'session-on-weekend'; readonly on: CalendarDate }
   | { readonly code: 'session-outside'; readonly on: CalendarDate };
 
+/** A session of a term with its day, and whether that may still move. */
 export interface PlannedSession {
   readonly session: TermSession;
   readonly on: CalendarDate;
@@ -21,6 +22,7 @@ export interface PlannedSession {
   readonly mayMove: boolean;
 }
 
+/** A week as the term's sheet shows it. */
 export interface WeekRow {
   readonly week: TermWeek;
   /** Counted over weeks with a session, from 1; null when none is held. */

@@ -2,6 +2,7 @@ import { roundTo } from '../numbers/rounding.ts';
 import type { Quantity } from '../expressions/quantity.ts';
 import type { TripleOfQuantities } from '../session/session.ts';
 
+/** Minutes corrected by what homes took, with how many answers there were. */
 export interface Calibration {
   /** What planned minutes are multiplied by, three decimals. */
   readonly factor: number;

@@ -1,12 +1,13 @@
 import { roundTo } from '../numbers/rounding.ts';
 import type { Triple } from '../numbers/triple.ts';
 
-/** A spread of minutes: mean and standard deviation. */
+/** A spread of minutes: mean and variance (the standard deviation squared). */
 export interface Spread {
   readonly mean: number;
   readonly variance: number;
 }
 
+/** A spread as it is shown: mean, standard deviation and the range that holds eight times in ten. */
 export interface ReportedSpread {
   /** Minutes, one decimal. */
   readonly mean: number;

@@ -1,6 +1,7 @@
 import { roundTo } from '../numbers/rounding.ts';
 import type { Triple } from '../numbers/triple.ts';
 
+/** A book by its words, pages and pauses, and how a programme reads. */
 export interface ReadAloudInput {
   readonly words: number;
   readonly pages: number;

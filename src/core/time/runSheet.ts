@@ -3,6 +3,7 @@ import type { Triple } from '../numbers/triple.ts';
 import type { Posture } from '../session/session.ts';
 import { addSpreads, reportSpread, spreadOf, type ReportedSpread } from './minutes.ts';
 
+/** A part with its minutes, as the run sheet counts it. */
 export interface TimedSegment {
   readonly id: string;
   readonly posture: Posture;
@@ -12,6 +13,7 @@ export interface TimedSegment {
   readonly tidy?: Triple | undefined;
 }
 
+/** Parts in a row that ask a child to sit longer than it can. */
 export interface SeatedFlag {
   readonly rule: 'seated-too-long';
   /** First and last segment of the run, by id. */
@@ -21,6 +23,7 @@ export interface SeatedFlag {
   readonly allowed: number;
 }
 
+/** How long a session takes the child and the adult, and where it sits too long. */
 export interface RunSheet {
   readonly child: ReportedSpread;
   readonly setup: ReportedSpread;
@@ -30,6 +33,7 @@ export interface RunSheet {
   readonly flags: readonly SeatedFlag[];
 }
 
+/** Parts in order, children by age in months, and how long a child sits per year of age. */
 export interface RunSheetInput {
   readonly children: readonly { readonly ageMonths: number }[];
   readonly seatedMinutesPerYear: number;

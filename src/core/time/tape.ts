@@ -2,6 +2,7 @@ import type { Triple } from '../numbers/triple.ts';
 import type { Posture } from '../session/session.ts';
 import { addSpreads, EIGHT_IN_TEN, reportSpread, spreadOf, type ReportedSpread } from './minutes.ts';
 
+/** A part as the tape draws it, in minutes from the start. */
 export interface TapeSegment {
   readonly id: string;
   readonly posture: Posture;
@@ -12,7 +13,8 @@ export interface TapeSegment {
   readonly fadeFrom: number;
 }
 
-export interface TapeSit {
+/** A stretch of sitting on the tape, and where it passes what the youngest can. */
+interface TapeSit {
   readonly from: string;
   readonly to: string;
   readonly start: number;

@@ -1,3 +1,4 @@
+/** How many of each letter a set of words takes, one word after the other and all at once. */
 export interface TileCount {
   /** Tiles when words are made one after another: the largest count of each letter. */
   readonly inTurn: Record<string, number>;

@@ -1,6 +1,7 @@
 import { addDays, type CalendarDate } from '../calendar/dates.ts';
 import { byCodeUnit } from '../ordering.ts';
 
+/** The words in order, how many at a time, and what was read when. */
 export interface WordSetsInput {
   /** The words in the order they are to be met. */
   readonly order: readonly string[];
@@ -14,6 +15,7 @@ export interface WordSetsInput {
   readonly log: readonly { readonly on: CalendarDate; readonly word: string; readonly right: boolean }[];
 }
 
+/** Words by what is to be done with them today. */
 export interface WordSets {
   readonly active: readonly string[];
   readonly due: readonly string[];

@@ -4,7 +4,7 @@ import { decodeText } from '../../contracts/decodeText.ts';
 import type { ErrorAnswer } from '../../contracts/errors.ts';
 import { SECTION_OF, type EntryKind } from '../../contracts/shelfEntries.ts';
 
-export interface IntakeProblem {
+interface IntakeProblem {
   readonly line: number;
   readonly path: string;
   readonly message: string;

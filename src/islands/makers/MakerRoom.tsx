@@ -84,7 +84,7 @@ export function MakerRoom({ id, settings, things, sessions, policy, mayWrite }: 
             <button
               key={name}
               type="button"
-              className={`tab ${level === name ? 'tab-active' : ''}`}
+              className={`tab ${level === name ? 'tab-active [&&]:text-ink' : '[&&]:text-soft'}`}
               aria-pressed={level === name}
               onClick={() => setLevel(name)}
             >

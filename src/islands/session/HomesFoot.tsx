@@ -132,6 +132,10 @@ function HomesPanel({ fits, things }: { fits: readonly HomeFit[]; things: Things
       aria-label="Homes"
       tabIndex={0}
     >
+      <p className="text-sm text-soft mb-2 max-w-prose">
+        As written: everything is at home. With a swap: something else there will do. Needs a kit: something is lacking,
+        and a bag with it has to come from you.
+      </p>
       <table className="table text-sm">
         <thead>
           <tr>

@@ -3,7 +3,7 @@ import type { PlannableActivity } from '../../core/terms/proposal.ts';
 import type { Term } from '../../core/terms/term.ts';
 import type { DueItem } from '../../core/calendar/dueItems.ts';
 
-export interface TermShelfBook {
+interface TermShelfBook {
   readonly key: string;
   readonly title: string;
   readonly themes: readonly string[];

@@ -13,5 +13,3 @@ export function useTerm({ term: initial, weekend, shelf }: TermProps) {
   const reasons = useMemo(() => explainPlan(term, { rows, activities: shelf.activities }), [term, rows, shelf]);
   return { ...history, term, rows, stepsLeft, reasons };
 }
-
-export type TermInRoom = ReturnType<typeof useTerm>;

@@ -79,7 +79,7 @@ export async function readJsonObject(request: Request, largest: number): Promise
 }
 
 /** The body of a request as bytes, within a size, whatever its headers promise. */
-export async function readBytes(request: Request, largest: number): Promise<Uint8Array> {
+async function readBytes(request: Request, largest: number): Promise<Uint8Array> {
   const declared = Number(request.headers.get('content-length') ?? 0);
   if (declared > largest) throw new EdgeError('too-large');
   const reader = request.body?.getReader();
@@ -100,7 +100,7 @@ export async function readBytes(request: Request, largest: number): Promise<Uint
 }
 
 /** The body of a request as text. */
-export async function readText(request: Request, largest: number): Promise<string> {
+async function readText(request: Request, largest: number): Promise<string> {
   return new TextDecoder().decode(await readBytes(request, largest));
 }
 

@@ -8,7 +8,7 @@ import { EdgeError } from '../http/errors.ts';
 import { requireAuthor, type Person } from './person.ts';
 import { checkEntries } from './shelfEntries.ts';
 
-export const MOST_ROWS_AT_ONCE = 500;
+const MOST_ROWS_AT_ONCE = 500;
 
 export interface RowsReport {
   readonly added: number;

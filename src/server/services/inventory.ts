@@ -9,7 +9,7 @@ import { readHomes } from '../db/repositories/homes.ts';
 import { readShelf, thingsByKey, type ActivityEntry } from '../db/repositories/shelf.ts';
 import type { Person } from './person.ts';
 
-export interface HaveThing {
+interface HaveThing {
   readonly key: string;
   readonly one: string;
   readonly many: string;

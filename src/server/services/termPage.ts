@@ -11,7 +11,7 @@ import type { KeptTerm } from '../db/repositories/terms.ts';
 import type { PlannableActivity } from '../../core/terms/proposal.ts';
 
 /** What a term may choose from on the shelf. */
-export interface TermShelf {
+interface TermShelf {
   readonly activities: readonly PlannableActivity[];
   readonly books: readonly { key: string; title: string; themes: readonly string[]; isBorrowed: boolean }[];
   readonly songs: readonly { key: string; title: string; themes: readonly string[] }[];
@@ -65,7 +65,7 @@ export async function readTermPage(person: Person, id: string): Promise<TermPage
 }
 
 /** An activity of the shelf as a term plan counts it. */
-export function asPlannable(activity: ActivityEntry): PlannableActivity {
+function asPlannable(activity: ActivityEntry): PlannableActivity {
   return {
     id: activity.key,
     title: activity.title,

@@ -4,7 +4,7 @@ import { ChildRow, HomeRow, HomeThingRow, ShelfItemRow } from '../models.ts';
 import type { Transaction } from '../transaction.ts';
 
 /** A child and a thing of a home as they are written. */
-export interface WrittenChild {
+interface WrittenChild {
   readonly nickname: string;
   readonly birthMonth: string;
   readonly loves: string;

@@ -3,7 +3,7 @@ import { GuideLinkRow, ReplyPartRow, ReplyRow } from '../models.ts';
 import { inTransaction, type Transaction } from '../transaction.ts';
 
 /** What a home answered about one part. */
-export interface ReplyPart {
+interface ReplyPart {
   readonly segment: string;
   readonly minutes: number | null;
   readonly ease: ReplyPartRow['ease'];
