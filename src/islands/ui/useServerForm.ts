@@ -61,8 +61,8 @@ export function useServerForm<Values extends FieldValues>({ form, address, bodyO
 
 function countWords(count: number): string {
   return count === 1
-    ? 'Not kept yet: one place needs another look. It is marked below.'
-    : `Not kept yet: ${count} places need another look. They are marked below.`;
+    ? 'Not saved yet: one place needs another look. It is marked below.'
+    : `Not saved yet: ${count} places need another look. They are marked below.`;
 }
 
 function countErrors(errors: object): number {
