@@ -1,3 +1,4 @@
+import { uuidKey, text, uuid, whole, counted, flag, json, day, moment, maybe, numeric } from './columns.ts';
 import { DataTypes, Model, type Sequelize } from 'sequelize';
 import { database } from './connection.ts';
 import {
@@ -25,28 +26,6 @@ import {
   KnownPlaceRow,
   TickRow,
 } from './models.ts';
-
-// Sequelize writes into the objects that describe columns, so each column gets its own.
-const uuidKey = () => ({ type: DataTypes.UUID, primaryKey: true, allowNull: false }) as const;
-const text = () => ({ type: DataTypes.TEXT, allowNull: false }) as const;
-const uuid = () => ({ type: DataTypes.UUID, allowNull: false }) as const;
-const whole = () => ({ type: DataTypes.INTEGER, allowNull: false }) as const;
-const counted = () => ({ ...whole(), defaultValue: 1 }) as const;
-const flag = () => ({ type: DataTypes.BOOLEAN, allowNull: false }) as const;
-const json = () => ({ type: DataTypes.JSONB, allowNull: false }) as const;
-const day = () => ({ type: DataTypes.DATEONLY, allowNull: false }) as const;
-const moment = () => ({ type: DataTypes.DATE, allowNull: false }) as const;
-const maybe = (type: typeof DataTypes.TEXT | typeof DataTypes.DATE | typeof DataTypes.UUID) =>
-  ({ type, allowNull: true }) as const;
-/** numeric columns come back from the driver as text. */
-const numeric = (name: string, allowNull = false) => ({
-  type: DataTypes.DECIMAL,
-  allowNull,
-  get(this: Model): number | null {
-    const value = this.getDataValue(name) as string | number | null;
-    return value === null || value === undefined ? null : Number(value);
-  },
-});
 
 type Define = (model: typeof Model, tableName: string, columns: object) => void;
 
