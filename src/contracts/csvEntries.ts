@@ -1,102 +1,14 @@
 import Papa from 'papaparse';
-import type { EntryKind } from './shelfEntries.ts';
+import { csvColumns, type CsvColumn } from './entryField.ts';
+import { ENTRY_SCHEMAS, type EntryKind } from './shelfEntries.ts';
 
-/** How a column of a CSV is read: as text, a number, yes or no, words with blanks between, phrases with bars between, or JSON. */
-type Column = 'text' | 'number' | 'yes-no' | 'words' | 'phrases' | 'json';
-
-/** The columns of each kind, in the order they are written. `docs/formats.md` describes them. */
-const CSV_COLUMNS: Readonly<Record<EntryKind, Readonly<Record<string, Column>>>> = {
-  thing: {
-    key: 'text',
-    one: 'text',
-    many: 'text',
-    traits: 'words',
-    sizeMm: 'number',
-    thickMm: 'number',
-    places: 'number',
-    colours: 'phrases',
-    uses: 'phrases',
-    retired: 'yes-no',
-    allergens: 'words',
-    usualQty: 'number',
-    common: 'number',
-  },
-  book: {
-    key: 'text',
-    title: 'text',
-    maker: 'text',
-    summary: 'text',
-    words: 'number',
-    pages: 'number',
-    features: 'words',
-    themes: 'words',
-    skills: 'words',
-    pauses: 'json',
-    borrowed: 'yes-no',
-    pace: 'text',
-    retold: 'text',
-    text: 'json',
-  },
-  song: {
-    key: 'text',
-    title: 'text',
-    tune: 'text',
-    verses: 'json',
-    actions: 'text',
-    melody: 'json',
-    skills: 'words',
-    themes: 'words',
-    minutes: 'json',
-  },
-  activity: {
-    key: 'text',
-    title: 'text',
-    idea: 'text',
-    aim: 'text',
-    themes: 'words',
-    skills: 'words',
-    ages: 'json',
-    mess: 'number',
-    noise: 'number',
-    effort: 'number',
-    seasons: 'words',
-    keeps: 'text',
-    after: 'words',
-    made: 'json',
-    dials: 'json',
-    lines: 'json',
-    needs: 'json',
-    minutes: 'json',
-    posture: 'text',
-    where: 'text',
-    surface: 'text',
-    seating: 'text',
-    size: 'text',
-    levels: 'json',
-    ahead: 'json',
-    actions: 'words',
-    access: 'text',
-  },
+/** The columns of each kind, as its schema has them. `docs/formats.md` describes them. */
+const CSV = {
+  activity: csvColumns(ENTRY_SCHEMAS.activity),
+  book: csvColumns(ENTRY_SCHEMAS.book),
+  song: csvColumns(ENTRY_SCHEMAS.song),
+  thing: csvColumns(ENTRY_SCHEMAS.thing),
 };
-
-/** Columns that may be left empty; the field is then absent, except lists and texts that every entry has. */
-const MAY_BE_ABSENT = [
-  'sizeMm',
-  'thickMm',
-  'places',
-  'colours',
-  'pace',
-  'text',
-  'melody',
-  'effort',
-  'seasons',
-  'keeps',
-  'after',
-  'uses',
-  'retired',
-  'retold',
-  'made',
-];
 
 export interface CsvRow {
   /** The line it starts on, from 1; the names of the columns are line 1. */
@@ -114,7 +26,7 @@ export const MOST_CSV_LINES = 20_000;
 /** Reads a CSV of one kind: commas, semicolons or tabs, found out from the first line. */
 export function readCsv(text: string, kind: EntryKind): CsvReading {
   const { data, meta } = Papa.parse<string[]>(text.replace(/^\ufeff/, ''), { skipEmptyLines: false });
-  const columns = CSV_COLUMNS[kind];
+  const { columns } = CSV[kind];
   const [head = [], ...lines] = data;
   const names = head.map((name) => name.trim());
   const filled = lines.filter((cells) => cells.some((cell) => cell.trim() !== '')).length;
@@ -138,7 +50,7 @@ export function readCsv(text: string, kind: EntryKind): CsvReading {
   const rows: CsvRow[] = [];
   for (const cells of lines) {
     line += 1;
-    if (cells.some((cell) => cell.trim() !== '')) rows.push(readRow(cells, { names, columns, line }));
+    if (cells.some((cell) => cell.trim() !== '')) rows.push(readRow(cells, { names, line }, CSV[kind]));
     line += cells.reduce((sum, cell) => sum + (cell.match(/\n/g)?.length ?? 0), 0);
   }
   return { ok: true, rows };
@@ -146,7 +58,7 @@ export function readCsv(text: string, kind: EntryKind): CsvReading {
 
 /** Writes entries of one kind as CSV with commas; what it gives, `readCsv` reads. */
 export function writeCsv(entries: readonly Record<string, unknown>[], kind: EntryKind): string {
-  const columns = CSV_COLUMNS[kind];
+  const { columns } = CSV[kind];
   const names = Object.keys(columns);
   return Papa.unparse(
     {
@@ -171,7 +83,8 @@ function withoutMark(cell: string): string {
 
 function readRow(
   cells: readonly string[],
-  { names, columns, line }: { names: readonly string[]; columns: Readonly<Record<string, Column>>; line: number },
+  { names, line }: { names: readonly string[]; line: number },
+  { columns, mayBeAbsent }: ReturnType<typeof csvColumns>,
 ): CsvRow {
   const value: Record<string, unknown> = {};
   const problems: { path: string; message: string }[] = [];
@@ -179,7 +92,7 @@ function readRow(
     problems.push({ path: '', message: `has ${cells.length} cells, but line 1 names ${names.length}` });
   Object.entries(columns).forEach(([name, column]) => {
     const written = withoutMark((cells[names.indexOf(name)] ?? '').trim());
-    if (written === '' && MAY_BE_ABSENT.includes(name)) return;
+    if (written === '' && mayBeAbsent.includes(name)) return;
     const read = readCell(written, column);
     if (read.problem) problems.push({ path: name, message: read.problem });
     else value[name] = read.value;
@@ -187,7 +100,7 @@ function readRow(
   return { line, value, problems };
 }
 
-function readCell(written: string, column: Column): { value?: unknown; problem?: string } {
+function readCell(written: string, column: CsvColumn): { value?: unknown; problem?: string } {
   switch (column) {
     case 'text':
       return { value: written };
@@ -220,7 +133,7 @@ function readCell(written: string, column: Column): { value?: unknown; problem?:
   }
 }
 
-function writeCell(value: unknown, column: Column): string {
+function writeCell(value: unknown, column: CsvColumn): string {
   if (value === undefined || value === null) return '';
   if (column === 'words') return (value as string[]).join(' ');
   if (column === 'phrases') return (value as string[]).join(' | ');

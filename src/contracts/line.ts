@@ -32,10 +32,10 @@ export const said = () =>
 
 export const line = exactly({
   id: partId(),
-  kind: string().required().oneOf(LINE_KINDS),
-  text: words(2000),
-  answer: string().max(500),
-  why: string().max(500),
+  kind: string().required().oneOf(LINE_KINDS).meta({ label: 'kind' }),
+  text: words(2000).meta({ label: 'words', as: 'long' }),
+  answer: string().max(500).meta({ label: 'answer' }),
+  why: string().max(500).meta({ label: 'why' }),
   says: said(),
 });
 

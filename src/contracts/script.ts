@@ -1,3 +1,5 @@
+import { CAUTION_RULES } from '../core/cautions/rules.ts';
+import type { EntryField } from './entryField.ts';
 import { partId, said, line, dialSettings, isRecordOf } from './line.ts';
 import { exactly, words, someWords, key, clockTime } from './fields.ts';
 import { makerSource } from './makerSource.ts';
@@ -39,7 +41,13 @@ const minuteQuantity = () =>
 
 const triple = () => array().of(minuteQuantity()).required().length(3, 'must hold three: least, likely, most');
 
-const minutes = () => exactly({ setup: triple(), together: triple(), alone: triple(), tidy: triple() }).required();
+const minutes = () =>
+  exactly({
+    setup: triple().meta({ label: 'Setting up: least | likely | most', as: 'triple' }),
+    together: triple().meta({ label: 'Together', as: 'triple' }),
+    alone: triple().meta({ label: 'Then alone', as: 'triple' }),
+    tidy: triple().meta({ label: 'Tidying', as: 'triple' }),
+  }).required();
 
 const dialNumber = () =>
   number()
@@ -68,58 +76,86 @@ const dial = lazy((value: unknown): Schema =>
 );
 
 const swap = exactly({
-  item: key(),
-  fit: number().required().min(0, 'must be at least 0').max(1, 'must be at most 1'),
-  why: words(300),
-  qty: quantity().optional(),
-  sets: mixed<Record<string, number>>().test(
-    'sets',
-    'must be an object of dial names and numbers',
-    (value) => value === undefined || isRecordOf(value, ['number']),
-  ),
+  item: key().meta({ label: 'thing', as: 'thing' }),
+  fit: number().required().min(0, 'must be at least 0').max(1, 'must be at most 1').meta({ label: 'fit, 0 to 1' }),
+  why: words(300).meta({ label: 'why' }),
+  qty: quantity().optional().meta({ label: 'how many of it, if not as many (need, places)' }),
+  sets: mixed<Record<string, number>>()
+    .test(
+      'sets',
+      'must be an object of dial names and numbers',
+      (value) => value === undefined || isRecordOf(value, ['number']),
+    )
+    .meta({ label: 'sets dials', as: 'settings' }),
 });
 
 const need = exactly({
-  id: partId(),
-  item: key(),
-  qty: quantity(),
+  id: partId().meta({ label: 'name in lines' }),
+  item: key().meta({ label: 'thing', as: 'thing' }),
+  qty: quantity().meta({ label: 'how many' }),
   per: string()
     .required()
-    .oneOf(['home', 'child'] as const),
+    .oneOf(['home', 'child'] as const)
+    .meta({ label: 'per' }),
   use: string()
     .required()
-    .oneOf(['lasting', 'used-up'] as const),
-  swaps: array().of(swap).required().max(12),
-  optional: boolean(),
-  eaten: boolean(),
+    .oneOf(['lasting', 'used-up'] as const)
+    .meta({ label: 'use' }),
+  swaps: array().of(swap).required().max(12).meta({ label: 'what else will do' }),
+  optional: boolean().meta({ label: 'can be done without' }),
+  eaten: boolean().meta({ label: 'is eaten' }),
 });
 
-const level = () =>
+const level = (word: string) =>
   exactly({
-    text: words(600),
-    dials: dialSettings(),
-    lines: array().of(line).max(60),
-    qty: mixed<Record<string, Quantity>>().test(
-      'qty',
-      'must be an object of needs and quantities',
-      (value) => value === undefined || isRecordOf(value, ['number', 'string']),
-    ),
+    text: words(600).meta({ label: `${word}: a note to the adult`, as: 'long', isOptional: true }),
+    dials: dialSettings().meta({
+      label: `${word} sets dials`,
+      as: 'settings',
+      hint: 'such as n = 3 | colour = red',
+      isOptional: false,
+    }),
+    qty: mixed<Record<string, Quantity>>()
+      .test(
+        'qty',
+        'must be an object of needs and quantities',
+        (value) => value === undefined || isRecordOf(value, ['number', 'string']),
+      )
+      .meta({ label: `${word} needs other amounts`, as: 'settings' }),
+    lines: array()
+      .of(line)
+      .max(60)
+      .meta({ label: `${word}, in lines of its own` }),
   }).default(undefined);
 
 const ahead = exactly({
   who: string()
     .required()
-    .oneOf(['home', 'author'] as const),
-  days: number().integer().min(0).max(120),
-  workingDays: number().integer().min(0).max(80),
-  hours: number().min(0).max(480),
-  text: someWords(400),
-  for: exactly({ need: partId(), item: key().optional() }).default(undefined),
+    .oneOf(['home', 'author'] as const)
+    .meta({ label: 'who' }),
+  days: number().integer().min(0).max(120).meta({ label: 'days' }),
+  workingDays: number().integer().min(0).max(80).meta({ label: 'or open days' }),
+  hours: number().min(0).max(480).meta({ label: 'or hours' }),
+  text: someWords(400).meta({ label: 'what' }),
+  for: exactly({
+    need: partId().meta({ label: 'only if this need' }),
+    item: key().optional().meta({ label: 'is served with', as: 'thing' }),
+  }).default(undefined),
 }).test(
   'lead',
   'needs one of days, workingDays, hours',
   ({ days, workingDays, hours }) => [days, workingDays, hours].filter((lead) => lead !== undefined).length === 1,
 );
+
+/** A dial is a number or a choice; a row of the form has room for both. */
+const DIAL_COLUMNS: readonly EntryField[] = [
+  { name: 'name', label: 'name in lines', as: 'text', isMust: true },
+  { name: 'label', label: 'what it is', as: 'text', isMust: true },
+  { name: 'min', label: 'least', as: 'number', isOptional: true },
+  { name: 'max', label: 'most', as: 'number', isOptional: true },
+  { name: 'choices', label: 'or choices', as: 'phrases', isOptional: true },
+  { name: 'value', label: 'starts at', as: 'quantity', isMust: true },
+];
 
 /** The fields that an activity on the shelf and a part of a session share. */
 export const activityFields = {
@@ -128,21 +164,35 @@ export const activityFields = {
   dials: array()
     .of(dial as unknown as Schema)
     .required()
-    .max(12),
-  lines: array().of(line).required().max(60),
-  needs: array().of(need).required().max(20),
+    .max(12)
+    .meta({
+      label: 'Dials: a number with a range, or choices with bars between',
+      wide: true,
+      columns: DIAL_COLUMNS,
+    }),
+  lines: array()
+    .of(line)
+    .required()
+    .max(60)
+    .meta({ label: 'Lines: {dial}, {=a+b}, {n:one|many}, {@need}, {loves|a digger}', wide: true }),
+  needs: array().of(need).required().max(20).meta({ label: 'Needs', wide: true }),
   minutes: minutes(),
-  posture: string().required().oneOf(POSTURES),
-  where: words(120),
-  surface: words(200),
-  seating: words(200),
+  posture: string().required().oneOf(POSTURES).meta({ label: 'The child is' }),
+  where: words(120).meta({ label: 'Where' }),
+  surface: words(200).meta({ label: 'Surface' }),
+  seating: words(200).meta({ label: 'Sitting' }),
   size: string()
     .required()
-    .oneOf(['home', 'group'] as const),
-  levels: exactly({ easier: level(), harder: level() }).required(),
-  ahead: array().of(ahead).required().max(10),
-  actions: array().of(actionName()).required().max(12),
-  access: words(400),
+    .oneOf(['home', 'group'] as const)
+    .meta({ label: 'For' }),
+  levels: exactly({ easier: level('Easier'), harder: level('Harder') }).required(),
+  ahead: array().of(ahead).required().max(10).meta({ label: 'Before the day: one lead in each row', wide: true }),
+  actions: array()
+    .of(actionName())
+    .required()
+    .max(12)
+    .meta({ label: 'Cautions it calls for', choices: Object.keys(CAUTION_RULES), wide: true }),
+  access: words(400).meta({ label: 'Another way, for hands, eyes, ears or legs', as: 'long', wide: true }),
 } as const;
 
 const MOST_SCRIPT_CHARACTERS = 40_000;

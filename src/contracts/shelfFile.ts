@@ -1,3 +1,5 @@
+import { ALL_SKILLS } from '../core/ladders/skills.ts';
+import { CAUTION_RULES, PLAIN_TRAITS } from '../core/cautions/rules.ts';
 import { dialSettings } from './line.ts';
 import { clockTime, exactly, key, someWords, words } from './fields.ts';
 import { makerSource } from './makerSource.ts';
@@ -5,7 +7,7 @@ import { LEVELS, type LevelName } from '../core/session/levelName.ts';
 import { array, boolean, lazy, number, string, type InferType, type Schema } from 'yup';
 import type { Segment } from '../core/session/session.ts';
 import { SEASONS } from '../core/shelf/filterActivities.ts';
-import { allergenName, cautionPolicy, traitName } from './cautions.ts';
+import { ALLERGENS, allergenName, cautionPolicy, traitName } from './cautions.ts';
 import { programmeSettings } from './programme.ts';
 import { activityFields, calendarDay, isShortEnough, TOO_LONG_A_SCRIPT, segmentEntry } from './script.ts';
 
@@ -13,70 +15,111 @@ const LANGUAGES = ['en', 'es', 'ar'] as const;
 
 const ageRange = () =>
   exactly({
-    fromMonths: number().required().integer().min(0).max(240),
-    toMonths: number().required().integer().min(0).max(240),
+    fromMonths: number().required().integer().min(0).max(240).meta({ label: 'From, months' }),
+    toMonths: number().required().integer().min(0).max(240).meta({ label: 'To, months' }),
   })
     .required()
     .test('ages', 'the youngest age must not be above the oldest', (ages) => !ages || ages.fromMonths <= ages.toMonths);
 
+const SKILLS = { label: 'Good for', choices: ALL_SKILLS, wide: true };
+const THEMES = { label: 'Themes', hint: 'with commas between' };
+const keys = (most: number) => array().of(key()).required().max(most);
+const title = () => someWords(300).meta({ label: 'Title' });
+
 export const thingEntry = exactly({
   key: key(),
-  one: someWords(120),
-  many: someWords(120),
-  traits: array().of(traitName()).required().max(60),
-  sizeMm: number().min(1).max(5000),
+  one: someWords(120).meta({ label: 'One of it' }),
+  many: someWords(120).meta({ label: 'Many of it' }),
+  sizeMm: number().min(1).max(5000).meta({ label: 'Largest side, mm' }),
   /** How thick one is, where a hand is to feel how many there are. */
-  thickMm: number().min(0).max(500),
+  thickMm: number().min(0).max(500).meta({ label: 'Thickness, mm' }),
   /** Hollows or places it has, such as the twelve of an egg carton. */
-  places: number().integer().min(1).max(100),
-  colours: array().of(someWords(30)).max(12),
-  allergens: array().of(allergenName()).required().max(20),
+  places: number().integer().min(1).max(100).meta({ label: 'Hollows or places' }),
   /** How many a home usually has, and the part of homes that have any. */
-  usualQty: number().required().min(0).max(100_000),
-  common: number().required().min(0).max(1),
+  usualQty: number().required().min(0).max(100_000).meta({ label: 'A home usually has' }),
+  common: number().required().min(0).max(1).meta({ label: 'Part of homes that have any, 0 to 1' }),
+  colours: array().of(someWords(30)).max(12).meta({ label: 'Colours', hint: 'with commas between', csv: 'phrases' }),
   /** What else one does with it. */
-  uses: array().of(someWords(200)).max(12),
+  uses: array()
+    .of(someWords(200))
+    .max(12)
+    .meta({ label: 'What else one does with it', as: 'phrases', hint: 'with bars between', csv: 'phrases' }),
+  traits: array()
+    .of(traitName())
+    .required()
+    .max(60)
+    .meta({
+      groups: [
+        { label: 'What it is like', choices: PLAIN_TRAITS },
+        { label: 'Cautions it bears', choices: Object.keys(CAUTION_RULES) },
+      ],
+    }),
+  allergens: array()
+    .of(allergenName())
+    .required()
+    .max(20)
+    .meta({ label: 'It may hold', choices: ALLERGENS, wide: true }),
   /** Taken off the shelf: it is not offered any more, but what uses it still knows it. */
   retired: boolean(),
 });
 
-export const BOOK_FEATURES = ['rhymes', 'repeats', 'counts', 'nature', 'true-to-life', 'few-words'] as const;
-export const BOOK_PACES = ['calm', 'even', 'lively'] as const;
+const BOOK_FEATURES = ['rhymes', 'repeats', 'counts', 'nature', 'true-to-life', 'few-words'] as const;
+const BOOK_PACES = ['calm', 'even', 'lively'] as const;
 
 export const bookEntry = exactly({
   key: key(),
-  title: someWords(300),
-  maker: someWords(200),
-  summary: someWords(1000),
-  words: number().required().integer().min(0).max(100_000),
-  pages: number().required().integer().min(1).max(1000),
-  features: array().of(string().required().oneOf(BOOK_FEATURES)).required().max(12),
-  themes: array().of(key()).required().max(40),
-  skills: array().of(key()).required().max(40),
+  title: title(),
+  maker: someWords(200).meta({ label: 'Written by' }),
+  words: number().required().integer().min(0).max(100_000).meta({ label: 'Words' }),
+  pages: number().required().integer().min(1).max(1000).meta({ label: 'Pages' }),
+  pace: string().oneOf(BOOK_PACES).meta({ label: 'Pace' }),
+  borrowed: boolean().required().meta({ label: 'Borrowed from the library' }),
+  themes: keys(40).meta(THEMES),
+  summary: someWords(1000).meta({ label: 'What happens in it', as: 'long', wide: true }),
+  /** How to tell it when the book is not at hand. */
+  retold: string()
+    .max(1000, 'must be at most 1000 characters')
+    .meta({ label: 'How to tell it when the book is not at hand', as: 'long', wide: true }),
+  features: array()
+    .of(string().required().oneOf(BOOK_FEATURES))
+    .required()
+    .max(12)
+    .meta({ label: 'Features', wide: true }),
+  skills: keys(40).meta(SKILLS),
   pauses: array()
     .of(
-      exactly({ page: number().required().integer().min(1).max(1000), question: someWords(300), why: someWords(300) }),
+      exactly({
+        page: number().required().integer().min(1).max(1000).meta({ label: 'after page' }),
+        question: someWords(300).meta({ label: 'question' }),
+        why: someWords(300).meta({ label: 'why one asks it' }),
+      }),
     )
     .required()
-    .max(100),
-  borrowed: boolean().required(),
-  pace: string().oneOf(BOOK_PACES),
-  /** How to tell it when the book is not at hand. */
-  retold: string().max(1000, 'must be at most 1000 characters'),
+    .max(100)
+    .meta({ label: 'Where to pause', wide: true }),
   /** The text page by page, where it is our own. */
-  text: array().of(words(2000)).max(1000),
+  text: array()
+    .of(words(2000))
+    .max(1000)
+    .meta({ label: 'The text, a page to a line, where it is ours', as: 'lines', wide: true, csv: 'json' }),
 });
 
 export const songEntry = exactly({
   key: key(),
-  title: someWords(300),
-  tune: someWords(200),
+  title: title(),
+  tune: someWords(200).meta({ label: 'Tune' }),
+  minutes: array()
+    .of(number().required().min(0).max(1440))
+    .required()
+    .length(3)
+    .meta({ label: 'Minutes: least | likely | most', as: 'triple' }),
+  themes: keys(40).meta(THEMES),
   verses: array()
     .of(array().of(someWords(200)).required().min(1).max(60))
     .required()
     .min(1)
-    .max(60),
-  actions: words(600),
+    .max(60)
+    .meta({ label: 'Verses, a blank line between', as: 'verses', wide: true }),
   /** The tune line by line: notes by name and octave with their beats, such as "C4:1 D4:1 E4:0.5". */
   melody: array()
     .of(
@@ -84,31 +127,42 @@ export const songEntry = exactly({
         .required()
         .matches(/^([A-G][#b]?[2-6]:\d+(\.\d+)?)( [A-G][#b]?[2-6]:\d+(\.\d+)?)*$/, 'must be notes such as C4:1 D4:0.5'),
     )
-    .max(40),
-  skills: array().of(key()).required().max(40),
-  themes: array().of(key()).required().max(40),
-  minutes: array().of(number().required().min(0).max(1440)).required().length(3),
+    .max(40)
+    .meta({ label: 'The tune line by line, such as C4:1 D4:0.5', as: 'lines', wide: true, csv: 'json' }),
+  actions: words(600).meta({ label: 'What the hands do', as: 'long', wide: true }),
+  skills: keys(40).meta(SKILLS),
 });
+
+const { aim, skills, size, posture, where, surface, seating, dials, lines, needs } = activityFields;
+const { minutes, levels, ahead, access, actions } = activityFields;
 
 export const activityEntry = exactly({
   key: key(),
-  title: someWords(300),
-  themes: array().of(key()).required().max(40),
+  title: title(),
+  themes: keys(40).meta(THEMES),
+  idea: someWords(600).meta({ label: 'The idea in a sentence or two', as: 'long', wide: true }),
+  aim: aim.meta({ label: 'Aim: what a home would notice if it works', as: 'long', wide: true }),
+  skills: skills.meta(SKILLS),
   ages: ageRange(),
-  mess: number().required().integer().min(0).max(3),
-  noise: number().required().integer().min(0).max(3),
-  idea: someWords(600),
+  size,
+  posture,
+  mess: number().required().integer().min(0).max(3).meta({ label: 'Mess, 0 to 3' }),
+  noise: number().required().integer().min(0).max(3).meta({ label: 'Noise, 0 to 3' }),
   /** 1 to 3: what it asks of the adult; worked out from set-up and mess when absent. */
-  effort: number().integer().min(1).max(3),
-  /** Absent: any time of the year. */
-  seasons: array().of(string().required().oneOf(SEASONS)).max(4),
+  effort: number().integer().min(1).max(3).meta({ label: 'Work for the adult, 1 to 3', hint: 'empty: worked out' }),
+  ...{ where, surface, seating, dials, lines, needs, minutes, levels, ahead },
   /** What is kept from it for a later activity, in words. */
-  keeps: string().max(300, 'must be at most 300 characters'),
+  keeps: string().max(300, 'must be at most 300 characters').meta({ label: 'Kept for later' }),
   /** Activities that must have been done before. */
-  after: array().of(key()).max(8),
+  after: array()
+    .of(key())
+    .max(8)
+    .meta({ label: 'Needs these first', as: 'activities', hint: 'titles of activities, one to a line' }),
+  ...{ access, actions },
+  /** Absent: any time of the year. */
+  seasons: array().of(string().required().oneOf(SEASONS)).max(4).meta({ label: 'Only in', wide: true }),
   /** A maker that writes it, with its values. */
   made: makerSource(),
-  ...activityFields,
 })
   .test('length', TOO_LONG_A_SCRIPT, isShortEnough)
   .test('after', 'an activity cannot come after itself', (activity, context) => {

@@ -4,7 +4,7 @@ import { skillWords } from '../../messages/skills.ts';
 import { described, Problem } from '../ui/Labelled.tsx';
 import { PickField } from '../ui/PickField.tsx';
 import { PickablesContext, THINGS_LIST } from './pickables.ts';
-import type { EntryField } from './entryFields.ts';
+import type { EntryField } from '../../contracts/entryField.ts';
 import { fieldName, toForm } from './entryValues.ts';
 
 /** A field of an entry: its label above, its input as wide as its place. */

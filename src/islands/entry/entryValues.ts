@@ -1,4 +1,4 @@
-import type { EntryField } from './entryFields.ts';
+import type { EntryField } from '../../contracts/entryField.ts';
 
 /** What a form holds of an entry: texts, ticks and rows by the names of its fields, dots written as two underlines. */
 export type FormValues = Record<string, unknown>;
