@@ -35,7 +35,7 @@ export interface EntryField {
 export type CsvColumn = 'text' | 'number' | 'yes-no' | 'words' | 'phrases' | 'json';
 
 /** What a schema says of a field beside its shape: the form and the CSV follow from it. */
-export interface EntryMeta {
+interface EntryMeta {
   /** What the form calls it; a field without a label is not in the form. */
   readonly label?: string;
   readonly as?: EntryField['as'];
