@@ -18,4 +18,5 @@ export const calendarDay = () =>
       'span',
       `must be a day from ${FIRST_DAY.slice(0, 4)} to ${LAST_DAY.slice(0, 4)}`,
       (text) => !text || (text >= FIRST_DAY && text <= LAST_DAY),
-    );
+    )
+    .meta({ jsonSchema: { format: 'date' } });

@@ -39,7 +39,8 @@ const oneOfNames = (names: readonly string[], what: string) =>
         : context.createError({
             message: `“${word.slice(0, MOST_CHARACTERS)}” is not ${what}; the nearest is “${nearestName(word, names)}”`,
           }),
-    );
+    )
+    .meta({ jsonSchema: { enum: names } });
 
 export const traitName = () => oneOfNames(TRAITS, 'a trait');
 export const actionName = () => oneOfNames(Object.keys(CAUTION_RULES), 'a caution rule');
@@ -68,7 +69,15 @@ const ownRule = object({
   .noUnknown()
   .test('calls', 'needs at least one thing, trait, action or allergen', (rule) =>
     [rule.things, rule.traits, rule.actions, rule.allergens].some((list) => (list?.length ?? 0) > 0),
-  );
+  )
+  .meta({
+    jsonSchema: {
+      anyOf: ['things', 'traits', 'actions', 'allergens'].map((list) => ({
+        required: [list],
+        properties: { [list]: { minItems: 1 } },
+      })),
+    },
+  });
 
 const stricterRule = object({ rule: actionName(), level: ruleLevel(), underMonths: underMonths() }).noUnknown();
 
@@ -77,7 +86,8 @@ const hiddenRule = object({
   by: string().required('must say who decided it').max(200),
   on: string()
     .required()
-    .test('day', 'must be a day that exists (YYYY-MM-DD)', (text) => isCalendarDate(text ?? '')),
+    .test('day', 'must be a day that exists (YYYY-MM-DD)', (text) => isCalendarDate(text ?? ''))
+    .meta({ jsonSchema: { format: 'date' } }),
   why: string().required('must say why').max(300),
 }).noUnknown();
 

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { test } from 'node:test';
 import addFormatsModule from 'ajv-formats';
 import { Ajv2020 } from 'ajv/dist/2020.js';
+import { publishedSchema } from '../../tests/tools/jsonSchema.ts';
 import { CAUTION_RULES, TRAITS } from '../core/cautions/rules.ts';
 import { checkScript } from '../core/session/checkScript.ts';
 import { RULE_NAMES } from '../messages/cautions.ts';
@@ -158,6 +159,11 @@ test('a reply may leave everything out but whether it was done', () => {
     checkForm(replyForm, { replyKey: key, outcome: 'done', parts: [{ segment: 'a', minutes: '900', ease: '' }] }).ok,
     false,
   );
+});
+
+test('the published JSON Schema is the one that follows from the schemas of the import', () => {
+  const published = JSON.parse(readFileSync(join(ROOT, 'docs/schema/footstool.schema.json'), 'utf8')) as object;
+  assert.deepEqual(published, publishedSchema(), 'npm run schema writes it anew');
 });
 
 test('the published JSON Schema takes the demo and refuses what the import refuses', () => {

@@ -50,6 +50,12 @@ interface EntryMeta {
   readonly isOptional?: boolean;
   /** Against what its type says. */
   readonly csv?: CsvColumn;
+  /** What the published JSON Schema says where a test of ours says it here. */
+  readonly jsonSchema?: Readonly<Record<string, unknown>>;
+  /** The name that the published JSON Schema describes it under, once. */
+  readonly def?: string;
+  /** Schemas of which each entry of a list follows one. */
+  readonly itemsOneOf?: readonly Schema[];
 }
 
 declare module 'yup' {

@@ -26,11 +26,14 @@ export const key = () =>
       'key',
       'must be small letters and digits joined by hyphens',
       (text) => !text || (KEY.test(text) && text === text.normalize('NFC').toLowerCase()),
-    );
+    )
+    .meta({ def: 'key', jsonSchema: { pattern: KEY.source } });
 
 export const clockTime = () =>
-  string().test(
-    'time',
-    ({ value }) => `“${value}” is not a time of day (HH:MM)`,
-    (text) => text === undefined || isTimeOfDay(text),
-  );
+  string()
+    .test(
+      'time',
+      ({ value }) => `“${value}” is not a time of day (HH:MM)`,
+      (text) => text === undefined || isTimeOfDay(text),
+    )
+    .meta({ jsonSchema: { pattern: '^([01]\\d|2[0-3]):[0-5]\\d$' } });

@@ -18,16 +18,18 @@ export const said = () =>
       .required()
       .max(120)
       .matches(/^[a-z-]+\/[A-Za-z0-9.-]+$/, 'must name a sentence of a catalogue'),
-    values: mixed<Record<string, unknown>>().test(
-      'said',
-      `must be an object of at most ${MOST_SAID_CHARACTERS} characters`,
-      (value) =>
-        value === undefined ||
-        (typeof value === 'object' &&
-          value !== null &&
-          !Array.isArray(value) &&
-          JSON.stringify(value).length <= MOST_SAID_CHARACTERS),
-    ),
+    values: mixed<Record<string, unknown>>()
+      .test(
+        'said',
+        `must be an object of at most ${MOST_SAID_CHARACTERS} characters`,
+        (value) =>
+          value === undefined ||
+          (typeof value === 'object' &&
+            value !== null &&
+            !Array.isArray(value) &&
+            JSON.stringify(value).length <= MOST_SAID_CHARACTERS),
+      )
+      .meta({ jsonSchema: { type: 'object' } }),
   }).default(undefined);
 
 export const line = exactly({
@@ -37,15 +39,21 @@ export const line = exactly({
   answer: string().max(500).meta({ label: 'answer' }),
   why: string().max(500).meta({ label: 'why' }),
   says: said(),
-});
+}).meta({ def: 'line' });
 
 export const dialSettings = () =>
   mixed<Record<string, number | string>>()
     .required()
-    .test('dials', 'must be an object of dial names and values', (value) => isRecordOf(value, ['number', 'string']));
+    .test('dials', 'must be an object of dial names and values', (value) => isRecordOf(value, ['number', 'string']))
+    .meta({ jsonSchema: recordOf(['number', 'string']) });
 
 /** Dials and needs that an object of settings may name. */
 const MOST_SETTINGS = 60;
+
+/** What `isRecordOf` asks for, as JSON Schema says it. */
+export function recordOf(types: readonly string[]): Readonly<Record<string, unknown>> {
+  return { type: 'object', maxProperties: MOST_SETTINGS, additionalProperties: { type: types } };
+}
 
 export function isRecordOf(value: unknown, types: readonly string[]): boolean {
   return (

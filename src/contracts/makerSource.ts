@@ -13,7 +13,9 @@ export const makerSource = () =>
     values: dialSettings(),
     settings: exactly(numberSettings()).required(),
     changes: makerChanges(),
-  }).default(undefined);
+  })
+    .default(undefined)
+    .meta({ def: 'maker' });
 
 const makerChanges = () =>
   exactly({
@@ -21,7 +23,9 @@ const makerChanges = () =>
       .of(
         exactly({
           level: string().required().oneOf(LEVELS),
-          rewritten: mixed<Record<string, unknown>>().required(),
+          rewritten: mixed<Record<string, unknown>>()
+            .required()
+            .meta({ jsonSchema: { type: 'object' } }),
           removed: array().of(string().required().max(80)).required().max(80),
           added: array()
             .of(exactly({ after: string().defined().nullable(), line }))

@@ -1,6 +1,6 @@
 import { CAUTION_RULES } from '../core/cautions/rules.ts';
 import type { EntryField } from './entryField.ts';
-import { partId, said, line, dialSettings, isRecordOf } from './line.ts';
+import { partId, said, line, dialSettings, isRecordOf, recordOf } from './line.ts';
 import { exactly, words, someWords, key, clockTime } from './fields.ts';
 import { makerSource } from './makerSource.ts';
 import { LEVELS } from '../core/session/levelName.ts';
@@ -25,21 +25,31 @@ const MOST_DIAL = 1_000_000;
 const quantity = () =>
   mixed<Quantity>()
     .required()
-    .test('quantity', `must be a number from 0 to ${MOST_QUANTITY} or an expression`, isQuantity);
+    .test('quantity', `must be a number from 0 to ${MOST_QUANTITY} or an expression`, isQuantity)
+    .meta({ jsonSchema: numberOrExpression(MOST_QUANTITY) });
+
+const MOST_EXPRESSION = 200;
+
+function numberOrExpression(most: number) {
+  return { type: ['number', 'string'], minimum: 0, maximum: most, maxLength: MOST_EXPRESSION };
+}
 
 function isQuantity(value: unknown): boolean {
   if (typeof value === 'number') return value >= 0 && value <= MOST_QUANTITY;
-  return value === undefined || (typeof value === 'string' && value.length <= 200);
+  return value === undefined || (typeof value === 'string' && value.length <= MOST_EXPRESSION);
 }
 
 const minuteQuantity = () =>
-  quantity().test(
-    'day',
-    `must be at most ${MOST_MINUTES} minutes, a whole day`,
-    (value) => typeof value !== 'number' || value <= MOST_MINUTES,
-  );
+  quantity()
+    .test(
+      'day',
+      `must be at most ${MOST_MINUTES} minutes, a whole day`,
+      (value) => typeof value !== 'number' || value <= MOST_MINUTES,
+    )
+    .meta({ jsonSchema: numberOrExpression(MOST_MINUTES) });
 
-const triple = () => array().of(minuteQuantity()).required().length(3, 'must hold three: least, likely, most');
+const triple = () =>
+  array().of(minuteQuantity()).required().length(3, 'must hold three: least, likely, most').meta({ def: 'triple' });
 
 const minutes = () =>
   exactly({
@@ -86,7 +96,7 @@ const swap = exactly({
       'must be an object of dial names and numbers',
       (value) => value === undefined || isRecordOf(value, ['number']),
     )
-    .meta({ label: 'sets dials', as: 'settings' }),
+    .meta({ label: 'sets dials', as: 'settings', jsonSchema: recordOf(['number']) }),
 });
 
 const need = exactly({
@@ -104,7 +114,7 @@ const need = exactly({
   swaps: array().of(swap).required().max(12).meta({ label: 'what else will do' }),
   optional: boolean().meta({ label: 'can be done without' }),
   eaten: boolean().meta({ label: 'is eaten' }),
-});
+}).meta({ def: 'need' });
 
 const level = (word: string) =>
   exactly({
@@ -121,12 +131,14 @@ const level = (word: string) =>
         'must be an object of needs and quantities',
         (value) => value === undefined || isRecordOf(value, ['number', 'string']),
       )
-      .meta({ label: `${word} needs other amounts`, as: 'settings' }),
+      .meta({ label: `${word} needs other amounts`, as: 'settings', jsonSchema: recordOf(['number', 'string']) }),
     lines: array()
       .of(line)
       .max(60)
       .meta({ label: `${word}, in lines of its own` }),
-  }).default(undefined);
+  })
+    .default(undefined)
+    .meta({ def: 'level' });
 
 const ahead = exactly({
   who: string()
@@ -141,11 +153,13 @@ const ahead = exactly({
     need: partId().meta({ label: 'only if this need' }),
     item: key().optional().meta({ label: 'is served with', as: 'thing' }),
   }).default(undefined),
-}).test(
-  'lead',
-  'needs one of days, workingDays, hours',
-  ({ days, workingDays, hours }) => [days, workingDays, hours].filter((lead) => lead !== undefined).length === 1,
-);
+})
+  .test(
+    'lead',
+    'needs one of days, workingDays, hours',
+    ({ days, workingDays, hours }) => [days, workingDays, hours].filter((lead) => lead !== undefined).length === 1,
+  )
+  .meta({ jsonSchema: { oneOf: ['days', 'workingDays', 'hours'].map((lead) => ({ required: [lead] })) } });
 
 /** A dial is a number or a choice; a row of the form has room for both. */
 const DIAL_COLUMNS: readonly EntryField[] = [
@@ -169,6 +183,7 @@ export const activityFields = {
       label: 'Dials: a number with a range, or choices with bars between',
       wide: true,
       columns: DIAL_COLUMNS,
+      itemsOneOf: [numberDial, choiceDial],
     }),
   lines: array()
     .of(line)

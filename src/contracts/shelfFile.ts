@@ -236,13 +236,16 @@ const sessionEntry = exactly({
   aim: words(1000),
   parts: array()
     .of(part as unknown as Schema<SessionPart>)
-    .max(30, 'must be at most 30 parts'),
+    .max(30, 'must be at most 30 parts')
+    .meta({ itemsOneOf: [shelfPart, makerPart] }),
   segments: array().of(segmentEntry).max(30, 'must be at most 30 parts') as unknown as Schema<Segment[] | undefined>,
-}).test(
-  'either',
-  'needs either parts or segments',
-  ({ parts, segments }) => (parts === undefined) !== (segments === undefined),
-);
+})
+  .test(
+    'either',
+    'needs either parts or segments',
+    ({ parts, segments }) => (parts === undefined) !== (segments === undefined),
+  )
+  .meta({ jsonSchema: { oneOf: [{ required: ['parts'] }, { required: ['segments'] }] } });
 
 export type SessionPart =
   | { readonly kind: 'book' | 'song' | 'activity'; readonly key: string }
