@@ -43,7 +43,7 @@ async function firstSession(): Promise<string> {
 test('somebody who is not signed in is led to sign in and back, and an endpoint says so', async () => {
   const page = await ask('/sessions?x=1', { as: '' });
   assert.equal(page.status, 303);
-  assert.equal(page.headers.get('location'), '/sign-in?next=%2Fbench%3Fx%3D1');
+  assert.equal(page.headers.get('location'), '/sign-in?next=%2Fsessions%3Fx%3D1');
   const endpoint = await ask(`/api/sessions/${await firstSession()}`, { as: '' });
   assert.equal(endpoint.status, 401);
   assert.equal(((await endpoint.json()) as { code: string }).code, 'not-signed-in');

@@ -33,8 +33,10 @@ function typeOf({ type }: ModelAttributeColumnOptions): string {
 }
 
 test('each model has the columns of its table: names, types, and what may be empty', async () => {
-  // The counters of tries are the limiter’s own.
-  const models = Object.values(tables().models).filter((model) => model.getTableName() !== 'tries');
+  // The counters of tries are the limiter’s own, the list of migrations that of who runs them.
+  const models = Object.values(tables().models).filter(
+    (model) => !['tries', 'migrations'].includes(model.getTableName() as string),
+  );
   assert.ok(models.length > 20);
   for (const model of models) {
     const table = model.getTableName() as string;
