@@ -172,7 +172,7 @@ test('an owner asks somebody to join, gives another part and takes out; an autho
   await page.getByLabel('E-mail').fill('not an address');
   await page.getByRole('button', { name: 'Send the invitation' }).click();
   await expect(page.getByText('Name is needed')).toBeVisible();
-  await expect(page.getByText('Address must be one address')).toBeVisible();
+  await expect(page.getByText('E-mail must be one address')).toBeVisible();
   await page.getByLabel('Name').fill('Wilma');
   await page.getByLabel('E-mail').fill('wilma@quillbrook.example');
   await page.getByRole('button', { name: 'Send the invitation' }).click();
