@@ -64,7 +64,7 @@ test('a home without the book is told how to tell it, says so, and is counted un
   await page.reload();
   await expect(page.getByRole('row').filter({ hasText: 'Corner house' })).toContainText('no book at hand');
   await expect(page.getByText('1 has no book at hand')).toBeVisible();
-  await page.getByRole('link', { name: 'On the bench' }).click();
+  await page.getByRole('link', { name: 'Open the session' }).click();
   await benchIsReady(page);
   await expect(page.getByText('1 without the book')).toBeVisible();
   await home.getByRole('button', { name: 'We have it after all' }).click();
