@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
 import { countingQueries } from '../../src/server/db/connection.ts';
-import { readHaveData } from '../../src/server/services/inventory.ts';
+import { readInventory } from '../../src/server/services/inventory.ts';
 import { importRows } from '../../src/server/services/importRows.ts';
 import { duplicateEntry, findEntry, keepEntry, retireEntry } from '../../src/server/services/shelfEntries.ts';
 import { readShelfRows } from '../../src/server/services/shelfPage.ts';
@@ -145,6 +145,6 @@ test('what is not theirs cannot be changed, and readers change nothing', async (
   await refuses(retireEntry(at.reader, 'thing', 'sock', true), 'not-allowed');
   await refuses(keepEntry(at.reader, { kind: 'thing', value: thing('x'), isNew: true }), 'not-allowed');
   await refuses(importRows(at.reader, { kind: 'thing', rows: [] }), 'not-allowed');
-  const { queries } = await countingQueries(() => readHaveData(at.owner));
+  const { queries } = await countingQueries(() => readInventory(at.owner));
   assert.equal(queries, 4);
 });

@@ -1,4 +1,6 @@
 import type { ThingsByKey } from '../materials/thing.ts';
+import type { CautionPolicy } from '../cautions/rules.ts';
+import type { Home } from './home.ts';
 import { stoppedActions } from '../cautions/cautions.ts';
 import type { FeasibleActivity } from './feasibleActivities.ts';
 import type { Segment } from '../session/session.ts';
@@ -14,6 +16,28 @@ export interface ShelfChoice {
   /** Likely minutes to set up. */
   readonly setupMinutes: number;
   readonly segment: Segment;
+}
+
+/** A thing as somebody counts how many there are of it, with what homes usually have. */
+export interface CountedThing {
+  readonly key: string;
+  readonly one: string;
+  readonly many: string;
+  readonly usualQty: number;
+  /** The part of homes that have any, 0 to 1. */
+  readonly common: number;
+}
+
+/** What the activities are found from that a basket of things, or a home, can do. */
+export interface Inventory {
+  readonly things: readonly CountedThing[];
+  /** Everything known of things, by key, for cautions and names. */
+  readonly known: ThingsByKey;
+  readonly choices: readonly ShelfChoice[];
+  readonly homes: readonly Home[];
+  /** YYYY-MM-DD, for ages. */
+  readonly today: string;
+  readonly policy: CautionPolicy;
 }
 
 /**

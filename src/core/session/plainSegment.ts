@@ -9,6 +9,13 @@ export function plainSegment(id: string, kind: Segment['kind'], title: string, t
     title,
     level: 'right',
     rightDials: {},
+    ...emptyScript(together),
+  };
+}
+
+/** What a part of a session and an activity on the shelf share, before anything but its minutes together is written. */
+export function emptyScript(together: Triple) {
+  return {
     aim: '',
     skills: [],
     dials: [],
@@ -24,5 +31,5 @@ export function plainSegment(id: string, kind: Segment['kind'], title: string, t
     ahead: [],
     actions: [],
     access: '',
-  };
+  } satisfies Partial<Segment>;
 }

@@ -1,3 +1,4 @@
+import { emptyScript } from '../../core/session/plainSegment.ts';
 import { formFields, type EntryField } from '../../contracts/entryField.ts';
 import { ENTRY_SCHEMAS, type EntryKind } from '../../contracts/shelfEntries.ts';
 
@@ -8,8 +9,6 @@ export const ENTRY_FIELDS: Readonly<Record<EntryKind, readonly EntryField[]>> = 
   song: formFields(ENTRY_SCHEMAS.song),
   activity: formFields(ENTRY_SCHEMAS.activity),
 };
-
-const NO_MINUTES = [0, 0, 0];
 
 /** What an entry of a kind starts from. */
 export function emptyEntry(kind: EntryKind): Record<string, unknown> {
@@ -33,29 +32,20 @@ export function emptyEntry(kind: EntryKind): Record<string, unknown> {
     case 'song':
       return { key: '', title: '', tune: '', verses: [['']], actions: '', skills: [], themes: [], minutes: [1, 2, 3] };
     case 'activity':
-      return {
-        key: '',
-        title: '',
-        themes: [],
-        ages: { fromMonths: 36, toMonths: 71 },
-        mess: 0,
-        noise: 0,
-        idea: '',
-        aim: '',
-        skills: [],
-        dials: [],
-        lines: [{ id: 'line-1', kind: 'do', text: '' }],
-        needs: [],
-        minutes: { setup: NO_MINUTES, together: [3, 5, 10], alone: NO_MINUTES, tidy: NO_MINUTES },
-        posture: 'seated',
-        where: '',
-        surface: '',
-        seating: '',
-        size: 'home',
-        levels: {},
-        ahead: [],
-        actions: [],
-        access: '',
-      };
+      return emptyActivity();
   }
+}
+
+function emptyActivity() {
+  return {
+    ...emptyScript([3, 5, 10]),
+    key: '',
+    title: '',
+    themes: [],
+    ages: { fromMonths: 36, toMonths: 71 },
+    mess: 0,
+    noise: 0,
+    idea: '',
+    lines: [{ id: 'line-1', kind: 'do', text: '' }],
+  };
 }

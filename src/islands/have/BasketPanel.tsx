@@ -2,9 +2,9 @@ import { useEffect, useState } from 'react';
 import type { Basket } from '../../core/homes/basket.ts';
 import { skillWords } from '../../messages/skills.ts';
 import type { FeasibleActivity } from '../../core/homes/feasibleActivities.ts';
-import type { HaveProps, HaveThing } from './haveTypes.ts';
+import type { Inventory, CountedThing } from '../../core/homes/inventory.ts';
 
-interface BasketPanelProps extends Pick<HaveProps, 'things'> {
+interface BasketPanelProps extends Pick<Inventory, 'things'> {
   readonly activities: readonly FeasibleActivity[];
   readonly youngestMonths: number;
 }
@@ -49,7 +49,7 @@ function useBasket({
   youngestMonths,
 }: {
   activities: readonly FeasibleActivity[];
-  things: readonly HaveThing[];
+  things: readonly CountedThing[];
   youngestMonths: number;
 }) {
   const [basket, setBasket] = useState<Basket | null>(null);

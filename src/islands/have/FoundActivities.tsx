@@ -1,13 +1,13 @@
 import type { Doable, FeasibleActivity } from '../../core/homes/feasibleActivities.ts';
 import { skillWords } from '../../messages/skills.ts';
-import type { HaveThing } from './haveTypes.ts';
+import type { CountedThing } from '../../core/homes/inventory.ts';
 
 interface FoundActivitiesProps {
   readonly found: readonly Doable[];
   readonly byHomes: readonly { readonly activity: FeasibleActivity; readonly homes: number }[];
   readonly isAllHomes: boolean;
   readonly homeCount: number;
-  readonly things: readonly HaveThing[];
+  readonly things: readonly CountedThing[];
 }
 
 const MOST_SHOWN = 60;

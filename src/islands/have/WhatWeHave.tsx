@@ -1,12 +1,11 @@
 import { useMemo, useState } from 'react';
 import { ALLERGENS } from '../../contracts/cautions.ts';
 import { householdOn } from '../../core/homes/household.ts';
-import { activitiesFor } from '../../core/homes/inventory.ts';
+import { activitiesFor, type Inventory } from '../../core/homes/inventory.ts';
 import { countHomes, doableNow } from '../../core/homes/feasibleActivities.ts';
 import type { StockItem } from '../../core/materials/swaps.ts';
 import { FoundActivities } from './FoundActivities.tsx';
 import { BasketPanel } from './BasketPanel.tsx';
-import type { HaveProps } from './haveTypes.ts';
 
 const OWN = 'own';
 const ALL = 'all';
@@ -23,7 +22,7 @@ interface Room {
 const USUAL_ROOM: Room = { years: 3, children: 1, isMouthing: false, avoided: [] };
 
 /** "What we have": tick things, or take a home's, and see at once what can be done with them. */
-export function WhatWeHave({ things, known, choices, homes, today, policy }: HaveProps) {
+export function WhatWeHave({ things, known, choices, homes, today, policy }: Inventory) {
   const [from, setFrom] = useState<string>(OWN);
   const [ticked, setTicked] = useState<Ticked>({});
   const [room, setRoom] = useState<Room>(USUAL_ROOM);
@@ -70,7 +69,7 @@ export function WhatWeHave({ things, known, choices, homes, today, policy }: Hav
   );
 }
 
-function stockInWords(stock: readonly StockItem[], things: HaveProps['things']): string {
+function stockInWords(stock: readonly StockItem[], things: Inventory['things']): string {
   const named = stock.map(({ item, qty }) => {
     const thing = things.find(({ key }) => key === item);
     return `${qty} ${(qty === 1 ? thing?.one : thing?.many) ?? item}`;
@@ -80,7 +79,7 @@ function stockInWords(stock: readonly StockItem[], things: HaveProps['things']):
 
 interface WhoseThingsProps {
   readonly from: string;
-  readonly homes: HaveProps['homes'];
+  readonly homes: Inventory['homes'];
   readonly onChoose: (from: string) => void;
 }
 
@@ -175,7 +174,7 @@ function AvoidedThings({ avoided, onChange }: AvoidedThingsProps) {
 type Ticked = Readonly<Record<string, number>>;
 
 interface ThingTicksProps {
-  readonly things: HaveProps['things'];
+  readonly things: Inventory['things'];
   readonly ticked: Ticked;
   readonly onTick: (ticked: Ticked) => void;
 }

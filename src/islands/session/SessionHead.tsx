@@ -141,28 +141,25 @@ function WhenAndWho({
           onChange={({ target }) => onDescribe({ at: target.value || undefined })}
         />
       </label>
-      <label>
-        youngest{' '}
-        <input
-          className="input input-sm w-18"
-          type="number"
-          min={0}
-          max={10}
-          value={years.fromYears}
-          onChange={({ target }) => setAges(target.valueAsNumber, years.toYears)}
-        />
-      </label>
-      <label>
-        oldest{' '}
-        <input
-          className="input input-sm w-18"
-          type="number"
-          min={0}
-          max={10}
-          value={years.toYears}
-          onChange={({ target }) => setAges(years.fromYears, target.valueAsNumber)}
-        />
-      </label>
+      <AgeInput label="youngest" value={years.fromYears} onTurn={(value) => setAges(value, years.toYears)} />
+      <AgeInput label="oldest" value={years.toYears} onTurn={(value) => setAges(years.fromYears, value)} />
     </div>
+  );
+}
+
+/** An age in whole years. */
+function AgeInput(props: { label: string; value: number; onTurn: (years: number) => void }) {
+  return (
+    <label>
+      {props.label}{' '}
+      <input
+        className="input input-sm w-18"
+        type="number"
+        min={0}
+        max={10}
+        value={props.value}
+        onChange={({ target }) => props.onTurn(target.valueAsNumber)}
+      />
+    </label>
   );
 }

@@ -1,7 +1,4 @@
-import type { ThingsByKey } from '../../core/materials/thing.ts';
-import type { CautionPolicy } from '../../core/cautions/rules.ts';
-import type { Home } from '../../core/homes/home.ts';
-import type { ShelfChoice } from '../../core/homes/inventory.ts';
+import type { Inventory, ShelfChoice } from '../../core/homes/inventory.ts';
 import { segmentFromActivity } from '../../core/shelf/fromShelf.ts';
 import { likelyMinutes } from '../../core/shelf/effort.ts';
 import { today } from '../clock.ts';
@@ -9,26 +6,8 @@ import { readHomes } from '../db/repositories/homes.ts';
 import { readShelf, thingsByKey, type ActivityEntry } from '../db/repositories/shelf.ts';
 import type { Person } from './person.ts';
 
-interface HaveThing {
-  readonly key: string;
-  readonly one: string;
-  readonly many: string;
-  readonly usualQty: number;
-  readonly common: number;
-}
-
-export interface HaveData {
-  readonly things: readonly HaveThing[];
-  /** Everything known of things, by key, for cautions and names. */
-  readonly known: ThingsByKey;
-  readonly choices: readonly ShelfChoice[];
-  readonly homes: readonly Home[];
-  readonly today: string;
-  readonly policy: CautionPolicy;
-}
-
 /** What "what we have" works with: things, home activities as they would stand in a session, and homes. Four queries. */
-export async function readHaveData(person: Person): Promise<HaveData> {
+export async function readInventory(person: Person): Promise<Inventory> {
   const [shelf, homes] = await Promise.all([
     readShelf(person.programmeId, ['thing', 'activity']),
     readHomes(person.programmeId),
