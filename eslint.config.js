@@ -17,6 +17,7 @@ export default tseslint.config(
       'no-console': 'error',
       'no-eval': 'error',
       'max-lines': ['error', 300],
+      'no-duplicate-imports': ['error', { allowSeparateTypeImports: true }],
     },
   },
   {

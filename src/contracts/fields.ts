@@ -1,7 +1,5 @@
 import { isTimeOfDay } from '../core/calendar/dates.ts';
-import { string } from 'yup';
-import { object } from 'yup';
-import type { ObjectShape } from 'yup';
+import { string, object, type ObjectShape } from 'yup';
 
 const UNKNOWN = ({ unknown }: { unknown?: string }) => `has fields that are not known: ${unknown ?? ''}`;
 

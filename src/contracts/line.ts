@@ -1,7 +1,6 @@
 import { LINE_KINDS } from '../core/session/line.ts';
-import { mixed } from 'yup';
+import { mixed, string } from 'yup';
 import { exactly, words } from './fields.ts';
-import { string } from 'yup';
 
 export const partId = () =>
   string()

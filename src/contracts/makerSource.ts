@@ -1,10 +1,8 @@
 import { dialSettings, line, partId } from './line.ts';
 import { exactly, key } from './fields.ts';
-import { mixed } from 'yup';
+import { mixed, array, string } from 'yup';
 import { LEVELS } from '../core/session/levelName.ts';
-import { array } from 'yup';
 import { numberSettings } from './numberSettings.ts';
-import { string } from 'yup';
 
 /** What a part was made from: a maker, its values and settings, and what the author changed since. */
 export const makerSource = () =>

@@ -1,6 +1,5 @@
 // Sequelize writes into the objects that describe columns, so each column gets its own.
-import { Model } from 'sequelize';
-import { DataTypes } from 'sequelize';
+import { Model, DataTypes } from 'sequelize';
 
 export const uuidKey = () => ({ type: DataTypes.UUID, primaryKey: true, allowNull: false }) as const;
 
