@@ -17,6 +17,10 @@ export default tseslint.config(
       'no-console': 'error',
       'no-eval': 'error',
       'max-lines': ['error', 300],
+      'no-restricted-imports': [
+        'error',
+        { name: 'date-fns', message: 'The whole package takes a second to load: import date-fns/<function>.' },
+      ],
       'no-duplicate-imports': ['error', { allowSeparateTypeImports: true }],
     },
   },

@@ -60,7 +60,7 @@ test('an author writes a thing and an activity; what does not fit is named and n
   await page.getByLabel('what it is').fill('boats');
   await page.getByLabel('least', { exact: true }).fill('2');
   await page.getByLabel('most', { exact: true }).fill('6');
-  await page.getByLabel('stands at').fill('3');
+  await page.getByLabel('starts at').fill('3');
   await page.getByLabel('words', { exact: true }).fill('Put {boats} {@shells} on the water.');
   await page.getByRole('button', { name: 'Put it on the shelf' }).click();
   await expect(page.getByRole('alert')).toContainText('one place needs another look');

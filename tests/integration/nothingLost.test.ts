@@ -100,19 +100,19 @@ test('themes keep their words in any script', async () => {
 test('minutes are corrected against what was planned for that home at the level it was done at', async () => {
   const id = await sendToAll('The cart with no wheels');
   const links = await listLinks(at.owner, id);
-  const planned = new Map<string, number>();
+  let differing = 0;
   for (const [index, { token }] of links.entries()) {
     const { guide } = (await openGuide(token))!;
     const carts = guide.segments.find(({ from }) => from === 'carts-and-lids')!;
     const level = index % 2 === 0 ? 'easier' : 'right';
     const plan = carts.levels[level]!.minutes;
-    planned.set(level, plan);
+    if (carts.levels.easier!.minutes !== carts.levels.right!.minutes) differing++;
     await keepReply(
       token,
       reply({ parts: [{ segment: carts.id, minutes: String(plan * 1.5), ease: 'right', level }] }),
     );
   }
-  assert.notEqual(planned.get('easier'), planned.get('right'));
+  assert.ok(differing > 0, 'a home where the easier level takes less');
   const [correction] = (await readPost(at.owner, id)).corrections;
   // All took half as long again as what was planned for them: 1.5 drawn towards 1 as if 4 more homes had been on time.
   assert.equal(correction!.factor, Math.round(Math.exp((12 * Math.log(1.5)) / 16) * 1000) / 1000);

@@ -1,4 +1,8 @@
-import { addDays as addWholeDays, differenceInCalendarDays, format, getISODay, parseISO } from 'date-fns';
+import { addDays as addWholeDays } from 'date-fns/addDays';
+import { differenceInCalendarDays } from 'date-fns/differenceInCalendarDays';
+import { formatISO } from 'date-fns/formatISO';
+import { getISODay } from 'date-fns/getISODay';
+import { parseISO } from 'date-fns/parseISO';
 
 /** A day of the calendar, YYYY-MM-DD. Arithmetic is done on whole days, so no time zone comes in. */
 export type CalendarDate = string;
@@ -17,7 +21,7 @@ export function isTimeOfDay(text: string): boolean {
 
 /** The day so many days later (earlier when negative). Takes days that exist. */
 export function addDays(day: CalendarDate, days: number): CalendarDate {
-  return format(addWholeDays(parseISO(day), days), 'yyyy-MM-dd');
+  return formatISO(addWholeDays(parseISO(day), days), { representation: 'date' });
 }
 
 /** Days from one day to another; negative when the second comes first. */
