@@ -163,7 +163,7 @@ test('a reply may leave everything out but whether it was done', () => {
 
 test('the published JSON Schema is the one that follows from the schemas of the import', () => {
   const published = JSON.parse(readFileSync(join(ROOT, 'docs/schema/footstool.schema.json'), 'utf8')) as object;
-  assert.deepEqual(published, publishedSchema(), 'npm run schema writes it anew');
+  assert.deepEqual(published, publishedSchema(), 'npm run generate writes it anew');
 });
 
 test('the published JSON Schema takes the demo and refuses what the import refuses', () => {

@@ -1,7 +1,9 @@
+import { toNestErrors } from '@hookform/resolvers';
 import { useState } from 'react';
-import { FormProvider, useForm } from 'react-hook-form';
+import { FormProvider, useForm, type FieldErrors, type Resolver } from 'react-hook-form';
 import { keyFromTitle } from '../../contracts/keyFromTitle.ts';
-import type { EntryKind } from '../../contracts/shelfEntries.ts';
+import { checkShape } from '../../contracts/problems.ts';
+import { ENTRY_SCHEMAS, type EntryKind } from '../../contracts/shelfEntries.ts';
 import { ENTRY_FIELDS } from './entryFields.ts';
 import { FieldView } from './FieldView.tsx';
 import { formPathOf, fromForm, toForm, type FormValues } from './entryValues.ts';
@@ -25,19 +27,23 @@ interface EntryFormProps {
 export function EntryForm({ kind, entry, isNew, revision, things, activities }: EntryFormProps) {
   const fields = ENTRY_FIELDS[kind];
   const shown = (value: Record<string, unknown>) => toForm(withTitles(value, activities), fields);
-  const form = useForm<FormValues>({ defaultValues: shown(entry) });
-  const [revisionNow, setRevisionNow] = useState(revision);
   const title = titleField(kind);
   const written = (values: FormValues) => {
     const value = { ...beside(entry), ...withLineIds(withKeys(fromForm(values, fields), activities)) };
     return { ...value, key: isNew ? keyFromTitle(String(values[title] ?? '')) : entry.key };
   };
+  // The key is made from the title, so what is wrong with it is said there.
+  const fieldOf = (path: string) => (path === 'key' ? title : formPathOf(path, fields));
+  const form = useForm<FormValues>({
+    defaultValues: shown(entry),
+    resolver: shapeResolver(kind, { written, fieldOf }),
+  });
+  const [revisionNow, setRevisionNow] = useState(revision);
   const { submit, word, setWord } = useServerForm({
     form,
     address: `/api/shelf/entries/${kind}/${isNew ? 'new' : String(entry.key)}`,
     bodyOf: (values) => ({ entry: written(values), revision: revisionNow }),
-    // The key is made from the title, so what is wrong with it is said there.
-    fieldOf: (path) => (path === 'key' ? title : formPathOf(path, fields)),
+    fieldOf,
   });
   const newer = word?.current as { revision: number; entry: Record<string, unknown> } | undefined;
   return (
@@ -69,6 +75,24 @@ export function EntryForm({ kind, entry, isNew, revision, things, activities }: 
       </FormProvider>
     </PickablesContext.Provider>
   );
+}
+
+/** Checks by the entry's own schema before anything is sent; what stands in no field is left to the server to say. */
+function shapeResolver(
+  kind: EntryKind,
+  form: { written: (values: FormValues) => unknown; fieldOf: (path: string) => string | undefined },
+): Resolver<FormValues> {
+  return (values, _context, options) => {
+    const checked = checkShape(ENTRY_SCHEMAS[kind], form.written(values));
+    const errors: FieldErrors = {};
+    for (const { path, message } of checked.ok ? [] : checked.problem) {
+      const field = form.fieldOf(path);
+      if (field !== undefined) errors[field] ??= { type: 'shape', message };
+    }
+    return Object.keys(errors).length === 0
+      ? { values, errors: {} }
+      : { values: {}, errors: toNestErrors(errors, options) };
+  };
 }
 
 /** The field that names an entry of a kind. */

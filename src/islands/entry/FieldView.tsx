@@ -5,7 +5,7 @@ import { described, Problem } from '../ui/Labelled.tsx';
 import { PickField } from '../ui/PickField.tsx';
 import { PickablesContext, THINGS_LIST } from './pickables.ts';
 import type { EntryField } from '../../contracts/entryField.ts';
-import { fieldName, toForm } from './entryValues.ts';
+import { toForm } from './entryValues.ts';
 
 /** A field of an entry: its label above, its input as wide as its place. */
 const ENTRY_FIELD =
@@ -22,7 +22,7 @@ export function FieldView({ field, prefix }: FieldViewProps) {
   const { register, formState } = useFormContext();
   const { things } = useContext(PickablesContext);
   const id = useId();
-  const name = prefix + fieldName(field.name);
+  const name = prefix + field.name;
   const problem = (get(formState.errors, name) as { message?: string } | undefined)?.message;
   const { label, hint, isMust } = field;
   const className = `entry-field ${ENTRY_FIELD} ${field.wide || field.as === 'rows' ? 'col-span-full' : ''}`;

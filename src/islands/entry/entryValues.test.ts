@@ -39,9 +39,8 @@ test('numbers with a decimal comma, settings and expressions are read as they ar
   const changed = fromForm(
     {
       ...form,
-      minutes__setup: '1 | max(n, 2) | 4',
-      levels__easier__text: 'Fewer.',
-      levels__easier__dials: 'boxes = 2 | kind = red, blue',
+      minutes: { setup: '1 | max(n, 2) | 4' },
+      levels: { easier: { text: 'Fewer.', dials: 'boxes = 2 | kind = red, blue' } },
     },
     ENTRY_FIELDS.activity,
   ) as { minutes: { setup: unknown }; levels: { easier: unknown } };
@@ -56,13 +55,13 @@ test('what is wrong with an entry is said at the field that it is written in', (
   const fields = ENTRY_FIELDS.activity;
   const expected = {
     title: 'title',
-    'ages.fromMonths': 'ages__fromMonths',
-    'minutes.setup[1]': 'minutes__setup',
+    'ages.fromMonths': 'ages.fromMonths',
+    'minutes.setup[1]': 'minutes.setup',
     'lines[2].text': 'lines.2.text',
     'needs[0].swaps[3].item': 'needs.0.swaps.3.item',
-    'levels.easier.lines[0].text': 'levels__easier__lines.0.text',
-    'levels.easier.dials.n': 'levels__easier__dials',
-    'ahead[1].for.need': 'ahead.1.for__need',
+    'levels.easier.lines[0].text': 'levels.easier.lines.0.text',
+    'levels.easier.dials.n': 'levels.easier.dials',
+    'ahead[1].for.need': 'ahead.1.for.need',
     needs: 'needs',
     'needs[1]': 'needs',
     revision: undefined,

@@ -1,14 +1,13 @@
+import { get, set } from 'react-hook-form';
 import type { EntryField } from '../../contracts/entryField.ts';
 
-/** What a form holds of an entry: texts, ticks and rows by the names of its fields, dots written as two underlines. */
+/** What a form holds of an entry: texts, ticks and rows, each where the entry holds it. */
 export type FormValues = Record<string, unknown>;
-
-const formName = (name: string) => name.replaceAll('.', '__');
 
 /** The fields of a form that stand for an entry. */
 export function toForm(entry: Record<string, unknown>, fields: readonly EntryField[]): FormValues {
   const values: FormValues = {};
-  for (const field of fields) values[formName(field.name)] = write(read(entry, field.name), field);
+  for (const field of fields) set(values, field.name, write(get(entry, field.name), field));
   return values;
 }
 
@@ -21,28 +20,11 @@ export function fromForm(
   const entry: Record<string, unknown> = {};
   if (typeof was.id === 'string') entry.id = was.id;
   for (const field of fields) {
-    const value = parse(values[formName(field.name)], field);
+    const value = parse(get(values, field.name), field);
     if (value === undefined || (field.isOptional && isEmpty(value))) continue;
-    place(entry, field.name, value);
+    set(entry, field.name, value);
   }
   return tidy(entry);
-}
-
-export function fieldName(name: string): string {
-  return formName(name);
-}
-
-function read(entry: Record<string, unknown>, name: string): unknown {
-  return name
-    .split('.')
-    .reduce<unknown>((value, part) => (value as Record<string, unknown> | undefined)?.[part], entry);
-}
-
-function place(entry: Record<string, unknown>, name: string, value: unknown): void {
-  const parts = name.split('.');
-  let at = entry;
-  for (const part of parts.slice(0, -1)) at = (at[part] ??= {}) as Record<string, unknown>;
-  at[parts.at(-1)!] = value;
 }
 
 /** A level that neither says anything nor changes anything is no level. */
@@ -157,15 +139,15 @@ function isEmpty(value: unknown): boolean {
 }
 
 /**
- * The field of a form that a place of an entry is written in, as the form names it: `lines[2].text` is `lines.2.text`,
- * `minutes.setup[0]` is `minutes__setup`. Undefined where no field stands for it.
+ * The field of a form that a place of an entry is written in: `lines[2].text` is `lines.2.text`, and `minutes.setup[0]`
+ * is `minutes.setup`, which is one field. Undefined where no field stands for it.
  */
 export function formPathOf(path: string, fields: readonly EntryField[]): string | undefined {
   const plain = (name: string) => path === name || path.startsWith(`${name}.`) || path.startsWith(`${name}[`);
   const [field] = fields.filter(({ name }) => plain(name)).sort((left, right) => right.name.length - left.name.length);
   if (!field) return undefined;
   const row = field.as === 'rows' ? /^\[(\d+)\]\.?(.*)$/.exec(path.slice(field.name.length)) : null;
-  if (!row) return formName(field.name);
+  if (!row) return field.name;
   const inside = formPathOf(row[2]!, field.columns!);
-  return inside === undefined ? formName(field.name) : `${formName(field.name)}.${row[1]}.${inside}`;
+  return inside === undefined ? field.name : `${field.name}.${row[1]}.${inside}`;
 }

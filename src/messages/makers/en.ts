@@ -18,7 +18,10 @@ import { strips } from './en/strips.ts';
 import { tally } from './en/tally.ts';
 import { volumes } from './en/volumes.ts';
 
-/** English is complete: every maker has its catalogue here, under its name. */
+/**
+ * English is complete: every maker has its catalogue here, under its name.
+ * Written by `npm run generate` from the folder beside.
+ */
 export const en = {
   balance,
   'bead-row': beadRow,

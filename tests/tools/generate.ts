@@ -1,0 +1,17 @@
+import { writeFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { join } from 'node:path';
+import { format, resolveConfig } from 'prettier';
+import { publishedSchema } from './jsonSchema.ts';
+import { MAKER_WORDS, makerWordLists } from './makerWords.ts';
+
+// Writes anew what follows from other files: the JSON Schema of the open format, and the lists of makers' words.
+const SCHEMA = fileURLToPath(new URL('../../docs/schema/footstool.schema.json', import.meta.url));
+
+await write(SCHEMA, JSON.stringify(publishedSchema()), 'json');
+for (const [file, text] of makerWordLists()) await write(join(MAKER_WORDS, file), text, 'typescript');
+console.log('generated: docs/schema and src/messages/makers/{en,es,ar}.ts');
+
+async function write(file: string, text: string, parser: string): Promise<void> {
+  writeFileSync(file, await format(text, { ...(await resolveConfig(file)), parser }));
+}
