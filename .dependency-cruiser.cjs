@@ -8,6 +8,7 @@ const LAYERS = [
   'message.ts',
   'ordering.ts',
   'chance.ts',
+  'remembering.ts',
   'numbers/',
   'calendar/',
   'sounds/',

@@ -37,6 +37,9 @@ export const line = exactly({
   text: words(2000).meta({ label: 'words', as: 'long' }),
   answer: string().max(500).meta({ label: 'answer' }),
   why: string().max(500).meta({ label: 'why' }),
+  role: string()
+    .oneOf(['older', 'younger'] as const)
+    .meta({ label: 'with two children, whose' }),
   says: said(),
 }).meta({ def: 'line' });
 

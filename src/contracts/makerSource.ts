@@ -1,6 +1,6 @@
 import { dialSettings, line, partId } from './line.ts';
 import { exactly, key } from './fields.ts';
-import { mixed, array, string } from 'yup';
+import { mixed, array, number, string } from 'yup';
 import { LEVELS } from '../core/session/levelName.ts';
 import { numberSettings } from './numberSettings.ts';
 
@@ -10,6 +10,7 @@ export const makerSource = () =>
     maker: string().required().max(40),
     values: dialSettings(),
     settings: exactly(numberSettings()).required(),
+    edition: number().integer().min(1).max(1000),
     changes: makerChanges(),
   })
     .default(undefined)

@@ -1,8 +1,8 @@
-import { USUAL_SETTINGS } from '../core/session/makerSource.ts';
 import { array, number, object, string, type InferType } from 'yup';
 import { calendarDay } from './calendarDay.ts';
 import { cautionPolicy } from './cautions.ts';
 import type { CautionPolicy } from '../core/cautions/rules.ts';
+import { NUMBER_SCHOOLS, schoolOf, USUAL_SETTINGS } from '../core/session/makerSource.ts';
 import { numberSettings } from './numberSettings.ts';
 import { PAPERS, type Paper } from '../core/page/paper.ts';
 
@@ -66,6 +66,7 @@ export function writtenSettings(kept: ProgrammeSettings, fields: URLSearchParams
     ...kept.numbers,
     ...Object.fromEntries(['zeroEarly', 'pastTen', 'playOnly', 'isLeftHanded'].map((name) => [name, fields.has(name)])),
     stage: one('stage', ['objects', 'pictures', 'signs'], kept.numbers.stage),
+    school: one('school', NUMBER_SCHOOLS, schoolOf(kept.numbers)),
   } as ProgrammeSettings['numbers'];
   return { weekend: weekend.slice(0, 6), numbers };
 }

@@ -57,6 +57,10 @@ const minutes = () =>
     together: triple().meta({ label: 'Together', as: 'triple' }),
     alone: triple().meta({ label: 'Then alone', as: 'triple' }),
     tidy: triple().meta({ label: 'Tidying', as: 'triple' }),
+    wait: triple()
+      .default(undefined)
+      .optional()
+      .meta({ label: 'Waiting: dries, rises or freezes', as: 'triple', isOptional: true }),
   }).required();
 
 const dialNumber = () =>
@@ -245,6 +249,7 @@ export const segmentEntry = exactly({
   rightDials: dialSettings(),
   retold: string().max(1000),
   made: makerSource(),
+  waitAfter: string().max(80),
 }).test('length', TOO_LONG_A_SCRIPT, isShortEnough);
 
 /** What the bench keeps: the whole session as a value, and the revision it was made from. */

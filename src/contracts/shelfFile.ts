@@ -163,6 +163,7 @@ export const activityEntry = exactly({
   seasons: array().of(string().required().oneOf(SEASONS)).max(4).meta({ label: 'Only in', wide: true }),
   /** A maker that writes it, with its values. */
   made: makerSource(),
+  waitAfter: string().max(80),
 })
   .test('length', TOO_LONG_A_SCRIPT, isShortEnough)
   .test('after', 'an activity cannot come after itself', (activity, context) => {

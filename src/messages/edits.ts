@@ -1,10 +1,15 @@
-import { describeMakerProblem } from './makers.ts';
 import type { EditProblem } from '../core/session/edit.ts';
+import type { MakerProblem } from '../core/session/makerProblem.ts';
 import type { ScriptFault } from '../core/session/checkScript.ts';
 import { describeExpressionProblem, describeTemplateProblem } from './expressions.ts';
 
-/** Why an edit was refused, as a sentence. */
-export function describeEditProblem(problem: EditProblem): string {
+const stillLoading = () => 'this part is still being fetched. Nothing was changed; try again in a moment.';
+
+/** Why an edit was refused, as a sentence. The words of makers are fetched only where they are needed, so they are handed in. */
+export function describeEditProblem(
+  problem: EditProblem,
+  describeMakerProblem: (problem: MakerProblem) => string = stillLoading,
+): string {
   switch (problem.code) {
     case 'maker-refuses':
       return `${problem.segment}: ${describeMakerProblem(problem.problem)}`;

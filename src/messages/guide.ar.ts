@@ -26,6 +26,8 @@ export const ar: GuideWords = {
   step: (step, steps) => `الخطوة ${step} من ${steps}`,
   kinds: { do: 'افعلوا', say: 'قولوا', ask: 'اسألوا', notice: 'لاحظوا', if: 'إذا', sing: 'غنّوا', read: 'اقرؤوا' },
   why: 'لماذا',
+  roles: { older: 'الأكبر', younger: 'الأصغر' },
+  picture: 'هكذا يبدو',
   easier: 'أسهل',
   harder: 'أصعب',
   otherWay: 'طريقة أخرى',

@@ -26,6 +26,8 @@ export const en: GuideWords = {
   step: (step, steps) => `Step ${step} of ${steps}`,
   kinds: { do: 'Do', say: 'Say', ask: 'Ask', notice: 'Notice', if: 'If', sing: 'Sing', read: 'Read' },
   why: 'Why',
+  roles: { older: 'The older one', younger: 'The little one' },
+  picture: 'What it looks like',
   easier: 'Easier',
   harder: 'Harder',
   otherWay: 'Another way',

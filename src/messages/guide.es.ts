@@ -26,6 +26,8 @@ export const es: GuideWords = {
   step: (step, steps) => `Paso ${step} de ${steps}`,
   kinds: { do: 'Hagan', say: 'Digan', ask: 'Pregunten', notice: 'Observen', if: 'Si', sing: 'Canten', read: 'Lean' },
   why: 'Por qué',
+  roles: { older: 'Quien es mayor', younger: 'Quien es menor' },
+  picture: 'Así se ve',
   easier: 'Más fácil',
   harder: 'Más difícil',
   otherWay: 'De otra manera',

@@ -66,8 +66,8 @@ function partLines(segment: GuideSegment, step: number, words: GuideWords): Shee
       line('strong', `${words.levels[weight]}: ${cautionText(words, rule, weight, own)}`),
     ),
     ...(level?.note ? [line('soft', level.note)] : []),
-    ...(level?.lines ?? []).flatMap(({ kind, text, answer, why }) => [
-      line('line', `${words.kinds[kind]}: ${text}`),
+    ...(level?.lines ?? []).flatMap(({ kind, text, answer, why, role }) => [
+      line('line', `${role ? words.roles[role] : words.kinds[kind]}: ${text}`),
       ...(answer ? [line('soft', `→ ${answer}`)] : []),
       ...(why ? [line('soft', why)] : []),
     ]),

@@ -27,6 +27,10 @@ export interface GuideWords {
   readonly step: (step: number, steps: number) => string;
   readonly kinds: Readonly<Record<LineKind, string>>;
   readonly why: string;
+  /** Whose a line is, where there are two children or more. */
+  readonly roles: { readonly older: string; readonly younger: string };
+  /** What the picture of a part is headed by. */
+  readonly picture: string;
   readonly easier: string;
   readonly harder: string;
   readonly otherWay: string;
@@ -81,4 +85,5 @@ export interface GuideWords {
 /** What a caution says at a level; `otherwise` serves the levels that are not named. */
 type CautionWords = { readonly [level in CautionLevel]?: string } & { readonly otherwise: string };
 
-export type GuideLanguage = 'en' | 'es' | 'ar';
+export const GUIDE_LANGUAGES = ['en', 'es', 'ar'] as const;
+export type GuideLanguage = (typeof GUIDE_LANGUAGES)[number];

@@ -7,7 +7,8 @@ import { authorSpeech } from './speeches.ts';
 export function describeMakerProblem(problem: MakerProblem): string {
   const { maker } = problem;
   const say = sayFor(maker, authorSpeech);
-  const dial = (name: string) => authorSpeech.find(`${maker}/dial.${name}`) ?? name;
+  const dial = (name: string) =>
+    authorSpeech.find(`${maker}/dial.${name}`) ?? authorSpeech.find(`makers/dial.${name}`) ?? name;
   switch (problem.code) {
     case 'out-of-range': {
       const { min, max, value } = problem;
@@ -21,6 +22,8 @@ export function describeMakerProblem(problem: MakerProblem): string {
       return say('makers/problem.list', { dial: dial(problem.dial), reason: say(problem.why, problem.values) });
     case 'breaks-level':
       return `${capital(say(problem.why, problem.values))}.`;
+    case 'not-loaded':
+      return say('makers/problem.not-loaded');
     case 'no-such-maker':
       return say('makers/problem.no-such-maker', { maker });
   }
@@ -32,8 +35,9 @@ export const makerTitle = (maker: string): string => authorSpeech.say(`${maker}/
 /** What a maker is for, in a sentence. */
 export const makerAbout = (maker: string): string => authorSpeech.say(`${maker}/about`);
 
-/** What a dial of a maker turns. */
-export const dialLabel = (maker: string, dial: string): string => authorSpeech.say(`${maker}/dial.${dial}`);
+/** What a dial of a maker turns; the way it is run is a dial of all of them. */
+export const dialLabel = (maker: string, dial: string): string =>
+  authorSpeech.say(dial === 'variant' ? 'makers/dial.variant' : `${maker}/dial.${dial}`);
 
 /** How a list dial is written. */
 export const dialHint = (maker: string, dial: string): string => authorSpeech.say(`${maker}/hint.${dial}`);

@@ -3,6 +3,7 @@ import { test } from 'node:test';
 import { IntlMessageFormat } from 'intl-messageformat';
 import { listOf } from '../core/message.ts';
 import { MAKERS } from '../core/makers/makers.ts';
+import { runKeys, runShape } from '../core/makers/run.ts';
 import { framing as framingAr } from './framing/ar.ts';
 import { framing as framingEn } from './framing/en.ts';
 import { framing as framingEs } from './framing/es.ts';
@@ -45,6 +46,14 @@ test('every maker has a catalogue under its name, with a title, what it is for, 
       assert.ok(authorSpeech.find(`${id}/dial.${name}`), `${id} has no label for ${name}`);
       if (kind === 'list') assert.ok(authorSpeech.find(`${id}/hint.${name}`), `${id} has no hint for ${name}`);
     }
+  }
+});
+
+test('every maker has all the sentences of its run: a way in, each way of running it, cases, roles and a way out', () => {
+  for (const { id, run } of MAKERS) {
+    const catalogue = (en as Catalogues)[id]!;
+    const lacking = [...runKeys(runShape(run)), 'picture'].filter((key) => !Object.hasOwn(catalogue, key));
+    assert.deepEqual(lacking, [], id);
   }
 });
 

@@ -1,4 +1,4 @@
-import { authorSpeech } from './speeches.ts';
+import { numberWord } from './numberWord.ts';
 import type { DayKind, TermProblem } from '../core/terms/term.ts';
 import type { PinRule, PlanReason } from '../core/terms/proposal.ts';
 import type { School } from '../core/terms/schools.ts';
@@ -131,7 +131,7 @@ export function shortDay(date: string): string {
 /** A small number in words, a larger one in digits. */
 export function countWords(count: number): string {
   if (count === 0) return 'no';
-  return count <= 12 ? authorSpeech.say('makers/number', { number: count }) : String(count);
+  return count <= 12 ? numberWord(count) : String(count);
 }
 
 const DAYS_TO_COUNT_WEEKS = 14;

@@ -4,19 +4,14 @@ import { join } from 'node:path';
 import { test } from 'node:test';
 import { composeGuide } from '../../src/core/guide/composeGuide.ts';
 import type { Guide, GuideSegment } from '../../src/core/guide/guide.ts';
-import { runMaker } from '../../src/core/makers/maker.ts';
-import { MAKERS } from '../../src/core/makers/makers.ts';
 import type { Swap } from '../../src/core/materials/need.ts';
 import type { Thing } from '../../src/core/materials/thing.ts';
 import { isNumberDial, type Dial } from '../../src/core/session/dial.ts';
 import { LEVELS, type LevelName } from '../../src/core/session/levelName.ts';
-import { USUAL_SETTINGS } from '../../src/core/session/makerSource.ts';
 import type { Segment } from '../../src/core/session/session.ts';
 import { segmentFromActivity } from '../../src/core/shelf/fromShelf.ts';
 import type { ShelfActivity } from '../../src/core/shelf/shelfEntries.ts';
 import { guideLanguage } from '../../src/messages/guideSpeech.ts';
-import { authorSpeech } from '../../src/messages/speeches.ts';
-import { makerSettings } from './makerSettings.ts';
 import { naiveAmount, naiveText, type Values } from './naive.ts';
 import { countFaults, thingsNamedIn, unfilledFaults } from './proofreading.ts';
 import { FIXED_NUMBERS, NAMED_ONLY } from './reasons.ts';
@@ -150,7 +145,10 @@ function faultsAt(activity: ShelfActivity, setting: Setting, level: LevelName, p
   const values = valuesAt(activity, setting, level);
   const chosen = chosenThings(activity, setting, level, values);
   const byNeed = Object.fromEntries(chosen.map((thing) => [thing.id, thing]));
-  const source = (level === 'right' ? undefined : activity.levels[level]?.lines) ?? activity.lines;
+  const isTwo = setting.children > 1;
+  const source = ((level === 'right' ? undefined : activity.levels[level]?.lines) ?? activity.lines).filter(
+    ({ role }) => !role || isTwo,
+  );
   const faults: string[] = [];
   source.forEach((line, index) => {
     const { text, answer } = written.lines[index] ?? { text: '', answer: undefined };
@@ -163,7 +161,11 @@ function faultsAt(activity: ShelfActivity, setting: Setting, level: LevelName, p
   const all = [...said, ...(written.note ? [written.note] : [])];
   faults.push(...all.flatMap(unfilledFaults), ...all.flatMap((text) => countFaults(text, Object.values(things))));
   const used = chosen.filter(({ qty }) => qty > 0);
-  const allowed = new Set([...used.map(({ item }) => item)]);
+  // A maker’s lines are finished words: they name the things it lists, whatever a home takes instead.
+  const allowed = new Set([
+    ...used.map(({ item }) => item),
+    ...(activity.made ? activity.needs.flatMap(({ item, swaps }) => [item, ...swaps.map((swap) => swap.item)]) : []),
+  ]);
   const namedOnly = NAMED_ONLY[activity.key]?.words ?? [];
   for (const text of all)
     for (const thing of thingsNamedIn(text, Object.values(things)))
@@ -174,6 +176,7 @@ function faultsAt(activity: ShelfActivity, setting: Setting, level: LevelName, p
         !namedOnly.includes(thing.key)
       )
         faults.push(`names ${thing.many}, which are not in its list: “${text}”`);
+  if (activity.made) return faults;
   const mentions = source.map(({ text, answer }) => `${text} ${answer ?? ''}`).join(' ');
   for (const { id, item, qty } of used)
     if (!mentions.includes(`{@${id}`)) faults.push(`lists ${item} (${qty}) and never names it`);
@@ -222,28 +225,30 @@ test('every easier and harder way of the demo is a whole level, and none is a ti
 test('numbers in scripts come from dials and sums, but for those with a reason', () => {
   const WORDS =
     'two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|twenty|thirty|forty|fifty|hundred|tens';
-  const faults = activities.flatMap(({ key, lines, levels }) => {
-    const allowed = FIXED_NUMBERS[key]?.words ?? [];
-    const texts = [
-      ...[lines, levels.easier?.lines ?? [], levels.harder?.lines ?? []]
-        .flat()
-        .flatMap(({ text, answer }) => [text, answer ?? '']),
-      levels.easier?.text ?? '',
-      levels.harder?.text ?? '',
-    ];
-    const articles = texts.flatMap((text) =>
-      [...text.matchAll(/\ban? \{(?!@|loves|\{)[^}]*\}/gi)].map(
-        ([found]) => `${key}: an article before a number, ${found}`,
-      ),
-    );
-    const numbers = texts.flatMap((text) =>
-      [...text.replace(/\{[^}]*\}/g, ' ').matchAll(new RegExp(`\\d+|\\b(?:${WORDS})\\b`, 'gi'))]
-        .map(([found]) => found.toLowerCase())
-        .filter((found) => !allowed.includes(found))
-        .map((found) => `${key}: ${found} in “${text}”`),
-    );
-    return [...numbers, ...articles];
-  });
+  const faults = activities
+    .filter(({ made }) => !made)
+    .flatMap(({ key, lines, levels }) => {
+      const allowed = FIXED_NUMBERS[key]?.words ?? [];
+      const texts = [
+        ...[lines, levels.easier?.lines ?? [], levels.harder?.lines ?? []]
+          .flat()
+          .flatMap(({ text, answer }) => [text, answer ?? '']),
+        levels.easier?.text ?? '',
+        levels.harder?.text ?? '',
+      ];
+      const articles = texts.flatMap((text) =>
+        [...text.matchAll(/\ban? \{(?!@|loves|\{)[^}]*\}/gi)].map(
+          ([found]) => `${key}: an article before a number, ${found}`,
+        ),
+      );
+      const numbers = texts.flatMap((text) =>
+        [...text.replace(/\{[^}]*\}/g, ' ').matchAll(new RegExp(`\\d+|\\b(?:${WORDS})\\b`, 'gi'))]
+          .map(([found]) => found.toLowerCase())
+          .filter((found) => !allowed.includes(found))
+          .map((found) => `${key}: ${found} in “${text}”`),
+      );
+      return [...numbers, ...articles];
+    });
   assert.deepEqual(faults, []);
 });
 
@@ -252,36 +257,3 @@ test('at least ten swaps set a dial and five say how many of them', () => {
   assert.ok(swaps.filter(({ sets }) => sets).length >= 10);
   assert.ok(swaps.filter(({ qty }) => qty !== undefined).length >= 5);
 });
-
-for (const maker of MAKERS) {
-  test(`${maker.id}: what it writes holds at every level and dial end`, () => {
-    const faults: string[] = [];
-    let written = 0;
-    for (const values of makerSettings(maker)) {
-      const made = runMaker(maker, values, { settings: USUAL_SETTINGS, speech: authorSpeech });
-      if (!made.ok) continue;
-      written += 1;
-      const { lines, materials } = made.value;
-      const at = JSON.stringify(values);
-      const texts = (level: LevelName) =>
-        lines[level].flatMap(({ text, answer }) => [text, ...(answer === undefined ? [] : [answer])]);
-      const listed = new Set(materials.filter(({ qty }) => qty > 0).map(({ item }) => item));
-      for (const level of LEVELS) {
-        for (const text of texts(level)) {
-          faults.push(
-            ...[...unfilledFaults(text), ...countFaults(text, Object.values(things))].map(
-              (fault) => `${fault} [${level} ${at}]`,
-            ),
-          );
-          for (const thing of thingsNamedIn(text, Object.values(things)))
-            if (!listed.has(thing.key) && !materials.some(({ swaps }) => swaps.some(({ item }) => item === thing.key)))
-              faults.push(`names ${thing.many}, which are not in its list: “${text}” [${level} ${at}]`);
-        }
-        if (level !== 'right' && texts(level).join() === texts('right').join())
-          faults.push(`${level} is the same as right [${at}]`);
-      }
-    }
-    assert.ok(written > 1);
-    assert.deepEqual([...new Set(faults)].slice(0, 8), []);
-  });
-}

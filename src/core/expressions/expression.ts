@@ -1,4 +1,5 @@
 import jsep from 'jsep';
+import { rememberLast } from '../remembering.ts';
 import { err, ok, type Outcome } from '../outcome.ts';
 
 /** The values an expression may name: dials and a few words such as `children`. */
@@ -70,16 +71,7 @@ function sumByOnes(from: number, to: number): number {
 }
 
 /** Parsed expressions are kept: the bench evaluates the same few at every turn of a dial. */
-const parsedSources = new Map<string, Outcome<jsep.Expression, ExpressionProblem>>();
-
-function parse(source: string): Outcome<jsep.Expression, ExpressionProblem> {
-  const known = parsedSources.get(source);
-  if (known) return known;
-  const parsed = parseAfresh(source);
-  if (parsedSources.size > 2000) parsedSources.clear();
-  parsedSources.set(source, parsed);
-  return parsed;
-}
+const parse = rememberLast(2000, parseAfresh);
 
 function parseAfresh(source: string): Outcome<jsep.Expression, ExpressionProblem> {
   if (source.trim() === '' || source.length > LONGEST_EXPRESSION) {

@@ -10,7 +10,8 @@ import { type LevelName, LEVELS } from '../session/levelName.ts';
 import { timedParts, composeSegment, writeNote, type ComposedLine } from './composition.ts';
 import { runSheet } from '../time/runSheet.ts';
 import { fitHome, type HomeFit, type FittedPart, fetchOf, type ServedNeed } from '../homes/sessionReadiness.ts';
-import type { Guide, GuideSegment, GuideLevel, GuideLine, GuideThing } from './guide.ts';
+import type { MakerSource } from '../session/makerSource.ts';
+import type { Guide, GuideSegment, GuideLevel, GuideLine, GuidePicture, GuideThing } from './guide.ts';
 import { type KnownBook, anotherBook } from '../shelf/anotherBook.ts';
 import type { Speech } from '../message.ts';
 import type { CautionPolicy } from '../cautions/rules.ts';
@@ -29,6 +30,8 @@ export interface GuideInput {
   readonly speech: Speech;
   /** The language of authors, BCP 47. */
   readonly authorLanguage: string;
+  /** What parts of makers look like, by what they were made from; without it no part has a picture. */
+  readonly pictureOf?: ((source: MakerSource) => GuidePicture | undefined) | undefined;
   /** Books of the shelf, to name another one. */
   readonly books?: readonly KnownBook[] | undefined;
 }
@@ -38,7 +41,9 @@ export function composeGuide(input: GuideInput): Guide {
   const { session, home, things, programme, policy, books = [], speech, authorLanguage } = input;
   const fit = fitHome(session, home, { things, policy });
   const loves = childFor(home, session.ages, session.on)?.loves;
-  const context: HomeContext = { fit, things, loves, speech, authorLanguage };
+  const { pictureOf } = input;
+  const hasTwo = home.children.length > 1;
+  const context: HomeContext = { fit, things, loves, speech, authorLanguage, hasTwo, pictureOf };
   const done = fit.parts.filter(({ isLeftOut }) => !isLeftOut);
   const { child, setup } = runSheet({
     children: [{ ageMonths: fit.household.youngestMonths }],
@@ -78,6 +83,9 @@ interface HomeContext {
   readonly loves: string | undefined;
   readonly speech: Speech;
   readonly authorLanguage: string;
+  /** Whether there are two children or more, so that one can do this and another that. */
+  readonly hasTwo: boolean;
+  readonly pictureOf: GuideInput['pictureOf'];
 }
 
 /** What lines may refer to at this home: its own things by name and number, and the dials as its swaps set them. */
@@ -120,7 +128,8 @@ function guideSegment(part: FittedPart, context: HomeContext): GuideSegment {
     id: segment.id,
     ...titleOf(segment, context),
     kind: segment.kind,
-    from: segment.made ? `maker:${segment.made.maker}` : segment.from,
+    from: segment.from ?? (segment.made && madeName(segment.made)),
+    picture: segment.made && context.pictureOf?.(segment.made),
     leftOut: part.isLeftOut,
     aim: segment.aim,
     minutes: levels[segment.level]?.minutes ?? levelAt(segment.level).minutes,
@@ -150,6 +159,11 @@ function guideSegment(part: FittedPart, context: HomeContext): GuideSegment {
   };
 }
 
+/** The name that answers about a maker's part are kept under: its maker and the way it was run. */
+function madeName({ maker, values }: MakerSource): string {
+  return values.variant === undefined ? `maker:${maker}` : `maker:${maker}:${values.variant}`;
+}
+
 function guideLevel(part: FittedPart, level: LevelName, context: HomeContext): GuideLevel {
   const { segment } = part;
   const scope = homeScope(part, level, context);
@@ -172,17 +186,22 @@ function titleOf(
 }
 
 /** A line in the home's language where it was said from a message, otherwise in the author's words; none where it cannot be written out. */
-function guideLine({ line, text, answer }: ComposedLine, { speech, authorLanguage }: HomeContext): GuideLine[] {
-  const { kind, why, says } = line;
+function guideLine({ line, text, answer }: ComposedLine, context: HomeContext): GuideLine[] {
+  const { speech, authorLanguage, hasTwo } = context;
+  const { kind, why, says, role } = line;
+  if (role && !hasTwo) return [];
+  const whose = role && { role };
   const said = says && speech.language !== authorLanguage ? speech.find(says.key, says.values) : null;
   if (says && said !== null) {
     const ownWords = (why && speech.find('framing/own', { text: { own: why } })) ?? why;
     const part = (name: string) => speech.find(`${says.key}.${name}`, says.values) ?? undefined;
-    return [{ kind, text: said, answer: part('answer'), why: part('why') ?? ownWords, lang: speech.language }];
+    return [
+      { kind, text: said, answer: part('answer'), why: part('why') ?? ownWords, lang: speech.language, ...whose },
+    ];
   }
   if (!text.ok || formatPieces(text.value).trim() === '') return [];
   const expected = answer?.ok ? formatPieces(answer.value) : undefined;
-  return [{ kind, text: formatPieces(text.value), answer: expected, why, lang: authorLanguage }];
+  return [{ kind, text: formatPieces(text.value), answer: expected, why, lang: authorLanguage, ...whose }];
 }
 
 /** What the fetch list grows by if only this part changes to a level. */

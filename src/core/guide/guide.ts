@@ -1,4 +1,5 @@
 import type { LevelName } from '../session/levelName.ts';
+import type { Drawing } from '../page/drawing.ts';
 import type { Caution } from '../cautions/cautions.ts';
 import type { HomeState } from '../homes/readiness.ts';
 import type { Scope } from '../expressions/expression.ts';
@@ -12,6 +13,8 @@ export interface GuideLine {
   readonly why?: string | undefined;
   /** What it is written in, BCP 47; copies of before do not say: the author's. */
   readonly lang?: string | undefined;
+  /** Whose it is, where there are two children or more. */
+  readonly role?: 'older' | 'younger' | undefined;
 }
 
 /** A part written whole at one level. */
@@ -23,6 +26,14 @@ export interface GuideLevel {
   readonly more: readonly { readonly item: string; readonly name: string; readonly qty: number }[];
   /** Likely minutes of the child, to a tenth. */
   readonly minutes: number;
+}
+
+/** What the laid table, the row or the strip looks like, and the same in words for those who do not see it. */
+export interface GuidePicture {
+  readonly drawing: Drawing;
+  readonly words: string;
+  /** What the words are written in, BCP 47. */
+  readonly lang: string;
 }
 
 /** A part as a home gets it, whole at each level it may choose. */
@@ -52,6 +63,8 @@ export interface GuideSegment {
   readonly cautions: readonly Caution[];
   /** Things this home is not to use and that nothing replaces. */
   readonly withheld: readonly { readonly item: string; readonly name: string }[];
+  /** How it looks, where a look is worth a sentence. */
+  readonly picture?: GuidePicture | undefined;
   /** The dials with what this home's swaps set. */
   readonly dials: Scope;
 }

@@ -13,7 +13,8 @@ test('what is there leads to the next rung, what is not yet stays with help, and
   assert.deepEqual([stay!.offer.skill, stay!.easier!.skill], ['count-out', 'how-many']);
   assert.match(stay!.helps!, /into your hand together; stop at the number/);
   assert.equal(proposeNext({ skill: 'handle', isThere: false }, [])!.easier, null);
-  assert.equal(proposeNext({ skill: 'coins', isThere: true }, [])!.offer.skill, 'coins');
+  assert.equal(proposeNext({ skill: 'coins', isThere: true }, [])!.offer.skill, 'join-separate');
+  assert.equal(proposeNext({ skill: 'week-day', isThere: true }, [])!.offer.skill, 'week-day');
   assert.equal(proposeNext({ skill: 'unheard-of', isThere: true }, []), null);
 });
 

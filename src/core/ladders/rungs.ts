@@ -95,6 +95,26 @@ const NUMBER: readonly (readonly [sees: string, before: string, helps: string])[
     'takes the most coins for the most money',
     'Lay the coins beside as many counters as they are worth.',
   ],
+  [
+    'tells a story of coming and going, and says how many there are then',
+    'counts everything again after each one that comes',
+    'Act it slowly with toys, and let those that go really leave the table.',
+  ],
+  [
+    'names a shape, counts its corners, and builds one from sticks',
+    'no longer knows it when it stands on a corner',
+    'Feel it in a bag, with a thumb on the first corner.',
+  ],
+  [
+    'puts three or more in order by height, width or weight',
+    'compares two, and puts the third anywhere',
+    'Begin with the largest and the smallest, and look for one between them.',
+  ],
+  [
+    'says what day it is, what was yesterday and what comes tomorrow',
+    'says yesterday for anything that is over',
+    'Move a clip along a strip of the days every morning.',
+  ],
 ];
 
 const LANGUAGE: readonly (readonly [sees: string, before: string, helps: string])[] = [
@@ -133,6 +153,21 @@ const LANGUAGE: readonly (readonly [sees: string, before: string, helps: string]
     'Keep five at most, and meet them where they live.',
   ],
   ['reads a sentence and stops at its end', 'runs over the full stop', 'Clap at the stop.'],
+  [
+    'tells it again with who, where and what happened',
+    'tells its favourite moment only',
+    'Play it with toys, scene by scene, and let the toys speak.',
+  ],
+  [
+    'writes something for somebody, in marks, first sounds or words',
+    'waits for every letter to be shown',
+    'Write your own beside it, and read both out.',
+  ],
+  [
+    'says a verse alone, for the joy of it',
+    'joins in at the ends of lines',
+    'Add one line a week, and say the old ones first.',
+  ],
 ];
 
 const rungsOf = (skills: readonly string[], words: typeof NUMBER): Rung[] =>

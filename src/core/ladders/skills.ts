@@ -18,6 +18,10 @@ export const NUMBER_SKILLS = [
   'tens-ones',
   'steps',
   'coins',
+  'join-separate',
+  'shapes',
+  'size-order',
+  'week-day',
 ] as const;
 
 /** The rungs of the language ladder, in order. */
@@ -33,6 +37,9 @@ export const LANGUAGE_SKILLS = [
   'two-letters',
   'common-words',
   'sentences',
+  'retell',
+  'write',
+  'by-heart',
 ] as const;
 
 /** What lies beside the two ladders. */

@@ -13,13 +13,21 @@ import type { Segment } from '../session/session.ts';
 export function changesOf(
   segment: Segment,
   generated: GeneratedParts,
-  former?: AuthorChanges,
+  {
+    former,
+    isFormer = false,
+  }: {
+    readonly former?: AuthorChanges | undefined;
+    /** The part holds an earlier edition of the maker's words: what lacks now was not taken out, it was not yet written. */
+    readonly isFormer?: boolean;
+  } = {},
 ): AuthorChanges | undefined {
   const lines = LEVELS.flatMap((level): LevelChanges[] => {
     const change = changesAt(level, {
       now: linesAt(segment, level),
       generated: generated.lines[level],
       former: former?.lines?.find((candidate) => candidate.level === level),
+      isFormer,
     });
     return change ? [change] : [];
   });
@@ -36,9 +44,10 @@ interface LinesNowAndThen {
   readonly now: readonly Line[];
   readonly generated: readonly Line[];
   readonly former: LevelChanges | undefined;
+  readonly isFormer: boolean;
 }
 
-function changesAt(level: LevelName, { now, generated, former }: LinesNowAndThen): LevelChanges | null {
+function changesAt(level: LevelName, { now, generated, former, isFormer }: LinesNowAndThen): LevelChanges | null {
   const written = new Map(generated.map((line) => [line.id, line]));
   const standing = new Set(now.map(({ id }) => id));
   const rewritten = Object.fromEntries([
@@ -50,10 +59,10 @@ function changesAt(level: LevelName, { now, generated, former }: LinesNowAndThen
   ]);
   const removed = [
     ...(former?.removed ?? []).filter((id) => !written.has(id)),
-    ...generated.flatMap(({ id }) => (standing.has(id) ? [] : [id])),
+    ...(isFormer ? [] : generated.flatMap(({ id }) => (standing.has(id) ? [] : [id]))),
   ];
   const added = now.flatMap((line, index) =>
-    written.has(line.id) ? [] : [{ after: now[index - 1]?.id ?? null, line }],
+    written.has(line.id) || (isFormer && line.says) ? [] : [{ after: now[index - 1]?.id ?? null, line }],
   );
   const keptOrder = generated.filter(({ id }) => standing.has(id)).map(({ id }) => id);
   const order = now.map(({ id }) => id).filter((id) => written.has(id));
@@ -62,8 +71,11 @@ function changesAt(level: LevelName, { now, generated, former }: LinesNowAndThen
   return { level, rewritten, removed, added, ...(isMoved && { order }) };
 }
 
+/** A line that still says what it was said from is the maker's own, whatever edition of its words it holds. */
 function isSame(one: Line, other: Line): boolean {
-  return one.kind === other.kind && one.text === other.text && one.answer === other.answer && one.why === other.why;
+  if (one.kind !== other.kind) return false;
+  if (other.says !== undefined && other.says.key === one.says?.key) return true;
+  return one.text === other.text && one.answer === other.answer && one.why === other.why;
 }
 
 /** What a maker writes, with an author's changes made again. */

@@ -6,12 +6,12 @@ import { test } from 'node:test';
 import { runInNewContext } from 'node:vm';
 import { giveChange, sortPrices } from '../numbers/change.ts';
 import { payingWays } from '../numbers/coins.ts';
-import { firstValues, runMaker } from './maker.ts';
+import { firstValues, workOut } from './maker.ts';
 import { findMaker } from './makers.ts';
 
 const refusal = (id: string, values: MakerValues): string => {
   const maker = findMaker(id)!;
-  const answer = runMaker(
+  const answer = workOut(
     maker,
     { ...firstValues(maker), ...values },
     { settings: USUAL_SETTINGS, speech: authorSpeech },

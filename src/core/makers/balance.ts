@@ -26,6 +26,8 @@ export const balanceMaker: Maker = {
     const body = [toDo('do-1', facts), toAsk('ask-1', facts), toAsk('ask-2', facts), inCase('if-1')];
     return ok({
       facts: [say('fact', facts)],
+      values: facts,
+      turns: { count: left + right, seconds: 4 },
       picture: hanger(left, right),
       lines: {
         easier: [toDo('do-2', facts), toAsk('ask-3')],

@@ -22,7 +22,13 @@ export const beadRowMaker: Maker = {
     const fitting = STEPS.filter((size) => number > 0 && number % size === 0);
     const facts: MessageValues = {
       ...{ number, tens: Math.floor(number / 10), ones: number % 10, step, jumps, landing },
-      ...{ last: jumps * step, over: number - jumps * step, toHundred: 100 - number, few: Math.min(10, number) },
+      ...{
+        last: jumps * step,
+        over: number - jumps * step,
+        toHundred: 100 - number,
+        few: Math.min(10, number),
+        fewToTen: 10 - Math.min(10, number),
+      },
       ...{ fit: fitting.length, fitting: listOf(fitting) },
     };
     const { toDo, toAsk } = lineWriters(say);
@@ -30,6 +36,9 @@ export const beadRowMaker: Maker = {
     const picture = beads(number);
     return ok({
       facts: [say('fact', facts), say('fact.steps', facts)],
+      values: facts,
+      easier: { number: Math.min(10, number) },
+      turns: { count: Math.floor(number / 10) + (number % 10), seconds: 8 },
       picture,
       lines: {
         easier: [toDo('do-2'), toAsk('ask-4', facts)],

@@ -17,10 +17,12 @@ export const clockMaker: Maker = {
     const isHalf = values.minutes === 'half past';
     const facts: MessageValues = { hour, next: (hour % 12) + 1, half: isHalf ? 'yes' : 'no' };
     const face = clockFace(hour, isHalf);
-    const { toDo, toAsk, inCase } = lineWriters(say);
-    const body = [toDo('do-1', facts), toAsk('ask-1', facts), toAsk('ask-2'), inCase('if-1')];
+    const { toDo, toAsk } = lineWriters(say);
+    const body = [toDo('do-1', facts), toAsk('ask-1', facts), toAsk('ask-2')];
     return ok({
       facts: [say('fact', facts)],
+      values: facts,
+      turns: { count: 4, seconds: 30 },
       picture: face,
       lines: {
         easier: [toDo('do-2'), isHalf ? toAsk('ask-3', facts) : toAsk('ask-4', facts)],

@@ -34,6 +34,8 @@ export const diceMovesMaker: Maker = {
     const body = [clear, toSay('say-1', facts), toAsk('ask-1', facts), toNotice('notice-1')];
     return ok({
       facts: [say('fact', facts), ...(dice === 1 && settings.pastTen ? [say('fact.past-ten')] : [])],
+      values: facts,
+      turns: { count: moves.length, seconds: 20 },
       picture: inGrid(rows, 2, 4),
       lines: {
         easier: [clear, toDo('do-2', facts)],

@@ -29,7 +29,17 @@ export const frameMaker: Maker = {
     const fromRight = settings.isLeftHanded;
     const draw = (inFirst: number, inSecond: number) => frames({ places, inFirst, inSecond, fromRight });
     const facts: MessageValues = {
-      ...{ places, first, second, total, tray, cover, lacking: -cover, left: places - total },
+      ...{
+        places,
+        first,
+        second,
+        total,
+        tray,
+        cover,
+        lacking: -cover,
+        left: places - total,
+        oneLess: Math.max(0, total - 1),
+      },
       ...{ seen: Math.min(5, total), side: fromRight ? 'right' : 'left', more: cover > 0 ? 'yes' : 'no' },
       ...asSeen(total),
     };
@@ -41,6 +51,8 @@ export const frameMaker: Maker = {
         ...(cover > 0 ? [say('fact.cover', facts)] : cover < 0 ? [say('fact.too-small', facts)] : []),
         ...(isLate ? [say('fact.zero-late')] : []),
       ],
+      values: facts,
+      turns: { count: places, seconds: 8 },
       picture: draw(first, second),
       lines: {
         easier: [toDo('do-2'), toAsk('ask-3', facts)],

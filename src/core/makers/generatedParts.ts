@@ -1,5 +1,6 @@
 import { escapeBraces } from '../expressions/template.ts';
 import type { Need } from '../materials/need.ts';
+import type { Segment } from '../session/session.ts';
 import type { Speech } from '../message.ts';
 import { err, ok, type Outcome } from '../outcome.ts';
 import type { LevelName } from '../session/levelName.ts';
@@ -17,6 +18,12 @@ export interface GeneratedParts {
   readonly lines: Readonly<Record<LevelName, readonly Line[]>>;
   readonly needs: readonly Need[];
   readonly actions: readonly string[];
+  readonly minutes: Segment['minutes'];
+  readonly posture: Segment['posture'];
+  /** The line that its waiting comes after, where something dries or rises. */
+  readonly waitAfter?: string | undefined;
+  /** Where it is done, in words of the author's. */
+  readonly where: string;
 }
 
 /** What the maker of a part writes for its values, in the words of a language. */
@@ -24,10 +31,14 @@ export function generatedParts(source: MakerSource, speech: Speech): Outcome<Gen
   const maker = findMaker(source.maker);
   if (!maker) return err({ code: 'no-such-maker', maker: source.maker });
   const answer = runMaker(maker, source.values, { settings: source.settings, speech });
-  return answer.ok ? ok(partsOf(maker.id, answer.value)) : answer;
+  return answer.ok ? ok(partsOf(maker.id, answer.value, speech)) : answer;
 }
 
-function partsOf(makerId: string, { lines, materials, actions }: MakerOutput): GeneratedParts {
+function partsOf(
+  makerId: string,
+  { lines, materials, actions, minutes, posture, variant, wait }: MakerOutput,
+  speech: Speech,
+): GeneratedParts {
   return {
     lines: {
       easier: withKeys(makerId, lines.easier),
@@ -37,21 +48,24 @@ function partsOf(makerId: string, { lines, materials, actions }: MakerOutput): G
     needs: materials
       .filter(({ qty }) => qty > 0)
       .map(({ item, qty, use, swaps }): Need => ({ id: `${MADE}${item}`, item, qty, per: 'home', use, swaps })),
-    actions,
+    ...{ actions, minutes, posture },
+    ...(minutes.wait && wait && { waitAfter: `${MADE}${wait.after}` }),
+    where: speech.say(`makers/where.${variant.replaceAll(' ', '-')}`),
   };
 }
 
 /** Lines under the names of their messages; one that is written several times is numbered from the second on. */
 function withKeys(makerId: string, lines: readonly MakerLine[]): Line[] {
   const seen = new Map<string, number>();
-  return lines.map(({ key, kind, text, answer, values }): Line => {
+  return lines.map(({ key, kind, text, answer, values, role }): Line => {
     const times = (seen.get(key) ?? 0) + 1;
     seen.set(key, times);
     return {
-      id: `${MADE}${key}${times > 1 ? `-${times}` : ''}`,
+      id: `${MADE}${key.replaceAll('.', '-')}${times > 1 ? `-${times}` : ''}`,
       kind,
       text: escapeBraces(text),
       answer: answer && escapeBraces(answer),
+      ...(role && { role }),
       says: { key: `${makerId}/${key}`, ...(values && { values }) },
     };
   });

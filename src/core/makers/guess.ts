@@ -25,6 +25,8 @@ export const guessMaker: Maker = {
     const body = [toDo('do-1', facts), guess, toDo('do-2'), toAsk('ask-2', facts)];
     return ok({
       facts: [say('fact', facts)],
+      values: facts,
+      turns: { count: number, seconds: 4 },
       picture: counters(number, { size: 7, perRow: 10 }),
       lines: {
         easier: [toDo('do-3'), guess],

@@ -27,6 +27,8 @@ export const hundredMaker: Maker = {
     const atTwoPlates = toAsk('ask-6', number > 20 ? { tens: 2, left: 0, number: 20 } : facts);
     return ok({
       facts: [say('fact', facts)],
+      values: facts,
+      turns: { count: number, seconds: 3 },
       picture: inGrid(plates(tens, left), 6, 5),
       lines: {
         easier: [toDo('do-5'), atTwoPlates],

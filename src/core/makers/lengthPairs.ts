@@ -32,6 +32,8 @@ export const lengthPairsMaker: Maker = {
     const cut = toDo('do-1', facts);
     return ok({
       facts: [say('fact', facts)],
+      values: facts,
+      turns: { count: 2 * strips, seconds: 12 },
       picture: inColumn(cuts.map(stripToCut), 3),
       lines: {
         easier: [toDo('do-2'), toAsk('ask-3', facts)],

@@ -1,28 +1,28 @@
 import { describeMakerProblem } from '../../messages/makers.ts';
 import { authorSpeech } from '../../messages/speeches.ts';
-import type { MakerOutput } from './makerOutput.ts';
+import type { Worked } from './makerOutput.ts';
 import { USUAL_SETTINGS, type MakerSettings, type MakerValues } from '../session/makerSource.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { PAPERS, USUAL_MARGIN, type Paper } from '../page/paper.ts';
 import { makerPages } from './makerPages.ts';
-import { firstValues, runMaker } from './maker.ts';
+import { firstValues, workOut } from './maker.ts';
 import { findMaker } from './makers.ts';
 
 /** What the lines ask a home to have, to lay and to answer, against the things that are listed and printed. */
 const make = (id: string, values: MakerValues, settings: Partial<MakerSettings> = {}) => {
   const maker = findMaker(id)!;
-  return runMaker(
+  return workOut(
     maker,
     { ...firstValues(maker), ...values },
     { settings: { ...USUAL_SETTINGS, ...settings }, speech: authorSpeech },
   );
 };
 const upTo = (last: number, first = 0) => Array.from({ length: last - first + 1 }, (_, index) => first + index);
-const qtyOf = ({ materials }: MakerOutput, item: string) => materials.find((entry) => entry.item === item)!.qty;
-const ask = (lines: MakerOutput['lines']['right'], asks: RegExp) => lines.find(({ text }) => asks.test(text))?.answer;
-const dotsIn = (shapes: MakerOutput['picture']['shapes']) => shapes.filter(({ kind }) => kind === 'circle').length;
+const qtyOf = ({ materials }: Worked, item: string) => materials.find((entry) => entry.item === item)!.qty;
+const ask = (lines: Worked['lines']['right'], asks: RegExp) => lines.find(({ text }) => asks.test(text))?.answer;
+const dotsIn = (shapes: Worked['picture']['shapes']) => shapes.filter(({ kind }) => kind === 'circle').length;
 
 test('place settings: the cups on the table and within reach are those that are listed', () => {
   for (const people of upTo(12, 2))
@@ -179,7 +179,7 @@ test('money table: there are coins for the purse, for the till where change is g
 });
 
 test('paper is listed as many sheets as come out of the printer, on A4 and on Letter', () => {
-  const sheetsOn = (made: MakerOutput, paper: Paper) =>
+  const sheetsOn = (made: Worked, paper: Paper) =>
     makerPages(
       '',
       { ...made, printable: { ...made.printable, backs: undefined } },

@@ -1,8 +1,11 @@
 import type { MessageValues, Say, Speech } from '../message.ts';
-import { err, type Outcome } from '../outcome.ts';
+import { err, ok, type Outcome } from '../outcome.ts';
 import type { MakerProblem } from '../session/makerProblem.ts';
 import type { MakerSettings, MakerValues } from '../session/makerSource.ts';
-import type { MakerOutput } from './makerOutput.ts';
+import type { MakerOutput, Worked } from './makerOutput.ts';
+import { runLines, runShape, type RunShape } from './run.ts';
+import { VARIANTS, type Variant } from './variant.ts';
+import { runMinutes } from './runMinutes.ts';
 
 /** A dial of a maker: a number with a range, a choice, or a short list that is typed. Its catalogue has its label. */
 export type MakerDial =
@@ -31,14 +34,30 @@ export interface Maker {
   /** Also the name of its catalogue in `messages/makers`. */
   readonly id: string;
   readonly skills: readonly string[];
+  /** Its own; the way it is run is a dial of every maker. */
   readonly dials: readonly MakerDial[];
+  /** The sections of its run, where they differ from the usual ones. */
+  readonly run?: Partial<RunShape> | undefined;
   /** Works everything out for values that lie in their ranges. */
-  readonly make: (values: MakerValues, settings: MakerSettings, say: Say) => Outcome<MakerOutput, Refusal>;
+  readonly make: (values: MakerValues, settings: MakerSettings, say: Say) => Outcome<Worked, Refusal>;
+}
+
+/** The way a part is run: a dial of every maker. */
+const VARIANT_DIAL: MakerDial = { kind: 'choice', name: 'variant', choices: VARIANTS, value: VARIANTS[0] };
+
+/** All dials of a maker: its own, and the way it is run. */
+export function dialsOf(maker: Maker): readonly MakerDial[] {
+  return [...maker.dials, VARIANT_DIAL];
+}
+
+/** The label of a dial: of the maker's own catalogue, or what all makers share. */
+export function dialLabelKey(maker: Maker, name: string): string {
+  return name === VARIANT_DIAL.name ? 'makers/dial.variant' : `${maker.id}/dial.${name}`;
 }
 
 /** The values a maker starts from. */
 export function firstValues(maker: Maker): Record<string, number | string> {
-  return Object.fromEntries(maker.dials.map(({ name, value }) => [name, value]));
+  return Object.fromEntries(dialsOf(maker).map(({ name, value }) => [name, value]));
 }
 
 /** Most characters that a typed list may have. */
@@ -49,22 +68,66 @@ export function sayFor(makerId: string, speech: Speech): Say {
   return (key, values) => speech.say(key.includes('/') ? key : `${makerId}/${key}`, values);
 }
 
+interface MakerContext {
+  readonly settings: MakerSettings;
+  readonly speech: Speech;
+}
+
 /**
- * Runs a maker: values are checked against the dials first, so that no wrong value can make it work for long. A dial without
- * a value stands where it starts, as in a part that was made before there was that dial.
+ * Works out what a maker does for values, before its run is written: values are checked against the dials first, so that no
+ * wrong value can make it work for long. A dial without a value stands where it starts, as in a part that was made before
+ * there was that dial.
  */
-export function runMaker(
+export function workOut(
   maker: Maker,
   given: MakerValues,
-  { settings, speech }: { settings: MakerSettings; speech: Speech },
-): Outcome<MakerOutput, MakerProblem> {
+  { settings, speech }: MakerContext,
+): Outcome<Worked, MakerProblem> {
   const values = { ...firstValues(maker), ...given };
-  for (const dial of maker.dials) {
+  for (const dial of dialsOf(maker)) {
     const problem = problemOf(dial, values[dial.name]);
     if (problem) return err({ maker: maker.id, dial: dial.name, ...problem });
   }
   const made = maker.make(values, settings, sayFor(maker.id, speech));
   return made.ok ? made : err({ maker: maker.id, ...made.problem });
+}
+
+/** Runs a maker: its part whole, with lines at each level in the way that its values say, and its minutes. */
+export function runMaker(maker: Maker, given: MakerValues, context: MakerContext): Outcome<MakerOutput, MakerProblem> {
+  const worked = workOut(maker, given, context);
+  if (!worked.ok) return worked;
+  const variant = (given.variant ?? VARIANTS[0]) as Variant;
+  return ok(
+    wholeRun(maker, worked.value, { variant, settings: context.settings, say: sayFor(maker.id, context.speech) }),
+  );
+}
+
+/** The run written around what a maker worked out. */
+function wholeRun(
+  { run }: Maker,
+  worked: Worked,
+  { variant, settings, say }: { variant: Variant; settings: MakerSettings; say: Say },
+): MakerOutput {
+  const { values, easier } = worked;
+  const lines = runLines({ shape: runShape(run), levels: worked.lines, values, easier, variant, settings, say });
+  // During the day nothing is fetched: it is done with what is in hand anyway.
+  const materials = variant === 'during the day' ? [] : worked.materials;
+  const isMoving = variant === 'moving about';
+  return {
+    ...worked,
+    ...{ lines, materials, variant },
+    actions: isMoving && !worked.actions.includes('movement') ? [...worked.actions, 'movement'] : worked.actions,
+    pictureWords: say('picture', values),
+    minutes: runMinutes({
+      variant,
+      lines: lines.right,
+      turns: worked.turns,
+      materials,
+      printable: worked.printable,
+      wait: worked.wait?.minutes,
+    }),
+    posture: isMoving ? 'moving' : variant === 'during the day' ? 'free' : 'seated',
+  };
 }
 
 function problemOf(dial: MakerDial, value: unknown) {

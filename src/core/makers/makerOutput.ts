@@ -2,6 +2,9 @@ import type { MessageValues, Say } from '../message.ts';
 import type { Drawing } from '../page/drawing.ts';
 import type { LevelName } from '../session/levelName.ts';
 import type { LineKind } from '../session/line.ts';
+import type { Triple } from '../numbers/triple.ts';
+import type { Segment } from '../session/session.ts';
+import type { Turns, Variant } from './variant.ts';
 
 /** A line that a maker writes: finished words, and the message it was said from, so that it can be said in another language. */
 export interface MakerLine {
@@ -12,6 +15,8 @@ export interface MakerLine {
   readonly text: string;
   /** What an adult may expect; asked lines have one, under `<key>.answer`. */
   readonly answer?: string | undefined;
+  /** Whose it is where there are two children. */
+  readonly role?: 'older' | 'younger' | undefined;
 }
 
 /** A thing that a maker's part takes. */
@@ -37,11 +42,17 @@ export interface Printable {
   readonly sheets: readonly Drawing[];
 }
 
-/** Everything that a maker works out for the values of its dials. */
-export interface MakerOutput {
+/** What a maker works out for the values of its dials; its run is written around it. */
+export interface Worked {
   /** Sums and facts for the author, a sentence each. */
   readonly facts: readonly string[];
+  /** What the sentences of its run speak of. */
+  readonly values: MessageValues;
+  /** What is otherwise in the easier run, such as how far it goes. */
+  readonly easier?: MessageValues | undefined;
+  readonly turns: Turns;
   readonly picture: Drawing;
+  /** What is laid out and what is asked, at each level. */
   readonly lines: Readonly<Record<LevelName, readonly MakerLine[]>>;
   readonly materials: readonly MakerMaterial[];
   /** Caution rules that its doing calls for. */
@@ -49,12 +60,26 @@ export interface MakerOutput {
   readonly printable: Printable;
   /** The answer key, a line each. */
   readonly key: readonly string[];
+  /** What has to dry, rise or freeze before one goes on: minutes least, likely and most, and the line it comes after. */
+  readonly wait?: { readonly minutes: Triple; readonly after: string } | undefined;
+}
+
+/** Everything that is known of a maker's part: its run whole at each level, its minutes, and what its picture shows in words. */
+export interface MakerOutput extends Worked {
+  readonly variant: Variant;
+  readonly pictureWords: string;
+  readonly minutes: Segment['minutes'];
+  readonly posture: Segment['posture'];
 }
 
 type WriteLine = (key: string, values?: MessageValues) => MakerLine;
 
 /** Writes the lines of a maker: one function for each kind of line, each given the name of its message and its values. */
-export function lineWriters(say: Say): Readonly<Record<'toDo' | 'toSay' | 'toAsk' | 'toNotice' | 'inCase', WriteLine>> {
+export function lineWriters(say: Say): Readonly<
+  Record<'toDo' | 'toSay' | 'toAsk' | 'toNotice' | 'inCase', WriteLine>
+> & {
+  readonly write: (kind: LineKind) => WriteLine;
+} {
   const write =
     (kind: LineKind): WriteLine =>
     (key, values) => ({
@@ -65,6 +90,7 @@ export function lineWriters(say: Say): Readonly<Record<'toDo' | 'toSay' | 'toAsk
       ...(kind === 'ask' && { answer: say(`${key}.answer`, values) }),
     });
   return {
+    write,
     toDo: write('do'),
     toSay: write('say'),
     toAsk: write('ask'),

@@ -1,12 +1,12 @@
 import type { Speech } from '../message.ts';
 import { flowPages, writing } from '../page/flow.ts';
 import { cardPages } from '../page/cards.ts';
-import type { MakerOutput, Printable } from './makerOutput.ts';
+import type { Printable, Worked } from './makerOutput.ts';
 import { PAPERS, printableArea, USUAL_MARGIN, type Page, type Paper, type SheetSettings } from '../page/paper.ts';
 import { scaled, type Drawing } from '../page/drawing.ts';
 
 /** What a maker made, on sheets: cards to cut, drawings, then the answer key on a sheet of its own. */
-export function makerPages(title: string, made: MakerOutput, settings: SheetSettings, { withKey = true } = {}): Page[] {
+export function makerPages(title: string, made: Worked, settings: SheetSettings, { withKey = true } = {}): Page[] {
   const area = printableArea(settings);
   const named = { title: { own: title } };
   const heading = settings.speech.say('print/answers', named);

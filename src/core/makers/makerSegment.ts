@@ -3,43 +3,45 @@ import { ok, type Outcome } from '../outcome.ts';
 import { dialValues, type Dial } from '../session/dial.ts';
 import type { Regenerate } from '../session/edit.ts';
 import type { MakerProblem } from '../session/makerProblem.ts';
-import type { MakerSettings, MakerSource, MakerValues } from '../session/makerSource.ts';
+import { WORDS_EDITION, type MakerSettings, type MakerSource, type MakerValues } from '../session/makerSource.ts';
 import { plainSegment } from '../session/plainSegment.ts';
 import type { Segment } from '../session/session.ts';
 import { changesOf, withChanges } from './authorChanges.ts';
 import { generatedParts, type GeneratedParts } from './generatedParts.ts';
-import { sayFor, type Maker } from './maker.ts';
-
-const USUAL_MINUTES = { setup: [1, 2, 4], together: [4, 7, 12], alone: [0, 3, 8], tidy: [0, 1, 2] } as const;
+import { findMaker } from './makers.ts';
+import { dialLabelKey, dialsOf, sayFor, type Maker } from './maker.ts';
 
 /** A part of a session that a maker writes; its number and choice dials can be turned on the bench. */
 export function segmentFromMaker(
   maker: Maker,
   { values, settings, id, speech }: { values: MakerValues; settings: MakerSettings; id: string; speech: Speech },
 ): Outcome<Segment, MakerProblem> {
-  const made: MakerSource = { maker: maker.id, values, settings };
+  const made: MakerSource = { maker: maker.id, values, settings, edition: WORDS_EDITION };
   const generated = generatedParts(made, speech);
   if (!generated.ok) return generated;
   const say = sayFor(maker.id, speech);
-  const dials = maker.dials.flatMap((dial): Dial[] => {
-    const value = values[dial.name] ?? dial.value;
-    const label = say(`dial.${dial.name}`);
-    if (dial.kind === 'number')
-      return [{ name: dial.name, label, min: dial.min, max: dial.max, value: value as number }];
-    return dial.kind === 'choice' ? [{ name: dial.name, label, choices: dial.choices, value: String(value) }] : [];
-  });
+  const dials = benchDials(maker, values, speech);
   const segment: Segment = {
-    ...plainSegment(id, 'activity', say('title'), USUAL_MINUTES.together),
-    minutes: USUAL_MINUTES,
+    ...plainSegment(id, 'activity', say('title'), [0, 0, 0]),
     aim: say('about'),
     skills: maker.skills,
-    where: say('makers/part.where'),
     dials,
     rightDials: dialValues(dials),
     made,
-    access: say('makers/part.access'),
+    access: speech.find(`${maker.id}/access`) ?? say('makers/part.access'),
   };
   return ok(withGenerated(segment, generated.value));
+}
+
+/** The dials that are turned on the bench: numbers and choices. */
+function benchDials(maker: Maker, values: MakerValues, speech: Speech): Dial[] {
+  return dialsOf(maker).flatMap((dial): Dial[] => {
+    const { name } = dial;
+    const value = values[name] ?? dial.value;
+    const label = speech.say(dialLabelKey(maker, name));
+    if (dial.kind === 'number') return [{ name, label, min: dial.min, max: dial.max, value: value as number }];
+    return dial.kind === 'choice' ? [{ name, label, choices: dial.choices, value: String(value) }] : [];
+  });
 }
 
 /**
@@ -53,18 +55,32 @@ export function regenerateIn(speech: Speech): Regenerate {
     const values = { ...made.values, ...dialValues(segment.dials) };
     const after = generatedParts({ ...made, values }, speech);
     if (!after.ok) return after;
-    const changes = before.ok ? changesOf(segment, before.value, made.changes) : made.changes;
+    const isFormer = (made.edition ?? 1) !== WORDS_EDITION;
+    const changes = before.ok ? changesOf(segment, before.value, { former: made.changes, isFormer }) : made.changes;
+    const maker = findMaker(made.maker);
+    const dials = isFormer && maker ? benchDials(maker, values, speech) : segment.dials;
+    const source: MakerSource = { ...made, values, edition: WORDS_EDITION, changes };
     const regenerated = withGenerated(
-      { ...segment, rightDials: dialValues(segment.dials), made: { ...made, values, changes } },
+      { ...segment, dials, rightDials: dialValues(dials), made: source },
       changes ? withChanges(after.value, changes) : after.value,
     );
-    return ok(regenerated);
+    return ok(isOwnTime(segment, before, isFormer) ? { ...regenerated, ...timeOf(segment) } : regenerated);
   };
 }
 
-function withGenerated(segment: Segment, { lines, needs, actions }: GeneratedParts): Segment {
+const timeOf = ({ minutes, posture, where }: Segment) => ({ minutes, posture, where });
+
+/** Minutes or a place that the author set stay as they are when a dial turns. */
+function isOwnTime(segment: Segment, before: Outcome<GeneratedParts, MakerProblem>, isFormer: boolean): boolean {
+  if (isFormer || !before.ok) return false;
+  return JSON.stringify(before.value.minutes) !== JSON.stringify(segment.minutes);
+}
+
+function withGenerated(segment: Segment, generated: GeneratedParts): Segment {
+  const { lines, needs, actions, minutes, posture, where, waitAfter } = generated;
   return {
     ...segment,
+    ...{ minutes, posture, where, waitAfter },
     lines: lines.right,
     needs,
     actions,

@@ -1,6 +1,6 @@
 import { describeMakerProblem } from '../../messages/makers.ts';
 import { authorSpeech } from '../../messages/speeches.ts';
-import type { MakerOutput } from './makerOutput.ts';
+import type { Worked } from './makerOutput.ts';
 import { USUAL_SETTINGS, type MakerSettings, type MakerValues } from '../session/makerSource.ts';
 import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
@@ -11,18 +11,18 @@ import { CAUTION_RULES } from '../cautions/rules.ts';
 import type { Drawing, Shape } from '../page/drawing.ts';
 import { textWidth } from '../page/text.ts';
 import { cutPositions, STRIP_MM } from './lengthPairs.ts';
-import { firstValues, runMaker } from './maker.ts';
+import { firstValues, workOut } from './maker.ts';
 import { findMaker, MAKERS } from './makers.ts';
 
 const make = (id: string, values: MakerValues = {}, settings: Partial<MakerSettings> = {}) => {
   const maker = findMaker(id)!;
-  return runMaker(
+  return workOut(
     maker,
     { ...firstValues(maker), ...values },
     { settings: { ...USUAL_SETTINGS, ...settings }, speech: authorSpeech },
   );
 };
-const made = (id: string, values: MakerValues = {}, settings: Partial<MakerSettings> = {}): MakerOutput => {
+const made = (id: string, values: MakerValues = {}, settings: Partial<MakerSettings> = {}): Worked => {
   const answer = make(id, values, settings);
   if (!answer.ok) throw new Error(JSON.stringify(answer.problem));
   return answer.value;
@@ -112,7 +112,7 @@ for (const maker of MAKERS) {
         fc.constantFrom('objects', 'pictures', 'signs'),
         fc.boolean(),
         (values, stage, zeroEarly) => {
-          const answer = runMaker(maker, values as MakerValues, {
+          const answer = workOut(maker, values as MakerValues, {
             settings: { ...USUAL_SETTINGS, stage: stage as MakerSettings['stage'], zeroEarly },
             speech: authorSpeech,
           });

@@ -6,6 +6,23 @@ import { diceMovesMaker } from './diceMoves.ts';
 import { frameMaker } from './frame.ts';
 import { guessMaker } from './guess.ts';
 import { lengthPairsMaker } from './lengthPairs.ts';
+import { numberRowMaker } from './numberRow.ts';
+import { sortingSetMaker } from './sortingSet.ts';
+import { orderRowMaker } from './orderRow.ts';
+import { numeralPageMaker } from './numeralPage.ts';
+import { balanceTableMaker } from './balanceTable.ts';
+import { basketForTheWeekMaker } from './basketForTheWeek.ts';
+import { storySumsMaker } from './storySums.ts';
+import { arrivalsMaker } from './arrivals.ts';
+import { kitchenMaker } from './kitchen.ts';
+import { actItOutMaker } from './actItOut.ts';
+import { writingMaker } from './writing.ts';
+import { shapesMaker } from './shapes.ts';
+import { craftMaker } from './craft.ts';
+import { braceletMaker } from './bracelet.ts';
+import { countingSongMaker } from './countingSong.ts';
+import { weekStripMaker } from './weekStrip.ts';
+import { chartMaker } from './chart.ts';
 import type { Maker } from './maker.ts';
 import { moneyTableMaker } from './moneyTable.ts';
 import { numberPotsMaker } from './numberPots.ts';
@@ -17,25 +34,42 @@ import { stripsMaker } from './strips.ts';
 import { tallyMaker } from './tally.ts';
 import { volumesMaker } from './volumes.ts';
 
-/** Every number maker, in the order of the ladder. */
+/** Every maker: numbers in the order of the ladder, then what a day and a story ask for. */
 export const MAKERS: readonly Maker[] = [
+  sortingSetMaker,
   placeSettingsMaker,
+  numberRowMaker,
   numberPotsMaker,
+  numeralPageMaker,
   tallyMaker,
   diceMovesMaker,
   frameMaker,
   guessMaker,
+  chartMaker,
   stripsMaker,
   lengthPairsMaker,
+  orderRowMaker,
   numberStripMaker,
   balanceMaker,
+  balanceTableMaker,
   patternRowMaker,
+  braceletMaker,
   pairCardsMaker,
+  storySumsMaker,
+  arrivalsMaker,
+  countingSongMaker,
   beadRowMaker,
   hundredMaker,
   moneyTableMaker,
   volumesMaker,
+  kitchenMaker,
+  shapesMaker,
+  weekStripMaker,
   clockMaker,
+  craftMaker,
+  basketForTheWeekMaker,
+  actItOutMaker,
+  writingMaker,
 ];
 
 /** A maker by its name; undefined when there is none. */

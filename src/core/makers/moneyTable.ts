@@ -7,7 +7,14 @@ import { inColumn, inRow, type Drawing } from '../page/drawing.ts';
 import { fittingSize } from '../page/text.ts';
 import type { MakerSettings, MakerValues } from '../session/makerSource.ts';
 import { refuse, refuseList, type Maker, type Refusal } from './maker.ts';
-import { lasting, lineWriters, usedUp, type MakerLine, type MakerOutput } from './makerOutput.ts';
+import {
+  lasting,
+  lineWriters,
+  usedUp,
+  type MakerLine,
+  type MakerOutput,
+  type Worked as WorkedOut,
+} from './makerOutput.ts';
 import { readNumbers } from './readNumbers.ts';
 
 const MOST_COINS = 60;
@@ -118,7 +125,19 @@ function workOut(table: Table) {
 }
 type Worked = ReturnType<typeof workOut>;
 
-function laidTable(worked: Worked, say: Say): MakerOutput {
+/** What the sentences of the run speak of: the smallest coin, and a price with how it is paid. */
+function tableFacts({ purse, prices, money, asked }: Worked): MessageValues {
+  const price = asked?.price ?? prices[0]!;
+  return {
+    leastCoin: money(Math.min(...Object.keys(purse).map(Number))),
+    first: money(price),
+    firstAnswer: asked
+      ? { key: 'money-table/pays', values: { fewest: listOf(asked.fewest!.map(money)) } }
+      : { key: 'money-table/needs-change' },
+  };
+}
+
+function laidTable(worked: Worked, say: Say): WorkedOut {
   const { purse, till, prices, money, change, ones } = worked;
   const write = (minor: number) => say('amount', { amount: money(minor) });
   const coinsOf = (coins: Coins) =>
@@ -131,6 +150,8 @@ function laidTable(worked: Worked, say: Say): MakerOutput {
       say('fact.purse', { total: money(worthOf(purse)) }),
       ...worked.ways.map((way) => wayFact(way, worked, say)),
     ],
+    values: tableFacts(worked),
+    turns: { count: prices.length, seconds: 75 },
     picture: inColumn([inRow(coinsOf(purse).slice(0, MOST_SHOWN), 1), inRow(cards, 4)], 5),
     lines: moneyLines(worked, say),
     materials: [

@@ -1,5 +1,5 @@
 import { authorSpeech } from '../../messages/speeches.ts';
-import { runMaker } from './maker.ts';
+import { workOut } from './maker.ts';
 import { USUAL_SETTINGS } from '../session/makerSource.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
@@ -8,7 +8,7 @@ import { numberPotsMaker } from './numberPots.ts';
 type Point = readonly [number, number];
 
 test('every counter in the picture of the pots lies inside its pot', () => {
-  const answer = runMaker(numberPotsMaker, { from: 0, to: 20 }, { settings: USUAL_SETTINGS, speech: authorSpeech });
+  const answer = workOut(numberPotsMaker, { from: 0, to: 20 }, { settings: USUAL_SETTINGS, speech: authorSpeech });
   assert.ok(answer.ok);
   const drawn = answer.value.picture.shapes;
   let pot: readonly (readonly [number, number])[] = [];

@@ -47,6 +47,7 @@ export const numberPotsMaker: Maker = {
     const few = runOf(from === 0 ? 0 : 1, 3);
     const facts: MessageValues = {
       ...{ from, to, pots, counters: needed, few: listOf(few), fewCounters: sumOf(few) },
+      ...takenOver(from, to),
       counting: listOf(runOf(1, few.at(-1)!).map(named), 'comma'),
       sum: pots > 3 ? { key: 'number-pots/long-sum', values: { from, to } } : listOf(numbers, 'plus'),
     };
@@ -56,6 +57,9 @@ export const numberPotsMaker: Maker = {
     const body = [...[toDo('do-1', facts), wants, ...zero], ...[toAsk('ask-2'), inCase('if-1'), toNotice('notice-1')]];
     return ok({
       facts: [say('fact', facts), ...(to <= 10 && settings.pastTen ? [say('fact.past-ten')] : [])],
+      values: facts,
+      easier: { to: few.at(-1)!, ...takenOver(few[0]!, few.at(-1)!) },
+      turns: { count: needed, seconds: 5 },
       picture: inGrid(numbers.map(pot), 6, 4),
       lines: {
         easier: [toDo('do-2', facts), wants, ...zero],
@@ -72,6 +76,12 @@ export const numberPotsMaker: Maker = {
     });
   },
 };
+
+/** The pot from which on a child counts alone: three, or the nearest there is. */
+function takenOver(from: number, to: number): MessageValues {
+  const takeOver = Math.min(to, Math.max(from, 3));
+  return { takeOver, takeOverNext: takeOver + 1 };
+}
 
 /** A pot with its number, and as many counters in it. */
 function pot(number: number): Drawing {

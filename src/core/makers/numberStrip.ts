@@ -32,6 +32,8 @@ export const numberStripMaker: Maker = {
     const { toDo, toSay, toAsk } = lineWriters(say);
     return ok({
       facts: [say('fact', facts), ...(settings.pastTen && last <= 10 ? [say('fact.past-ten')] : [])],
+      values: facts,
+      turns: { count: length, seconds: 15 },
       picture: strip(numbers),
       lines: {
         easier: [toDo('do-2', facts), toAsk('ask-4', facts)],

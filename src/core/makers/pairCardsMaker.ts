@@ -1,4 +1,5 @@
 import { listOf, type Message, type MessageValues, type Say } from '../message.ts';
+import { longestChain } from '../numbers/chains.ts';
 import { pairCards } from '../numbers/pairs.ts';
 import { ok } from '../outcome.ts';
 import { inGrid, moved, type Drawing, type Ink, type Shape } from '../page/drawing.ts';
@@ -109,7 +110,9 @@ export const pairCardsMaker: Maker = {
       more: pairs.length > MOST_NAMED ? 'yes' : 'no',
     };
     return ok({
-      facts: [say('fact', facts), ...(hasBacks ? [say('fact.backs')] : [])],
+      values: { ...facts, ...shownPair(pairs), faces: String(values.faces) },
+      turns: { count: pairs.length, seconds: 12 },
+      facts: [say('fact', facts), say('fact.chain', chainFacts(pairs)), ...(hasBacks ? [say('fact.backs')] : [])],
       picture: inGrid(cards.slice(0, MOST_SHOWN).map(framed), face.width > 2 * DIE ? 2 : 3, 4),
       lines: isChain ? chainLines(pairs, values, say) : totalLines(pairs, values, say),
       materials: [
@@ -122,6 +125,25 @@ export const pairCardsMaker: Maker = {
     });
   },
 };
+
+/** The longest chain of the cards when touching ends are alike: a card may be turned round. */
+function chainFacts(pairs: readonly Pair[]): MessageValues {
+  const { longest, isRing, chains } = longestChain(pairs);
+  return { longest, cards: pairs.length, chains, ring: isRing ? 'yes' : 'no' };
+}
+
+/** The card that is asked about: of the total with most cards, the middle one. */
+function shownPair(pairs: readonly Pair[]): MessageValues {
+  const [total, same] = commonTotal(pairs);
+  const [one, other] = same[Math.floor((same.length - 1) / 2)]!;
+  return { total, one, other };
+}
+
+function commonTotal(pairs: readonly Pair[]): [number, Pair[]] {
+  const byTotal = new Map<number, Pair[]>();
+  for (const pair of pairs) byTotal.set(pair[0] + pair[1], [...(byTotal.get(pair[0] + pair[1]) ?? []), pair]);
+  return [...byTotal].reduce((best, entry) => (entry[1].length >= best[1].length ? entry : best));
+}
 
 function pairsOf(values: MakerValues): Pair[] {
   const total = numberOf(values, 'total');
@@ -161,9 +183,7 @@ function layOut(pairs: readonly Pair[], { faces }: MakerValues, say: Say): Maker
 
 /** Lines about a total that most cards of the set share, shown on a card of it whose parts are as even as can be. */
 function totalLines(pairs: readonly Pair[], values: MakerValues, say: Say): Lines {
-  const byTotal = new Map<number, Pair[]>();
-  for (const pair of pairs) byTotal.set(pair[0] + pair[1], [...(byTotal.get(pair[0] + pair[1]) ?? []), pair]);
-  const [total, same] = [...byTotal].reduce((best, entry) => (entry[1].length >= best[1].length ? entry : best));
+  const [total, same] = commonTotal(pairs);
   const shown = same[Math.floor((same.length - 1) / 2)]!;
   const others = same.filter((pair) => pair !== shown);
   // The easier way in: real things, so few that each hand is seen at a glance.

@@ -1,16 +1,16 @@
 import { describeMakerProblem } from '../../messages/makers.ts';
 import { authorSpeech } from '../../messages/speeches.ts';
-import type { MakerOutput } from './makerOutput.ts';
+import type { Worked } from './makerOutput.ts';
 import { USUAL_SETTINGS, type MakerValues } from '../session/makerSource.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { firstValues, runMaker } from './maker.ts';
+import { firstValues, workOut } from './maker.ts';
 import { patternRowMaker } from './patternRowMaker.ts';
 
 const TASKS = ['what comes next', 'one is hidden', 'one is wrong', 'copy it'] as const;
 const make = (values: MakerValues) =>
-  runMaker(
+  workOut(
     patternRowMaker,
     { ...firstValues(patternRowMaker), ...values },
     { settings: USUAL_SETTINGS, speech: authorSpeech },
@@ -21,8 +21,8 @@ const rowOf = (unit: readonly string[], length: number) => {
   while (row.length < length) for (const piece of unit) if (row.length < length) row.push(piece);
   return row;
 };
-const laidIn = ({ lines }: MakerOutput) => /in a row: ([a-z, ]+)\./.exec(lines.right[0]!.text)![1]!.split(', ');
-const answered = ({ lines }: MakerOutput, asks: RegExp) => lines.right.find(({ text }) => asks.test(text))?.answer;
+const laidIn = ({ lines }: Worked) => /in a row: ([a-z, ]+)\./.exec(lines.right[0]!.text)![1]!.split(', ');
+const answered = ({ lines }: Worked, asks: RegExp) => lines.right.find(({ text }) => asks.test(text))?.answer;
 const times = (pieces: readonly string[], kind: string) => pieces.filter((name) => name === kind).length;
 
 /** Every row of a length that repeats some unit of two or more kinds, at most so long, at least twice. */

@@ -99,6 +99,8 @@ export const patternRowMaker: Maker = {
         say('fact', { letters: row.letters, amounts: listOf(amounts) }),
         lacking.length > 0 ? say('fact.short', { short }) : say('fact.enough'),
       ],
+      values: rowFacts(row),
+      turns: { count: row.laid.length, seconds: 6 },
       picture,
       lines: rowLines(row, say),
       materials: rowMaterials(row, say),
@@ -174,13 +176,18 @@ function rowPicture({ laid, kinds, task, at }: PlannedRow): Drawing {
   return inGrid(task === 'what comes next' ? [...shown, GAP] : shown, 12, 3);
 }
 
-function rowLines(planned: PlannedRow, say: Say): Readonly<Record<'easier' | 'right' | 'harder', MakerLine[]>> {
-  const { unit, kinds, letters, task, row, laid, next, at, showsUnit } = planned;
-  const facts: MessageValues = {
+/** What the sentences about a row speak of. */
+function rowFacts({ unit, kinds, letters, task, row, laid, next, at }: PlannedRow): MessageValues {
+  return {
     ...{ length: laid.length, row: inRow(laid), unit: inRow(unit), letters, next: inOwn(next) },
     ...{ hidden: task === 'one is hidden' ? 'yes' : 'no', place: at + 1, right: inOwn(row[at] ?? '') },
     ...{ easier: inRow(easierRow(kinds)), first: inOwn(kinds[0]!) },
   };
+}
+
+function rowLines(planned: PlannedRow, say: Say): Readonly<Record<'easier' | 'right' | 'harder', MakerLine[]>> {
+  const { task, showsUnit } = planned;
+  const facts = rowFacts(planned);
   const { toDo, toSay, toAsk } = lineWriters(say);
   const tasks: Readonly<Record<string, () => MakerLine>> = {
     'one is hidden': () => toAsk('ask-1', facts),

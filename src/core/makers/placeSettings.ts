@@ -37,7 +37,7 @@ export const placeSettingsMaker: Maker = {
     });
     const facts: MessageValues = {
       ...{ people, things, placed, more, all: people * things, fetch: fetched.length, fetched: listOf(fetched) },
-      ...{ one: { key: `place-settings/one.${last}` }, fewer: counted(last, people - 1) },
+      ...{ later: people + 2, one: { key: `place-settings/one.${last}` }, fewer: counted(last, people - 1) },
     };
     const { toDo, toSay, toAsk, toNotice } = lineWriters(say);
     const asked = Array.from({ length: more }, (_, step): MakerLine =>
@@ -47,6 +47,8 @@ export const placeSettingsMaker: Maker = {
     const set = toDo('do-1', facts);
     return ok({
       facts: [say('fact', facts)],
+      values: facts,
+      turns: { count: people * things, seconds: 8 },
       picture: inGrid(
         Array.from({ length: people }, (_, person) => place(things, person < placed)),
         4,

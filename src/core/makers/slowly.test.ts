@@ -1,24 +1,24 @@
 import { authorSpeech } from '../../messages/speeches.ts';
-import type { MakerOutput } from './makerOutput.ts';
+import type { Worked } from './makerOutput.ts';
 import { USUAL_SETTINGS, type MakerValues } from '../session/makerSource.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import type { Shape } from '../page/drawing.ts';
-import { firstValues, runMaker } from './maker.ts';
+import { firstValues, workOut } from './maker.ts';
 import { findMaker } from './makers.ts';
 
 /** What a maker says, against counting it out one by one, over every value of its dials that matters. */
 const make = (id: string, values: MakerValues) => {
   const maker = findMaker(id)!;
-  return runMaker(maker, { ...firstValues(maker), ...values }, { settings: USUAL_SETTINGS, speech: authorSpeech });
+  return workOut(maker, { ...firstValues(maker), ...values }, { settings: USUAL_SETTINGS, speech: authorSpeech });
 };
-const made = (id: string, values: MakerValues): MakerOutput => {
+const made = (id: string, values: MakerValues): Worked => {
   const answer = make(id, values);
   if (!answer.ok) throw new Error(JSON.stringify([id, values, answer.problem]));
   return answer.value;
 };
 const upTo = (last: number, first = 0) => Array.from({ length: last - first + 1 }, (_, index) => first + index);
-const answers = ({ lines }: MakerOutput, level: 'easier' | 'right' | 'harder' = 'right') =>
+const answers = ({ lines }: Worked, level: 'easier' | 'right' | 'harder' = 'right') =>
   lines[level].flatMap(({ answer }) => (answer === undefined ? [] : [answer]));
 const linesIn = (shapes: readonly Shape[]) => shapes.filter((shape) => shape.kind === 'line');
 const circlesIn = (shapes: readonly Shape[]) => shapes.filter((shape) => shape.kind === 'circle');

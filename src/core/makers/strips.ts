@@ -56,6 +56,8 @@ export const stripsMaker: Maker = {
     const { toDo, toAsk, inCase } = lineWriters(say);
     return ok({
       facts: [say('fact', facts), ...(to > FIT_ACROSS ? [say('fact.two-pieces', facts)] : [])],
+      values: facts,
+      turns: { count: strips, seconds: 25 },
       picture: inColumn(
         numbers.map((number) => strip(number, String(number))),
         4,

@@ -28,6 +28,8 @@ export const tallyMaker: Maker = {
     const drawn = inGrid(bundles.map(bundle), 5, 3);
     return ok({
       facts: [say('fact', facts)],
+      values: facts,
+      turns: { count: number, seconds: 15 },
       picture: drawn,
       lines: {
         easier: [...wayIn, toDo('do-2')],

@@ -45,6 +45,8 @@ export const volumesMaker: Maker = {
           ),
         }),
       ],
+      values: pouringFacts(pouring),
+      turns: { count: shares.length, seconds: 45 },
       picture: jar(pouring, say),
       lines: pouringLines(pouring, say),
       materials: pouringMaterials(pouring, say),
@@ -78,14 +80,21 @@ const shareOf = (ml: number, measure: Measure): Message => ({
 
 const asksTeaspoons = ({ shares }: Pouring) => shares[0]!.ml <= MOST_TEASPOONS * TEASPOON;
 
-function pouringLines(pouring: Pouring, say: Say): Readonly<Record<'easier' | 'right' | 'harder', MakerLine[]>> {
-  const { shares, container, poured, cups } = pouring;
+function pouringFacts({ shares, container, poured, cups }: Pouring): MessageValues {
   const first = shares[0]!.ml;
   const largest = Math.max(...shares.map(({ ml }) => ml));
   const most = shares.flatMap(({ ml }, index) => (ml === largest ? [index] : []));
   const free = container - poured;
-  const facts: MessageValues = {
-    ...{ container, poured, cups, free, teaspoons: first / TEASPOON, again: free >= first ? 'yes' : 'no' },
+  return {
+    ...{
+      container,
+      poured,
+      cups,
+      free,
+      parts: shares.length,
+      teaspoons: first / TEASPOON,
+      again: free >= first ? 'yes' : 'no',
+    },
     ...{ alike: most.length === shares.length ? 'yes' : 'no', largest: measureMessage(shares[most[0]!]!.measure) },
     places: listOf(most.map((index) => ({ key: 'volumes/place', values: { place: index + 1 } }))),
     pours: listOf(
@@ -93,6 +102,11 @@ function pouringLines(pouring: Pouring, say: Say): Readonly<Record<'easier' | 'r
       'then',
     ),
   };
+}
+
+function pouringLines(pouring: Pouring, say: Say): Readonly<Record<'easier' | 'right' | 'harder', MakerLine[]>> {
+  const { shares, cups } = pouring;
+  const facts = pouringFacts(pouring);
   const { toDo, toAsk, inCase } = lineWriters(say);
   const body = [
     toDo('do-1', facts),

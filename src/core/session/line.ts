@@ -15,6 +15,8 @@ export interface Line {
   readonly answer?: string | undefined;
   /** Why one asks or does this, for the adult. */
   readonly why?: string | undefined;
+  /** Whose it is where there are two children or more; such a line is for no other home. */
+  readonly role?: 'older' | 'younger' | undefined;
   /** What it was said from; gone once an author writes in it. A guide says it again in the home's language. */
   readonly says?: Message | undefined;
 }

@@ -33,4 +33,6 @@ export type MakerProblem =
       readonly why: string;
       readonly values?: MessageValues | undefined;
     }
-  | { readonly code: 'no-such-maker'; readonly maker: string };
+  | { readonly code: 'no-such-maker'; readonly maker: string }
+  /** Makers are fetched where a part of theirs is first met, and are still on their way. */
+  | { readonly code: 'not-loaded'; readonly maker: string };

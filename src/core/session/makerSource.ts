@@ -2,6 +2,11 @@ import type { LevelName } from './levelName.ts';
 import type { Line } from './line.ts';
 import type { CurrencyName } from '../numbers/currencies.ts';
 
+/** How a school brings something new: free hands first, a set presentation in small steps, or inside daily life. */
+export const NUMBER_SCHOOLS = ['hands-first', 'small-steps', 'daily-life'] as const;
+/** How a school brings something new. */
+export type NumberSchool = (typeof NUMBER_SCHOOLS)[number];
+
 /** How a programme works with numbers; each has a default. */
 export interface MakerSettings {
   /** Zero from the start, as the empty place; late: only once there are other numbers. */
@@ -14,6 +19,13 @@ export interface MakerSettings {
   readonly playOnly: boolean;
   readonly isLeftHanded: boolean;
   readonly currency: CurrencyName;
+  /** Absent in what was stored before there was a choice: hands first. */
+  readonly school?: NumberSchool | undefined;
+}
+
+/** The school that settings follow; hands first where they do not say. */
+export function schoolOf({ school }: MakerSettings): NumberSchool {
+  return school ?? 'hands-first';
 }
 
 /** How a programme works with numbers before it decides anything. */
@@ -26,6 +38,9 @@ export const USUAL_SETTINGS: MakerSettings = {
   currency: 'pence',
 };
 
+/** Which edition of their words makers write now. */
+export const WORDS_EDITION = 2;
+
 /** The values of a maker's dials by name. */
 export type MakerValues = Readonly<Record<string, number | string>>;
 
@@ -34,6 +49,8 @@ export interface MakerSource {
   readonly maker: string;
   readonly values: MakerValues;
   readonly settings: MakerSettings;
+  /** The edition of the maker's words that stand in the part; absent: the first. */
+  readonly edition?: number | undefined;
   /** What the author changed since; made again at each turn of a dial. */
   readonly changes?: AuthorChanges | undefined;
 }

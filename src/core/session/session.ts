@@ -34,6 +34,8 @@ interface SegmentMinutes {
   /** How long it then holds a child without the adult. */
   readonly alone: TripleOfQuantities;
   readonly tidy: TripleOfQuantities;
+  /** What dries, rises or freezes within the day before one goes on; it is not sitting, and something else is done meanwhile. */
+  readonly wait?: TripleOfQuantities | undefined;
 }
 
 /** An easier or a harder way. One with neither dials nor lines is a tip, not a level: see `levels.ts`. */
@@ -55,6 +57,8 @@ export interface ActivityBody {
   readonly lines: readonly Line[];
   readonly needs: readonly Need[];
   readonly minutes: SegmentMinutes;
+  /** The line that its waiting comes after. */
+  readonly waitAfter?: string | undefined;
   readonly posture: Posture;
   readonly where: string;
   readonly surface: string;

@@ -71,10 +71,11 @@ export function segmentFromSong(song: ShelfSong, id: string, speech: Speech): Se
 /** What of a shelf's activity goes into a session. */
 function bodyOf(activity: ShelfActivity): Omit<Segment, 'id' | 'kind' | 'title' | 'from' | 'level' | 'rightDials'> {
   const { aim, skills, dials, lines, needs, minutes, posture, where, surface, seating, size } = activity;
-  const { levels, ahead, actions, access, made } = activity;
+  const { levels, ahead, actions, access, made, waitAfter } = activity;
   return {
     ...{ aim, skills, dials, lines, needs, minutes, posture, where, surface, seating, size },
     ...{ levels, ahead, actions, access },
     ...(made && { made }),
+    ...(waitAfter && { waitAfter }),
   };
 }

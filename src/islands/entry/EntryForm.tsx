@@ -6,7 +6,7 @@ import { checkShape } from '../../contracts/problems.ts';
 import { ENTRY_SCHEMAS, type EntryKind } from '../../contracts/shelfEntries.ts';
 import { ENTRY_FIELDS } from './entryFields.ts';
 import { FieldView } from './FieldView.tsx';
-import { formPathOf, fromForm, toForm, type FormValues } from './entryValues.ts';
+import { beside, formPathOf, fromForm, toForm, type FormValues } from './entryValues.ts';
 import { FormNotice } from '../ui/FormNotice.tsx';
 import { PickList, type Pickable } from '../ui/PickField.tsx';
 import { useServerForm } from '../ui/useServerForm.ts';
@@ -113,11 +113,6 @@ function withKeys(entry: Record<string, unknown>, activities: readonly Pickable[
   const keyOf = (title: string) =>
     activities.find(({ name }) => name.toLowerCase() === title.toLowerCase())?.key ?? keyFromTitle(title);
   return { ...entry, after: after.map(keyOf) };
-}
-
-/** What an entry holds that the form does not show. */
-function beside({ made }: Record<string, unknown>): Record<string, unknown> {
-  return made === undefined ? {} : { made };
 }
 
 /** Lines need a name of their own, those of levels too; new ones take the next free number. */

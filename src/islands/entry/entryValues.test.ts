@@ -5,7 +5,7 @@ import { test } from 'node:test';
 import { checkShape } from '../../contracts/problems.ts';
 import { ENTRY_KINDS, ENTRY_SCHEMAS, SECTION_OF, type EntryKind } from '../../contracts/shelfEntries.ts';
 import { ENTRY_FIELDS, emptyEntry } from './entryFields.ts';
-import { formPathOf, fromForm, toForm } from './entryValues.ts';
+import { beside, formPathOf, fromForm, toForm } from './entryValues.ts';
 
 const demo = (kind: EntryKind) => {
   const file = readFileSync(join(import.meta.dirname, `../../../demo/${SECTION_OF[kind]}.json`), 'utf8');
@@ -14,6 +14,7 @@ const demo = (kind: EntryKind) => {
 /** Through the form and back; the key is made from the title, so the form does not hold it. */
 const through = (entry: Record<string, unknown>, kind: EntryKind) => ({
   ...fromForm(structuredClone(toForm(entry, ENTRY_FIELDS[kind])), ENTRY_FIELDS[kind]),
+  ...beside(entry),
   key: entry.key,
 });
 

@@ -11,6 +11,11 @@ export function toForm(entry: Record<string, unknown>, fields: readonly EntryFie
   return values;
 }
 
+/** What an entry holds that the form does not show: what a maker made it from, and the line its waiting comes after. */
+export function beside({ made, waitAfter }: Record<string, unknown>): Record<string, unknown> {
+  return { ...(made !== undefined && { made }), ...(waitAfter !== undefined && { waitAfter }) };
+}
+
 /** The entry that a form's fields stand for; what is empty and optional is left out. */
 export function fromForm(
   values: FormValues,
@@ -92,7 +97,7 @@ function parse(value: unknown, field: EntryField): unknown {
         .map((part) => part.trim())
         .filter(Boolean);
     case 'triple':
-      return text.split('|').map(asQuantity);
+      return text === '' ? [] : text.split('|').map(asQuantity);
     case 'activities':
       return text
         .split('\n')

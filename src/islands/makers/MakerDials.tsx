@@ -1,7 +1,7 @@
 import { dialHint, dialLabel } from '../../messages/makers.ts';
 import type { MakerValues } from '../../core/session/makerSource.ts';
 import { useEffect, useState } from 'react';
-import type { Maker, MakerDial } from '../../core/makers/maker.ts';
+import { dialsOf, type Maker, type MakerDial } from '../../core/makers/maker.ts';
 
 interface MakerDialsProps {
   readonly maker: Maker;
@@ -13,7 +13,7 @@ interface MakerDialsProps {
 export function MakerDials({ maker, values, onTurn }: MakerDialsProps) {
   return (
     <div className="grid gap-[0.7rem] my-[0.8rem] mx-0">
-      {maker.dials.map((dial) => (
+      {dialsOf(maker).map((dial) => (
         <DialField
           key={dial.name}
           maker={maker.id}

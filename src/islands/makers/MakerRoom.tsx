@@ -76,7 +76,7 @@ export function MakerRoom({ id, settings, things, sessions, policy, mayWrite }: 
       <section className="border-x border-x-line" aria-label="Picture and lines">
         <DrawingView
           drawing={made.picture}
-          label={made.facts[0] ?? makerTitle(id)}
+          label={made.pictureWords}
           className="maker-picture w-full max-h-76 bg-white p-2.5 border border-line overflow-visible"
         />
         <div role="group" aria-label="Level" className="tabs tabs-border mt-3.5 mb-1">
@@ -93,10 +93,11 @@ export function MakerRoom({ id, settings, things, sessions, policy, mayWrite }: 
           ))}
         </div>
         <ol className="[&>li]:grid [&>li]:grid-cols-[3.6rem_1fr] [&>li]:gap-x-3.5 [&>li]:items-baseline [&>li]:py-1">
-          {made.lines[level].map(({ kind, text, answer }, index) => (
+          {made.lines[level].map(({ kind, text, answer, role }, index) => (
             <li key={index}>
               <span className="font-heading font-semibold text-xs text-teal">{kind}</span>
               <span>
+                {role && <span className="text-soft">{role === 'older' ? 'the older child' : 'the little one'}: </span>}
                 {text}
                 {answer && <span className="text-soft"> Answer: {answer}</span>}
               </span>

@@ -87,6 +87,7 @@ export function Bench(props: BenchProps) {
           <SegmentSheet
             key={part.segment.id}
             {...{ part, things, mayWrite }}
+            hasMakers={bench.hasMakers}
             position={index}
             count={composed.segments.length}
             findings={findings.filter(({ segment }) => segment === part.segment.id)}

@@ -19,6 +19,8 @@ interface LineRowProps {
   readonly onWriting: (line: string | null) => void;
 }
 
+const ROLE_WORDS = { older: 'the older child', younger: 'the little one' } as const;
+
 /** One line of the script: its kind in the gutter, its words with live dials, or its source while it is written. */
 export function LineRow({ composed, segment, position, mayWrite, onEdit, startsInWriting, onWriting }: LineRowProps) {
   const { line, text, answer } = composed;
@@ -56,6 +58,7 @@ export function LineRow({ composed, segment, position, mayWrite, onEdit, startsI
       ) : (
         <div className="pl-4.5 pr-4 leading-normal">
           <span className="line-text">
+            {line.role && <span className="text-soft">{ROLE_WORDS[line.role]}: </span>}
             {pieces(text, line.text)}
             {line.answer && answer && <span className="text-soft text-sm"> → {pieces(answer, line.answer)}</span>}
           </span>

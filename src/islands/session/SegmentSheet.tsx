@@ -24,13 +24,16 @@ interface SegmentSheetProps {
   readonly findings: readonly Finding[];
   readonly things: ThingsByKey;
   readonly mayWrite: boolean;
+  /** False while the makers, which write parts anew when their dials turn, are being fetched. */
+  readonly hasMakers: boolean;
   readonly onEdit: (edit: Edit) => void;
 }
 
 const LEVEL_WORDS: Readonly<Record<LevelName, string>> = { easier: 'easier', right: 'just right', harder: 'harder' };
 
 /** A part of the session on the sheet: heading, lines in the gutter's order, findings in the margin beside them. */
-export function SegmentSheet({ part, position, count, findings, things, mayWrite, onEdit }: SegmentSheetProps) {
+export function SegmentSheet(props: SegmentSheetProps) {
+  const { part, position, count, findings, things, mayWrite, hasMakers, onEdit } = props;
   const { segment, lines } = part;
   const [writing, setWriting] = useState<string | null>(null);
   const addLine = () => {
@@ -50,7 +53,7 @@ export function SegmentSheet({ part, position, count, findings, things, mayWrite
       id={`part-${segment.id}`}
       aria-labelledby={`title-${segment.id}`}
     >
-      <SegmentHead {...{ part, position, count, things, mayWrite, onEdit }} />
+      <SegmentHead {...{ part, position, count, things, mayWrite, hasMakers, onEdit }} />
       <SegmentLines {...{ part, mayWrite, onEdit, writing }} onWriting={setWriting} />
       {groupByRow(findings, part).map(({ row, span, group }) => (
         <div key={row} className="margin" style={{ gridRow: `${row} / span ${span}` }}>
@@ -72,7 +75,8 @@ type Edits = Pick<SegmentSheetProps, 'onEdit'>;
 type OfSegment = Edits & { readonly segment: ComposedSegment['segment'] };
 
 /** The heading of a part: its title, levels, dials and facts, and what can be done with it. */
-function SegmentHead({ part, position, count, things, mayWrite, onEdit }: Omit<SegmentSheetProps, 'findings'>) {
+function SegmentHead(props: Omit<SegmentSheetProps, 'findings'>) {
+  const { part, position, count, things, mayWrite, hasMakers, onEdit } = props;
   const { segment } = part;
   const isOwn = segment.kind === 'activity' && !segment.from && !segment.made;
   return (
@@ -86,7 +90,7 @@ function SegmentHead({ part, position, count, things, mayWrite, onEdit }: Omit<S
           onChoose={(level) => onEdit({ do: 'choose-level', segment: segment.id, level })}
         />
       )}
-      {segment.made && <MadeDials {...{ segment, mayWrite, onEdit }} />}
+      {segment.made && <MadeDials {...{ segment, onEdit }} mayWrite={mayWrite && hasMakers} />}
       <span className="text-soft text-sm">{factsOf(part)}</span>
       {mayWrite && <SegmentTools {...{ segment, position, count, things, onEdit }} />}
     </header>
@@ -237,6 +241,7 @@ function factsOf({ segment, setup, together, alone }: ComposedSegment): string {
     setupMinutes > 0 && `set-up ${setupMinutes} min`,
     `${likely(spreadOf(together))} min ${segment.posture === 'seated' ? 'sitting' : segment.posture === 'moving' ? 'moving' : 'together'}`,
     aloneMinutes > 0 && `then ${aloneMinutes} min alone`,
+    segment.minutes.wait && `and ${segment.minutes.wait[1]} min to dry or rise`,
   ]
     .filter(Boolean)
     .join(' · ');

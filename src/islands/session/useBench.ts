@@ -1,21 +1,28 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { findFindings } from '../../core/checks/findings.ts';
 import { fitHomes } from '../../core/homes/sessionReadiness.ts';
 import { composeSession } from '../../core/guide/composition.ts';
 import { applyEdit, type Edit } from '../../core/session/edit.ts';
-import type { Session } from '../../core/session/session.ts';
-import { regenerateIn } from '../../core/makers/makerSegment.ts';
-import { authorSpeech } from '../../messages/speeches.ts';
+import type { Segment, Session } from '../../core/session/session.ts';
+import { err } from '../../core/outcome.ts';
 import { describeEditProblem } from '../../messages/edits.ts';
 import { useHistory } from '../autosave/useHistory.ts';
+import { useMakerParts } from './useMakerParts.ts';
 import type { BenchProps } from '../../contracts/bench.ts';
 
-const regenerate = regenerateIn(authorSpeech);
-const editSession = (session: Session, edit: Edit) => applyEdit(session, edit, regenerate);
+/** Dials of makers' parts are there only once the makers are; this is for what comes sooner. */
+const notLoaded = ({ made }: Segment) => err({ code: 'not-loaded' as const, maker: made!.maker });
 
 /** The session on the bench, what follows from it, and what can be done to it; every edit can be undone. */
 export function useBench({ session: initial, things, homes, policy, seatedMinutesPerYear }: BenchProps) {
-  const { value: session, ...history } = useHistory(initial, editSession, describeEditProblem);
+  const [hadMade, setHadMade] = useState(() => holdsMade(initial));
+  const makerParts = useMakerParts(hadMade);
+  const { value: session, ...history } = useHistory(
+    initial,
+    (before: Session, edit: Edit) => applyEdit(before, edit, makerParts?.regenerate ?? notLoaded),
+    (problem) => describeEditProblem(problem, makerParts?.describeMakerProblem),
+  );
+  if (!hadMade && holdsMade(session)) setHadMade(true);
   const composed = useMemo(
     () => composeSession(session, things, { seatedMinutesPerYear, youngestMonths: session.ages.fromMonths }),
     [session, things, seatedMinutesPerYear],
@@ -28,5 +35,7 @@ export function useBench({ session: initial, things, homes, policy, seatedMinute
     () => findFindings(session, composed, fits, { things, policy }),
     [session, composed, fits, things, policy],
   );
-  return { ...history, session, composed, fits, readiness, findings };
+  return { ...history, hasMakers: makerParts !== null, session, composed, fits, readiness, findings };
 }
+
+const holdsMade = ({ segments }: Session) => segments.some(({ made }) => made !== undefined);

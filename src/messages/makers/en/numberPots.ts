@@ -26,4 +26,42 @@ export const numberPots = {
   'swap.bowl': 'wide enough for a whole hand',
   'swap.muffin-tray': '{cover, plural, =0 {twelve hollows} other {twelve hollows: cover #}}',
   key: 'pot {number}: {number, plural, one {# counter} other {# counters}}',
+  picture:
+    '{pots, plural, one {# pot} other {# pots}} in rows, {from} to {to}; in each lie as many counters as its label says.',
+  'in-1': 'Let your child fill, tip and stir the pots for as long as they like, with no number said.',
+  daily:
+    'When something has to be sorted into pots anyway, such as buttons or pegs after a job, stand the pots out with their labels.',
+  show: '“This one says {to}. Feel it with your finger.”',
+  find: '“Which pot says {to}?”',
+  'find.answer': 'the one with {to} on its label',
+  tell: '“And what does this one say?” Point to another.',
+  'tell.answer': 'its number',
+  'sitting-1':
+    'Sit on the same side as your child, so that every label stands upright for you both. Count the counters into your child’s hand, and your child puts them in. From {takeOver} on your child takes over the counting, and that is wanted.',
+  'moving-1':
+    'Leave the counters at the other end of the room, and carry them number by number: read a label, say the number all the way there, and bring so many.',
+  'moving-2': 'Stretch between two pots: as many stretches as the label says.',
+  'game-1': 'Play feeding time: each pot is an animal with an appetite of its own, and your child is the keeper.',
+  'game-2': '“I am the pot that says {takeOver}. I am so hungry: count into me!”',
+  'two-1':
+    'Take a pot in turn. One counts the counters in, the other counts them out again, and both say whether it comes out.',
+  older: 'fills a pot behind a raised hand, and lets the others say which label it belongs to.',
+  younger: 'drops one counter into each pot, and hears it fall.',
+  'day-1': 'At every number that comes by, on a door, a bus or a page, let your child show so many fingers.',
+  'day-2': '“Which is more: this one, or that one?”',
+  'day-2.answer': 'the one that takes more fingers',
+  'day-easier': 'Look for numbers up to three only, and clap each one together.',
+  'day-harder': '“How many more fingers to ten?”',
+  'day-harder.answer': 'the fingers that are still down',
+  'case-1': 'They count faster than they drop: hold each counter over the pot until its number has been said.',
+  'case-2': 'They would rather pour: pour first, and count what is in the pot afterwards.',
+  'out-1':
+    'Put your hand into the fullest pot, and then into the emptiest: one hand feels what a lot is. Tip the pots back one by one, counting.',
+  'short-1': 'Take the pot that says {takeOver} and a handful of counters.',
+  'short-2': '“How many does it want?”',
+  'short-2.answer': '{takeOver}',
+  'short-easier': 'Count them into your child’s hand together, and stop at the number.',
+  'short-harder': '“And if it wanted one more?”',
+  'short-harder.answer': '{takeOverNext}',
+  'short-3': 'Your child drops them in, and you both listen.',
 } as const;

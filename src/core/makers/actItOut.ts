@@ -1,0 +1,73 @@
+import { listOf, type MessageValues } from '../message.ts';
+import { ok } from '../outcome.ts';
+import { inRow } from '../page/drawing.ts';
+import { wordCard } from '../page/pieces.ts';
+import { labelled } from '../page/pictures.ts';
+import { numberOf, type Maker } from './maker.ts';
+import { lasting, lineWriters } from './makerOutput.ts';
+import { inOwn, readWords } from './ownWords.ts';
+
+/** A story acted by who is there: roles, a few scenes, and the line that everybody says. */
+export const actItOutMaker: Maker = {
+  id: 'act-it-out',
+  skills: ['retell', 'feelings'],
+  dials: [
+    { kind: 'list', name: 'roles', value: 'goat, ferryman, cloud' },
+    { kind: 'list', name: 'refrain', value: 'Over the planks, one by one!' },
+    { kind: 'number', name: 'scenes', min: 3, max: 6, value: 4 },
+    { kind: 'number', name: 'players', min: 1, max: 6, value: 2 },
+  ],
+  make(values, _settings, say) {
+    const roles = readWords(String(values.roles), { dial: 'roles', least: 2, most: 6 });
+    if (!roles.ok) return roles;
+    const scenes = numberOf(values, 'scenes');
+    const players = numberOf(values, 'players');
+    const toys = Math.max(0, roles.value.length - players);
+    const refrain = String(values.refrain).trim().slice(0, 80);
+    const facts: MessageValues = {
+      ...{
+        roles: listOf(roles.value.map(inOwn)),
+        count: roles.value.length,
+        first: inOwn(roles.value[0]!),
+        last: inOwn(roles.value.at(-1)!),
+      },
+      ...{
+        scenes,
+        players,
+        toys,
+        refrain: inOwn(refrain),
+        has: refrain === '' ? 'no' : 'yes',
+        middle: Math.ceil(scenes / 2),
+      },
+    };
+    const { toDo, toSay, toAsk, toNotice } = lineWriters(say);
+    const cast = toDo('do-1', facts);
+    const said = refrain === '' ? [] : [toSay('say-1', facts)];
+    return ok({
+      facts: [say('fact', facts)],
+      values: facts,
+      turns: { count: scenes, seconds: 60 },
+      picture: inRow(
+        roles.value.map((role) => labelled(role, { width: 34, height: 20 })),
+        4,
+      ),
+      lines: {
+        easier: [toDo('do-2', facts), ...said, toAsk('ask-1', facts)],
+        right: [cast, ...said, toDo('do-3', facts), toAsk('ask-2', facts), toDo('do-4', facts), toNotice('notice-1')],
+        harder: [cast, ...said, toDo('do-5', facts), toAsk('ask-3', facts), toAsk('ask-4', facts)],
+      },
+      materials: [
+        lasting('scarf', 1, [{ item: 'tea-towel', fit: 0.9, why: say('swap.tea-towel') }]),
+        lasting('hat', 1, [{ item: 'colander', fit: 0.7, why: say('swap.colander') }]),
+        ...(toys > 0 ? [lasting('soft-toy', toys, [{ item: 'doll', fit: 0.9, why: say('swap.doll') }])] : []),
+      ],
+      actions: ['movement'],
+      printable: {
+        title: say('printable'),
+        cards: roles.value.map((role) => wordCard(role, { width: 85, height: 50, most: 16 })),
+        sheets: [],
+      },
+      key: [say('key', facts)],
+    });
+  },
+};

@@ -1,0 +1,74 @@
+import type { Message, MessageValues } from '../message.ts';
+import { ok } from '../outcome.ts';
+import { inGrid } from '../page/drawing.ts';
+import { labelled } from '../page/pictures.ts';
+import { counterSwaps } from './counterSwaps.ts';
+import { numberOf, type Maker } from './maker.ts';
+import { lasting, lineWriters, type MakerLine } from './makerOutput.ts';
+
+const MOST_SUNG = 12;
+
+const verse = (number: number, isDown: boolean): Message => ({
+  key: `counting-song/verse.${isDown ? 'down' : 'up'}`,
+  values: { number, next: isDown ? number - 1 : number + 1 },
+});
+
+/** A song that counts up or down, with something to move at each verse; one alone at the last. */
+export const countingSongMaker: Maker = {
+  id: 'counting-song',
+  skills: ['count-back', 'say-row', 'beat'],
+  dials: [
+    { kind: 'number', name: 'verses', min: 3, max: MOST_SUNG, value: 5 },
+    { kind: 'choice', name: 'direction', choices: ['down', 'up'], value: 'down' },
+  ],
+  make(values, _settings, say) {
+    const verses = numberOf(values, 'verses');
+    const isDown = values.direction === 'down';
+    const numbers = Array.from({ length: verses }, (_, index) => (isDown ? verses - index : index + 1));
+    const facts: MessageValues = {
+      ...{ verses, direction: isDown ? 'down' : 'up', first: numbers[0]!, last: numbers.at(-1)! },
+      ...{
+        second: numbers[1]!,
+        end: isDown ? 0 : verses,
+        half: numbers[Math.floor(verses / 2)]!,
+        three: Math.min(3, verses),
+      },
+      ...{ afterHalf: numbers[Math.floor(verses / 2)]! + (isDown ? -1 : 1) },
+    };
+    const { toDo, toAsk, toNotice, write } = lineWriters(say);
+    const sung = (number: number): MakerLine => {
+      const { key, values: said } = verse(number, isDown);
+      return write('sing')(key.slice(key.indexOf('/') + 1), said);
+    };
+    const begin = toDo('do-1', facts);
+    return ok({
+      facts: [say('fact', facts)],
+      values: facts,
+      turns: { count: verses, seconds: 22 },
+      picture: inGrid(
+        numbers.map((number) => labelled(String(number), { width: 20, height: 16, size: 8 })),
+        6,
+        3,
+      ),
+      lines: {
+        easier: [
+          toDo('do-2', facts),
+          ...(isDown ? numbers.slice(-Math.min(3, verses)) : numbers.slice(0, 3)).map(sung),
+        ],
+        right: [begin, ...numbers.map(sung), toAsk('ask-1', facts), toNotice('notice-1')],
+        harder: [begin, ...numbers.map(sung), toDo('do-3', facts), toAsk('ask-2', facts)],
+      },
+      materials: [lasting('toy-car', verses, counterSwaps(say))],
+      actions: [],
+      printable: {
+        title: say('printable'),
+        cards: numbers.map((number) => labelled(String(number), { width: 60, height: 60, size: 26 })),
+        sheets: [],
+      },
+      key: numbers.map((number) => {
+        const { key, values: said } = verse(number, isDown);
+        return say(key, said);
+      }),
+    });
+  },
+};

@@ -1,0 +1,140 @@
+import { measureMessage } from '../numbers/measureMessage.ts';
+import { shareVolumes, type Measure } from '../numbers/measures.ts';
+import { listOf, type Message, type MessageValues } from '../message.ts';
+import { ok } from '../outcome.ts';
+import { inColumn } from '../page/drawing.ts';
+import { labelled } from '../page/pictures.ts';
+import { numberOf, type Maker } from './maker.ts';
+import { lasting, lineWriters, usedUp, type MakerMaterial } from './makerOutput.ts';
+
+interface Ingredient {
+  readonly item: string;
+  /** Millilitres for one person; 0 for what is counted instead. */
+  readonly ml: number;
+  /** How many of it for one person, where it is counted. */
+  readonly pieces?: number;
+  /** Millilitres in one of the things as it is listed; absent for water and what is counted. */
+  readonly mlOfThing?: number;
+}
+
+/** Small recipes of our own for one person; what is not cooked with is not eaten. */
+const RECIPES: Readonly<Record<string, { readonly parts: readonly Ingredient[]; readonly isHot: boolean }>> = {
+  'flat bread': {
+    isHot: true,
+    parts: [
+      { item: 'flour', ml: 80, mlOfThing: 240 },
+      { item: 'water', ml: 30 },
+      { item: 'salt', ml: 1.25, mlOfThing: 240 },
+    ],
+  },
+  'fruit bowl': {
+    isHot: false,
+    parts: [
+      { item: 'apple', ml: 0, pieces: 0.5 },
+      { item: 'lemon', ml: 0, pieces: 0.25 },
+      { item: 'cinnamon', ml: 1.25, mlOfThing: 15 },
+    ],
+  },
+  'rice in a bowl': {
+    isHot: true,
+    parts: [
+      { item: 'rice', ml: 60, mlOfThing: 240 },
+      { item: 'water', ml: 120 },
+      { item: 'salt', ml: 0.6, mlOfThing: 240 },
+    ],
+  },
+};
+const SPOONS = [5, 15];
+const CUP = 240;
+
+const amountOf = ({ ml, pieces }: Ingredient, people: number): Message => {
+  if (pieces !== undefined) return { key: 'kitchen/pieces', values: { pieces: Math.ceil(pieces * people) } };
+  const wanted = ml * people;
+  // Less than half a teaspoon is a pinch, and nobody measures that.
+  if (wanted < SPOONS[0]! / 2) return { key: 'kitchen/pinch' };
+  const [measure] = shareVolumes({ container: Math.max(5, wanted), parts: [1], headroom: 0, spoons: SPOONS, cup: CUP })
+    .measures as [Measure];
+  return measureMessage(measure);
+};
+
+/** One small recipe for the people there, in cups and spoons: who does which step, and what has to be bought. */
+export const kitchenMaker: Maker = {
+  id: 'kitchen',
+  skills: ['compare', 'self-care'],
+  dials: [
+    { kind: 'choice', name: 'recipe', choices: Object.keys(RECIPES), value: 'flat bread' },
+    { kind: 'number', name: 'people', min: 1, max: 12, value: 4 },
+  ],
+  make(values, _settings, say) {
+    const people = numberOf(values, 'people');
+    const recipe = RECIPES[String(values.recipe)]!;
+    const amounts = recipe.parts.map((part): Message => ({
+      key: 'kitchen/amount',
+      values: { amount: amountOf(part, people), what: { key: `kitchen/item.${part.item}` } },
+    }));
+    const half = recipe.parts.map((part): Message => ({
+      key: 'kitchen/amount',
+      values: { amount: amountOf(part, people / 2), what: { key: `kitchen/item.${part.item}` } },
+    }));
+    const facts: MessageValues = {
+      ...{
+        recipe: { key: `kitchen/recipe.${slug(values.recipe)}` },
+        people,
+        amounts: listOf(amounts),
+        parts: amounts.length,
+      },
+      ...{ firstAmount: amounts[0]!, halfAmount: half[0]!, hot: recipe.isHot ? 'yes' : 'no' },
+      ...{
+        work: { key: `kitchen/work.${slug(values.recipe)}`, values: { people } },
+        adult: { key: `kitchen/adult.${slug(values.recipe)}` },
+      },
+      ...{ end: { key: `kitchen/end.${slug(values.recipe)}` }, double: people * 2 },
+    };
+    const { toDo, toAsk, toNotice } = lineWriters(say);
+    const read = toDo('do-1', facts);
+    return ok({
+      facts: [say('fact', facts)],
+      values: facts,
+      turns: { count: recipe.parts.length + people, seconds: 60 },
+      picture: inColumn(
+        amounts.map((amount) => labelled(say('amount', amount.values), { width: 90, height: 14 })),
+        2,
+      ),
+      lines: {
+        easier: [toDo('do-2', facts), toAsk('ask-1', facts)],
+        right: [
+          read,
+          toAsk('ask-2', facts),
+          toDo('do-3', facts),
+          toDo('do-4', facts),
+          toAsk('ask-3', facts),
+          toNotice('notice-1'),
+        ],
+        harder: [read, toAsk('ask-4', facts), toDo('do-3', facts), toDo('do-4', facts), toAsk('ask-5', facts)],
+      },
+      materials: [
+        ...recipe.parts.filter(({ item }) => item !== 'water').map((part) => bought(part, people)),
+        lasting('mixing-bowl', 1, [{ item: 'bowl', fit: 0.8, why: say('swap.bowl') }]),
+        lasting('measuring-cup', 1, [{ item: 'cup', fit: 0.7, why: say('swap.cup') }]),
+        lasting('teaspoon', 1),
+        lasting('spoon', 1),
+        lasting('wooden-spoon', 1),
+      ],
+      actions: recipe.isHot ? ['heat'] : [],
+      printable: {
+        title: say('printable'),
+        cards: amounts.map((amount) => labelled(say('amount', amount.values), { width: 85, height: 50, size: 9 })),
+        sheets: [],
+      },
+      key: [say('key', facts)],
+    });
+  },
+};
+
+const slug = (value: unknown) => String(value).replaceAll(' ', '-');
+
+/** What is fetched or bought: whole things. */
+function bought({ item, ml, pieces, mlOfThing = CUP }: Ingredient, people: number): MakerMaterial {
+  const whole = pieces === undefined ? (ml * people) / mlOfThing : pieces * people;
+  return usedUp(item, Math.max(1, Math.ceil(whole - 1e-9)));
+}

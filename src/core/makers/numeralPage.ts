@@ -1,0 +1,121 @@
+import type { MessageValues } from '../message.ts';
+import { ok } from '../outcome.ts';
+import { inColumn, inRow, type Drawing, type Shape } from '../page/drawing.ts';
+import { counters, wordCard } from '../page/pieces.ts';
+import { tracedNumeral } from '../page/strokes.ts';
+import { numberOf, refuse, type Maker } from './maker.ts';
+import { lasting, lineWriters, usedUp } from './makerOutput.ts';
+
+/** What it is made in first, and the name that sentences choose by. */
+const WAYS: Readonly<Record<string, string>> = {
+  'in dough': 'dough',
+  'in the air': 'air',
+  'in flour': 'flour',
+  'with a pencil': 'pencil',
+};
+
+/** A numeral with its strokes, and its quantity as things, fingers, tally and word. */
+export const numeralPageMaker: Maker = {
+  id: 'numeral-page',
+  skills: ['numeral-quantity', 'touch-count'],
+  dials: [
+    { kind: 'number', name: 'numeral', min: 0, max: 20, value: 3 },
+    {
+      kind: 'choice',
+      name: 'written',
+      choices: Object.keys(WAYS),
+      value: 'in dough',
+    },
+  ],
+  make(values, settings, say) {
+    const numeral = numberOf(values, 'numeral');
+    if (numeral === 0 && !settings.zeroEarly) return refuse('problem.zero-late');
+    const written = String(values.written);
+    const digits = [...String(numeral)].map(Number);
+    const hands = Math.ceil(numeral / 5);
+    const facts: MessageValues = {
+      ...{
+        numeral,
+        written: WAYS[written]!,
+        fives: Math.floor(numeral / 5),
+        rest: numeral % 5,
+        hands,
+        next: numeral + 1,
+      },
+      ...{ digits: digits.length, strokes: { key: `numeral-page/strokes.${digits[0]!}` } },
+      ...{
+        second: digits.length > 1 ? { key: `numeral-page/strokes.${digits[1]!}` } : '',
+        fingers: Math.min(10, numeral),
+      },
+    };
+    const { toDo, toSay, toAsk, toNotice, inCase } = lineWriters(say);
+    const trace = [toDo('do-1', facts), toSay('say-1', facts)];
+    const page = numeralSheet(numeral, say('word', { numeral }));
+    return ok({
+      facts: [say('fact', facts)],
+      values: facts,
+      turns: { count: 6, seconds: 30 },
+      picture: inRow([tracedNumeral(numeral, 50), counters(Math.max(0, numeral), { size: 7, perRow: 5 })], 10),
+      lines: {
+        easier: [toDo('do-2', facts), toAsk('ask-1', facts)],
+        right: [
+          ...trace,
+          toDo('do-3', facts),
+          toAsk('ask-1', facts),
+          toAsk('ask-2', facts),
+          inCase('if-1'),
+          toNotice('notice-1'),
+        ],
+        harder: [...trace, toDo('do-4', facts), toAsk('ask-3', facts), inCase('if-1')],
+      },
+      materials: [
+        ...(written === 'in flour' ? [usedUp('flour', 1), lasting('baking-tray', 1)] : []),
+        ...(written === 'in dough'
+          ? [lasting('wool', 1, [{ item: 'string', fit: 0.9, why: say('swap.string') }])]
+          : []),
+        lasting('pencil', 1, [{ item: 'crayon', fit: 0.9, why: say('swap.crayon') }]),
+        lasting('bottle-lid', Math.max(1, numeral), [
+          { item: 'building-block', fit: 0.9, why: say('swap.building-block') },
+        ]),
+        usedUp('paper', 1),
+      ],
+      actions: [],
+      printable: { title: say('printable'), cards: [], sheets: [page] },
+      key: [say('key', facts)],
+    });
+  },
+};
+
+/** The numeral to trace, small ones to write, its things, its strokes of a tally and its word. */
+function numeralSheet(numeral: number, word: string): Drawing {
+  return inColumn(
+    [
+      inRow([tracedNumeral(numeral, 90), counters(numeral, { size: 12, perRow: 5 })], 12),
+      inRow(
+        Array.from({ length: 4 }, () => tracedNumeral(numeral, 28)),
+        6,
+      ),
+      inRow([tally(numeral), wordCard(word, { width: 70, height: 20, most: 14 })], 8),
+    ],
+    10,
+  );
+}
+
+/** Strokes in fives, the fifth across. */
+function tally(number: number): Drawing {
+  const shapes = Array.from({ length: number }, (_, index): Shape => {
+    const left = Math.floor(index / 5) * 26;
+    return index % 5 === 4
+      ? { kind: 'line', x1: left, y1: 16, x2: left + 20, y2: 4, stroke: 'ink', width: 1 }
+      : {
+          kind: 'line',
+          x1: left + 3 + (index % 5) * 4.5,
+          y1: 2,
+          x2: left + 3 + (index % 5) * 4.5,
+          y2: 18,
+          stroke: 'ink',
+          width: 1,
+        };
+  });
+  return { width: Math.max(20, Math.ceil(number / 5) * 26), height: 20, shapes };
+}

@@ -1,0 +1,89 @@
+import { listOf, type Message, type MessageValues } from '../message.ts';
+import { ok } from '../outcome.ts';
+import { inColumn, inRow, type Drawing } from '../page/drawing.ts';
+import { counters, tenFrame } from '../page/pieces.ts';
+import { labelled } from '../page/pictures.ts';
+import { counterSwaps } from './counterSwaps.ts';
+import { numberOf, refuse, type Maker } from './maker.ts';
+import { lasting, lineWriters, usedUp } from './makerOutput.ts';
+
+const MOST = 20;
+const QUESTIONS = ['how many now', 'how many came or went', 'how many there were'];
+
+/** Things that come and go in a story: acted, told back, then written with signs; the question in three ways. */
+export const storySumsMaker: Maker = {
+  id: 'story-sums',
+  skills: ['join-separate', 'parts-whole'],
+  dials: [
+    { kind: 'number', name: 'start', min: 0, max: 19, value: 3 },
+    { kind: 'number', name: 'change', min: 1, max: 19, value: 2 },
+    { kind: 'choice', name: 'way', choices: ['more come', 'some go'], value: 'more come' },
+    { kind: 'choice', name: 'question', choices: QUESTIONS, value: QUESTIONS[0]! },
+  ],
+  make(values, settings, say) {
+    const start = numberOf(values, 'start');
+    const change = numberOf(values, 'change');
+    const comes = values.way === 'more come';
+    const end = comes ? start + change : start - change;
+    if (end < 0) return refuse('problem.too-few', { start, change });
+    if (end > MOST) return refuse('problem.too-many', { end, most: MOST });
+    const signs = `${start} ${comes ? '+' : '−'} ${change} = ${end}`;
+    const question = QUESTIONS.indexOf(String(values.question));
+    const facts: MessageValues = {
+      ...{ start, change, end, signs, comes: comes ? 'yes' : 'no', written: settings.stage === 'signs' ? 'yes' : 'no' },
+      ...{ oneMore: end + 1, most: Math.max(start, end), counted: counting(comes ? start + 1 : start - 1, end) },
+      ...{ few: Math.min(2, Math.max(1, start)), fewEnd: Math.min(2, Math.max(1, start)) + 1 },
+    };
+    const { toDo, toSay, toAsk, toNotice } = lineWriters(say);
+    const tell = toDo('do-1', facts);
+    const asked = [toAsk('ask-1', facts), toAsk('ask-2', facts), toAsk('ask-3', facts)];
+    return ok({
+      facts: [say('fact', facts)],
+      values: facts,
+      turns: { count: Math.max(start, end), seconds: 8 },
+      picture: storyPicture(start, change, comes),
+      lines: {
+        easier: [toDo('do-2', facts), toAsk('ask-5', facts)],
+        right: [tell, toSay('say-1', facts), asked[question]!, toDo('do-3'), toNotice('notice-1')],
+        harder: [tell, ...asked.filter((_, index) => index !== question), toDo('do-4', facts), toAsk('ask-4', facts)],
+      },
+      materials: [
+        lasting('toy-animal', Math.max(1, start, end), counterSwaps(say)),
+        usedUp('paper', 1),
+        lasting('pencil', 1, [{ item: 'crayon', fit: 0.9, why: say('swap.crayon') }]),
+      ],
+      actions: [],
+      printable: {
+        title: say('printable'),
+        cards: [`${start}`, comes ? '+' : '−', `${change}`, '=', `${end}`].map((sign) =>
+          labelled(sign, { width: 40, height: 50, size: 24 }),
+        ),
+        sheets: [],
+      },
+      key: [signs],
+    });
+  },
+};
+
+/** The numbers said while one goes on or back, from the first step to the end. */
+function counting(from: number, to: number): MessageValues[string] {
+  const step = from <= to ? 1 : -1;
+  const numbers = Array.from({ length: Math.abs(to - from) + 1 }, (_, index) => from + step * index);
+  return listOf(
+    numbers.map((number): Message => ({ key: 'makers/number', values: { number } })),
+    'comma',
+  );
+}
+
+/** What was there, what came or went, and the end of it on a frame. */
+function storyPicture(start: number, change: number, comes: boolean): Drawing {
+  const end = comes ? start + change : start - change;
+  const places = end > 10 || start > 10 ? 20 : 10;
+  return inColumn(
+    [
+      inRow([counters(start, { size: 6 }), counters(change, { size: 6, ink: comes ? 'marigold' : 'grey' })], 10),
+      tenFrame(places, comes ? start : end, { second: comes ? change : 0, cell: 9, perRow: 10 }),
+    ],
+    6,
+  );
+}

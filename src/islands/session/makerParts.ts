@@ -1,0 +1,7 @@
+import { regenerateIn } from '../../core/makers/makerSegment.ts';
+import { authorSpeech } from '../../messages/speeches.ts';
+
+export { describeMakerProblem } from '../../messages/makers.ts';
+
+/** Writes a maker's part anew in the words of authors. */
+export const regenerate = regenerateIn(authorSpeech);

@@ -1,0 +1,107 @@
+import assert from 'node:assert/strict';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { test } from 'node:test';
+import { generatedParts } from '../../src/core/makers/generatedParts.ts';
+import { runMaker, type Maker } from '../../src/core/makers/maker.ts';
+import type { MakerLine, MakerOutput } from '../../src/core/makers/makerOutput.ts';
+import { MAKERS } from '../../src/core/makers/makers.ts';
+import { VARIANTS } from '../../src/core/makers/variant.ts';
+import type { Thing } from '../../src/core/materials/thing.ts';
+import { LEVELS, type LevelName } from '../../src/core/session/levelName.ts';
+import type { Line } from '../../src/core/session/line.ts';
+import {
+  NUMBER_SCHOOLS,
+  USUAL_SETTINGS,
+  type MakerValues,
+  type NumberSchool,
+} from '../../src/core/session/makerSource.ts';
+import type { ShelfActivity } from '../../src/core/shelf/shelfEntries.ts';
+import { authorSpeech } from '../../src/messages/speeches.ts';
+import { makerSettings } from './makerSettings.ts';
+import { countFaults, thingsNamedIn, unfilledFaults } from './proofreading.ts';
+
+/** Every run of every maker. `CONTENT=all` also takes each setting of the dials after each school. */
+const EVERYTHING = process.env.CONTENT === 'all';
+const DEMO = join(import.meta.dirname, '../../demo');
+const read = <Entry>(file: string) =>
+  (JSON.parse(readFileSync(join(DEMO, `${file}.json`), 'utf8')) as Record<string, Entry[]>)[file]!;
+const things = Object.fromEntries(read<Thing>('things').map((thing) => [thing.key, thing]));
+const activities = read<ShelfActivity>('activities');
+
+/** Settings of a maker in each way of running it, and as it starts after each school. */
+function runsOf(maker: Maker): { values: MakerValues; school: NumberSchool }[] {
+  const schools = EVERYTHING ? NUMBER_SCHOOLS : (['hands-first'] as const);
+  return [
+    ...makerSettings(maker).flatMap((values) =>
+      VARIANTS.flatMap((variant) => schools.map((school) => ({ values: { ...values, variant }, school }))),
+    ),
+    ...VARIANTS.flatMap((variant) => NUMBER_SCHOOLS.map((school) => ({ values: { variant }, school }))),
+  ];
+}
+
+/** Everything wrong with the lines of a maker in one run. */
+function makerFaults({ lines, materials, variant }: MakerOutput): string[] {
+  const faults: string[] = [];
+  const said = ({ text, answer }: MakerLine) => [text, ...(answer === undefined ? [] : [answer])];
+  const texts = (level: LevelName) => lines[level].flatMap(said);
+  const listed = new Set(materials.flatMap(({ item, swaps }) => [item, ...swaps.map((swap) => swap.item)]));
+  for (const level of LEVELS) {
+    for (const text of texts(level)) {
+      faults.push(
+        ...[...unfilledFaults(text), ...countFaults(text, Object.values(things))].map((fault) => `${level}: ${fault}`),
+      );
+    }
+    // What is done during the day is done with what is in hand anyway; nothing is fetched for it.
+    for (const line of variant === 'during the day' ? [] : lines[level].filter(({ key }) => key !== 'daily'))
+      for (const text of said(line))
+        for (const thing of thingsNamedIn(text, Object.values(things)))
+          if (!listed.has(thing.key)) faults.push(`${level}: names ${thing.many}, not in its list: “${text}”`);
+    if (level !== 'right' && texts(level).join() === texts('right').join())
+      faults.push(`${level} is the same as right`);
+  }
+  if (variant !== 'five minutes') {
+    const cases = lines.right.filter(({ kind }) => kind === 'if');
+    if (cases.length < 2) faults.push('fewer than two cases of what may go otherwise');
+    for (const { text } of cases) if (!text.includes(': ')) faults.push(`a case without what to do: “${text}”`);
+  } else if (lines.right.length !== 3) faults.push('a short run has three lines');
+  return faults;
+}
+
+for (const maker of MAKERS) {
+  test(`${maker.id}: what it writes holds in every way of running it, at every level and dial end, after every school`, () => {
+    const faults: string[] = [];
+    const bySchool = new Map<NumberSchool, string>();
+    let written = 0;
+    for (const { values, school } of runsOf(maker)) {
+      const made = runMaker(maker, values, { settings: { ...USUAL_SETTINGS, school }, speech: authorSpeech });
+      if (!made.ok) continue;
+      written += 1;
+      faults.push(...makerFaults(made.value).map((fault) => `${fault} [${school} ${JSON.stringify(values)}]`));
+      if (Object.keys(values).length === 1 && values.variant === 'sitting')
+        bySchool.set(school, made.value.lines.right.map(({ text }) => text).join());
+    }
+    assert.ok(written > 1);
+    const seen = new Set<string>();
+    const first = faults.filter((fault) => {
+      const words = fault.replace(/^\w+: | \[.*/g, '');
+      return !seen.has(words) && seen.add(words);
+    });
+    assert.deepEqual(first.slice(0, 12), []);
+    assert.equal(new Set(bySchool.values()).size, NUMBER_SCHOOLS.length, 'reads alike for two schools');
+  });
+}
+
+test('activities that a maker made hold what it writes for them now', () => {
+  const made = activities.filter((activity) => activity.made);
+  assert.ok(made.length >= 12);
+  for (const { key, made: source, lines, levels, needs } of made) {
+    const written = generatedParts(source!, authorSpeech);
+    assert.ok(written.ok, key);
+    const texts = (list: readonly Line[] = []) => list.map(({ id, text, answer }) => [id, text, answer]);
+    assert.deepEqual(texts(lines), texts(written.value.lines.right), key);
+    assert.deepEqual(texts(levels.easier?.lines), texts(written.value.lines.easier), key);
+    assert.deepEqual(texts(levels.harder?.lines), texts(written.value.lines.harder), key);
+    assert.deepEqual(needs, JSON.parse(JSON.stringify(written.value.needs)), key);
+  }
+});
