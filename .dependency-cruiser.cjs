@@ -14,6 +14,7 @@ const LAYERS = [
   'sounds/',
   'words/',
   'songs/',
+  'games/',
   'page/',
   'cautions/',
   'expressions/',

@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
+import { MAKERS } from '../../src/core/makers/makers.ts';
 import { plainHomes } from '../support/homes.ts';
 import { address, benchIsReady, expectAccessible, signIn } from './steps.ts';
 
@@ -22,6 +23,29 @@ const TURNS = [
   { id: 'hundred-hunt', dial: 'things found', to: '104', says: '10 and 4: 104' },
   { id: 'volumes', dial: 'container, ml', to: '1000', says: 'a clear container of 1000 ml' },
   { id: 'clock', dial: 'hour', to: '7', says: 'Set the clock to seven o’clock' },
+  { id: 'number-row', dial: 'the number this child leaves out', to: '9', says: 'seven, eight, ten, eleven' },
+  { id: 'sorting-set', dial: 'of each kind and colour', to: '3', says: 'by colour: 6 in each heap' },
+  { id: 'order-row', dial: 'toys in the row', to: '7', says: 'line up 7 animals' },
+  { id: 'numeral-page', dial: 'numeral', to: '8', says: 'cross over, round below, and back up' },
+  { id: 'balance-table', dial: 'things to weigh', to: '6', says: 'shoe, apple and wooden spoon' },
+  { id: 'story-sums', dial: 'there at first', to: '6', says: '6 animals stand at the pond' },
+  { id: 'kitchen', dial: 'people', to: '8', says: 'pats 8 rounds flat' },
+  { id: 'act-it-out', dial: 'scenes', to: '6', says: 'Tell it in 6 scenes' },
+  { id: 'writing', dial: 'for whom', to: 'Uncle', says: 'for Uncle' },
+  { id: 'shapes', dial: 'shape', to: 'octagon', says: '8: keep a thumb on the first' },
+  { id: 'craft', dial: 'dots on each', to: '12', says: 'each of the 12 drawn places' },
+  { id: 'bracelet', dial: 'round the wrist, mm', to: '170', says: 'Cut a string of 335 mm' },
+  { id: 'counting-song', dial: 'verses', to: '4', says: 'Stand 4 cars in a row' },
+  {
+    id: 'week-strip',
+    dial: 'today is',
+    to: 'Friday',
+    says: 'Today is Friday. Yesterday was Thursday. Tomorrow will be Saturday.',
+  },
+  { id: 'chart', dial: 'how many of each', to: '4 9 1', says: '8: those that stick out' },
+  { id: 'arrivals', dial: 'guests on each page', to: '2 2 2', says: '6 in all, over 3 pages' },
+  { id: 'basket-for-the-week', dial: 'second thing', to: 'pine-cone', says: 'feel it with closed eyes' },
+  { id: 'game', dial: 'places, cards or pieces', to: '30', says: 'the printed track of 30 places' },
 ] as const;
 
 for (const { id, dial, to, says } of TURNS) {
@@ -32,7 +56,10 @@ for (const { id, dial, to, says } of TURNS) {
     const picture = lines(page).getByRole('img');
     const before = await picture.innerHTML();
     await expect(lines(page)).not.toContainText(says);
-    await page.getByLabel(dial, { exact: true }).fill(to);
+    // A list is labelled with its hint as well.
+    const field = page.getByLabel(new RegExp(`^${dial}(?!, \\d)`)).first();
+    if ((await field.evaluate((element) => element.tagName)) === 'SELECT') await field.selectOption(to);
+    else await field.fill(to);
     await expect(lines(page)).toContainText(says);
     expect(await picture.innerHTML()).not.toBe(before);
   });
@@ -191,7 +218,7 @@ test('the programme’s settings are obeyed by the makers', async ({ page }) => 
 test('from what was noticed the ladder proposes what next, without a mark', async ({ page }) => {
   await signIn(page);
   await page.goto(address('/makers'));
-  await expect(page.getByRole('listitem')).toHaveCount(17);
+  await expect(page.getByRole('main').getByRole('listitem')).toHaveCount(MAKERS.length);
   await expectAccessible(page);
   await page.getByRole('link', { name: 'What next? From what was noticed' }).click();
   await page.getByRole('link', { name: 'hands over five when asked for three' }).click();
@@ -201,4 +228,68 @@ test('from what was noticed the ladder proposes what next, without a mark', asyn
   await page.getByRole('link', { name: 'says the row a good way, past ten' }).click();
   await expect(page.getByRole('heading', { name: 'Offer touch and count' })).toBeVisible();
   await expectAccessible(page);
+});
+
+test('a way of running it changes the lines; the school of the programme changes how it begins', async ({ page }) => {
+  await signIn(page);
+  await page.goto(address('/makers/number-pots'));
+  await benchIsReady(page);
+  await expect(lines(page)).toContainText('Let your child fill, tip and stir the pots');
+  await page.getByLabel('how it is run').selectOption('moving about');
+  await expect(lines(page)).toContainText('carry them number by number');
+  await page.getByLabel('how it is run').selectOption('five minutes');
+  await expect(lines(page).getByRole('listitem')).toHaveCount(3);
+  await page.goto(address('/programme'));
+  await page.getByLabel('How something new begins').selectOption('shown in small steps: show, find, tell');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('status')).toContainText('Kept');
+  await page.goto(address('/makers/number-pots'));
+  await benchIsReady(page);
+  await expect(lines(page)).toContainText('This one says 5. Feel it with your finger.');
+  await expect(lines(page)).not.toContainText('Let your child fill, tip and stir');
+});
+
+test('a game is played ten thousand times: how long, how even, and a start that makes it fair', async ({ page }) => {
+  await signIn(page);
+  await page.goto(address('/makers/game'));
+  await benchIsReady(page);
+  const facts = page.getByRole('region', { name: 'Dials' });
+  await expect(facts).toContainText('from 10,000 plays');
+  await expect(facts).toContainText('It is uneven');
+  await expect(facts).toContainText('for the weaker one it is fair');
+  await page.getByLabel('who plays').selectOption('two alike');
+  await expect(facts).toContainText('It is fair');
+  await page.getByLabel('game', { exact: true }).selectOption('compare cards');
+  await page.getByLabel('ending').selectOption('harder');
+  await expect(facts).toContainText('It may not end');
+  await expectAccessible(page);
+});
+
+test('a guide shows how a part looks, with the same in words, and roles only where there are two children', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.goto(address('/makers/sorting-set'));
+  await benchIsReady(page);
+  await page.getByRole('button', { name: 'Add to the session' }).click();
+  await page.waitForURL('**/sessions/*');
+  await benchIsReady(page);
+  await expect(page.getByText('the older child:').first()).toBeVisible();
+  const session = page.url();
+  await page.goto(address('/homes'));
+  const homes = await page
+    .locator('a[href^="/homes/"]')
+    .evaluateAll((links) =>
+      links.flatMap((link) => /homes\/([0-9a-f-]{36})$/.exec(link.getAttribute('href')!)?.[1] ?? []),
+    );
+  let withRoles = 0;
+  for (const home of [...new Set(homes)]) {
+    await page.goto(`${session}/guide/${home}`);
+    const part = page.locator('section.step').filter({ hasText: 'Sorting set' });
+    await expect(part.locator('figure svg')).toHaveCount(1);
+    await expect(part.locator('figcaption')).toContainText('heaps below their cards');
+    if ((await part.getByText('makes up a secret rule').count()) > 0) withRoles += 1;
+  }
+  expect(withRoles).toBeGreaterThan(0);
+  expect(withRoles).toBeLessThan(new Set(homes).size);
 });

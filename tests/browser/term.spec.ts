@@ -28,7 +28,7 @@ test('an author frames twelve weeks from nothing to a proposed, pinned and dated
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Twelve weeks');
   await benchIsReady(page);
   await expect(page.locator('li.week')).toHaveCount(12);
-  await expect(page.getByText('29 of 29 skills not planned yet')).toBeVisible();
+  await expect(page.getByText('36 of 36 skills not planned yet')).toBeVisible();
 
   await test.step('a closure takes a week out, and the sequence waits', async () => {
     await expect(week(page, 'week 3')).toContainText('g o c k');

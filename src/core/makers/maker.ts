@@ -36,6 +36,8 @@ export interface Maker {
   readonly skills: readonly string[];
   /** Its own; the way it is run is a dial of every maker. */
   readonly dials: readonly MakerDial[];
+  /** It plays thousands of games or the like, so a room works it out in a worker. */
+  readonly isHeavy?: boolean | undefined;
   /** The sections of its run, where they differ from the usual ones. */
   readonly run?: Partial<RunShape> | undefined;
   /** Works everything out for values that lie in their ranges. */
@@ -125,6 +127,7 @@ function wholeRun(
       materials,
       printable: worked.printable,
       wait: worked.wait?.minutes,
+      known: worked.together,
     }),
     posture: isMoving ? 'moving' : variant === 'during the day' ? 'free' : 'seated',
   };

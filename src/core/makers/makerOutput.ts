@@ -51,6 +51,8 @@ export interface Worked {
   /** What is otherwise in the easier run, such as how far it goes. */
   readonly easier?: MessageValues | undefined;
   readonly turns: Turns;
+  /** Minutes together where they are known better than from turns, such as those of a game. */
+  readonly together?: Triple | undefined;
   readonly picture: Drawing;
   /** What is laid out and what is asked, at each level. */
   readonly lines: Readonly<Record<LevelName, readonly MakerLine[]>>;

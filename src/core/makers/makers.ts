@@ -4,6 +4,7 @@ import { balanceMaker } from './balance.ts';
 import { clockMaker } from './clock.ts';
 import { diceMovesMaker } from './diceMoves.ts';
 import { frameMaker } from './frame.ts';
+import { gameMaker } from './game.ts';
 import { guessMaker } from './guess.ts';
 import { lengthPairsMaker } from './lengthPairs.ts';
 import { numberRowMaker } from './numberRow.ts';
@@ -66,6 +67,7 @@ export const MAKERS: readonly Maker[] = [
   shapesMaker,
   weekStripMaker,
   clockMaker,
+  gameMaker,
   craftMaker,
   basketForTheWeekMaker,
   actItOutMaker,

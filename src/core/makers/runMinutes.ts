@@ -27,6 +27,7 @@ export function runMinutes({
   materials,
   printable,
   wait,
+  known,
 }: {
   readonly variant: Variant;
   /** Of the level that is just right. */
@@ -35,6 +36,7 @@ export function runMinutes({
   readonly materials: readonly MakerMaterial[];
   readonly printable: Printable;
   readonly wait?: Triple | undefined;
+  readonly known?: Triple | undefined;
 }): Segment['minutes'] {
   const said = lines.filter(({ kind, role }) => kind !== 'if' && role === undefined).length;
   const likely = (said * SECONDS_A_LINE + turns.count * turns.seconds * SLOWER[variant]) / 60;
@@ -42,7 +44,7 @@ export function runMinutes({
   const cutting = printable.cards.length * 0.15 + printable.sheets.length;
   return {
     setup: spread(isQuick ? 0.4 : 0.5 + materials.length * 0.5 + cutting),
-    together: spread(variant === 'five minutes' ? Math.min(MOST_FOR_FIVE, likely) : likely),
+    together: known && !isQuick ? known : spread(variant === 'five minutes' ? Math.min(MOST_FOR_FIVE, likely) : likely),
     alone: variant === 'sitting' ? [0, 3, 8] : variant === 'two children' ? [0, 4, 10] : [0, 0, 0],
     tidy: spread(isQuick ? 0.4 : 0.3 + materials.length * 0.3),
     ...(wait && !isQuick && { wait }),

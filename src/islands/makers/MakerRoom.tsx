@@ -5,12 +5,13 @@ import type { MakerSettings, MakerValues } from '../../core/session/makerSource.
 import { useState } from 'react';
 import { cautionsOverAges } from '../../core/cautions/cautions.ts';
 import type { CautionPolicy } from '../../core/cautions/rules.ts';
-import { firstValues, runMaker } from '../../core/makers/maker.ts';
+import { runMaker } from '../../core/makers/maker.ts';
 import { findMaker } from '../../core/makers/makers.ts';
 import { ADULT_DECIDES, describeCaution } from '../../messages/cautions.ts';
 import { describeMakerProblem, makerAbout, makerTitle } from '../../messages/makers.ts';
 import { DrawingView } from '../drawing/DrawingView.tsx';
 import { MakerDials } from './MakerDials.tsx';
+import { useMaker } from './useMaker.ts';
 import { ToSession } from './ToSession.tsx';
 
 export interface MakerRoomProps {
@@ -24,32 +25,17 @@ export interface MakerRoomProps {
   /** What the programme decided about cautions. */
   readonly policy: CautionPolicy;
   readonly mayWrite: boolean;
+  /** What a maker that takes long makes as it starts. */
+  readonly first?: MakerOutput | undefined;
 }
 
 const LEVEL_WORDS: Readonly<Record<LevelName, string>> = { easier: 'easier', right: 'just right', harder: 'harder' };
 
 /** One maker: its dials, its picture, the lines it writes, what it needs and what is printed. All follow in the same frame. */
-export function MakerRoom({ id, settings, things, sessions, policy, mayWrite }: MakerRoomProps) {
+export function MakerRoom({ id, settings, things, sessions, policy, mayWrite, first }: MakerRoomProps) {
   const maker = findMaker(id)!;
-  const [values, setValues] = useState<MakerValues>(() => firstValues(maker));
-  /** What is written in the dials; lists may only come out together, so each change is tried with all the others. */
-  const [written, setWritten] = useState<MakerValues>(values);
-  const [refusal, setRefusal] = useState('');
+  const { values, made, refusal, isWorking, turn } = useMaker(maker, settings, first);
   const [level, setLevel] = useState<LevelName>('right');
-  const [made, setMade] = useState<MakerOutput | null>(() => {
-    const answer = runMaker(maker, values, { settings, speech: authorSpeech });
-    return answer.ok ? answer.value : null;
-  });
-  const turn = (name: string, value: number | string) => {
-    const next = { ...written, [name]: value };
-    const answer = runMaker(maker, next, { settings, speech: authorSpeech });
-    setWritten(next);
-    if (answer.ok) {
-      setValues(next);
-      setMade(answer.value);
-    }
-    setRefusal(answer.ok ? '' : `${describeMakerProblem(answer.problem)} What stood before still stands.`);
-  };
   if (!made)
     return (
       <p className="alert alert-warning m-6">
@@ -61,6 +47,11 @@ export function MakerRoom({ id, settings, things, sessions, policy, mayWrite }: 
       <section className="maker-left" aria-label="Dials">
         <p className="text-soft">{makerAbout(id)}</p>
         <MakerDials maker={maker} values={values} onTurn={turn} />
+        {isWorking && (
+          <p role="status" className="text-soft">
+            Playing it ten thousand times …
+          </p>
+        )}
         <p role="alert" className={refusal ? 'alert alert-warning' : ''}>
           {refusal}
         </p>

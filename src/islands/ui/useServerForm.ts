@@ -1,5 +1,5 @@
 import type { FieldProblem } from '../../contracts/fieldProblem.ts';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { FieldValues, UseFormReturn } from 'react-hook-form';
 import type { ErrorAnswer } from '../../contracts/errors.ts';
 
@@ -26,6 +26,10 @@ const NOT_REACHED = 'Footstool cannot be reached at the moment. What you wrote s
 /** Sends a form by PUT; what does not fit is said at its field, the first one in view, and all that was written stays. */
 export function useServerForm<Values extends FieldValues>({ form, address, bodyOf, fieldOf }: ServerFormInput<Values>) {
   const [word, setWord] = useState<FormWord | null>(null);
+  // Once what is wrong stands beside its field: before that there is nothing to bring into view.
+  useEffect(() => {
+    if (word) bringFirstIntoView();
+  }, [word]);
   const keep = async (values: Values): Promise<void> => {
     setWord(null);
     const answer = await fetch(address, {
@@ -50,11 +54,9 @@ export function useServerForm<Values extends FieldValues>({ form, address, bodyO
       current: error?.code === 'conflict' ? error.current : undefined,
       others: problems.filter(({ path }) => !fieldOf(path)),
     });
-    bringFirstIntoView();
   };
   const submit = form.handleSubmit(keep, (errors) => {
     setWord({ text: countWords(countErrors(errors)), others: [] });
-    bringFirstIntoView();
   });
   return { submit, word, setWord };
 }
@@ -73,13 +75,11 @@ function countErrors(errors: object): number {
   }, 0);
 }
 
-/** The first field that is marked, once the page shows it. */
+/** The first field that is marked; none is where something else kept it from being saved. */
 function bringFirstIntoView(): void {
-  requestAnimationFrame(() => {
-    const first =
-      document.querySelector<HTMLElement>('[aria-invalid="true"]') ?? document.querySelector('.field-problem');
-    const isCalm = window.matchMedia('(prefers-reduced-motion: reduce)').matches;
-    first?.scrollIntoView({ block: 'center', behavior: isCalm ? 'auto' : 'smooth' });
-    if (first instanceof HTMLElement) first.focus({ preventScroll: true });
-  });
+  const first =
+    document.querySelector<HTMLElement>('[aria-invalid="true"]') ?? document.querySelector('.field-problem');
+  const isCalm = window.matchMedia('(prefers-reduced-motion: reduce)').matches;
+  first?.scrollIntoView({ block: 'center', behavior: isCalm ? 'auto' : 'smooth' });
+  if (first instanceof HTMLElement) first.focus({ preventScroll: true });
 }

@@ -11,6 +11,7 @@ import { countingSong } from './en/countingSong.ts';
 import { craft } from './en/craft.ts';
 import { diceMoves } from './en/diceMoves.ts';
 import { frame } from './en/frame.ts';
+import { game } from './en/game.ts';
 import { guessAndCount } from './en/guessAndCount.ts';
 import { hundredHunt } from './en/hundredHunt.ts';
 import { kitchen } from './en/kitchen.ts';
@@ -53,6 +54,7 @@ export const en = {
   craft,
   'dice-moves': diceMoves,
   frame,
+  game,
   'guess-and-count': guessAndCount,
   'hundred-hunt': hundredHunt,
   kitchen,

@@ -1,0 +1,16 @@
+import { runMaker } from '../core/makers/maker.ts';
+import { findMaker } from '../core/makers/makers.ts';
+import type { MakerSettings, MakerValues } from '../core/session/makerSource.ts';
+import { authorSpeech } from '../messages/speeches.ts';
+
+interface MakerQuestion {
+  /** Which turn of a dial it answers. */
+  readonly turn: number;
+  readonly id: string;
+  readonly values: MakerValues;
+  readonly settings: MakerSettings;
+}
+
+/** Runs a maker that takes long away from the screen. */
+self.onmessage = ({ data: { turn, id, values, settings } }: MessageEvent<MakerQuestion>) =>
+  self.postMessage({ turn, answer: runMaker(findMaker(id)!, values, { settings, speech: authorSpeech }) });
