@@ -30,8 +30,8 @@ const TURNS = [
   { id: 'balance-table', dial: 'things to weigh', to: '6', says: 'shoe, apple and wooden spoon' },
   { id: 'story-sums', dial: 'there at first', to: '6', says: '6 animals stand at the pond' },
   { id: 'kitchen', dial: 'people', to: '8', says: 'pats 8 rounds flat' },
-  { id: 'act-it-out', dial: 'scenes', to: '6', says: 'Tell it in 6 scenes' },
-  { id: 'writing', dial: 'for whom', to: 'Uncle', says: 'for Uncle' },
+  { id: 'act-it-out', dial: 'roles', to: 'bear, bee', says: 'Give out the roles: bear and bee.' },
+  { id: 'writing', dial: 'what it is', to: 'letter', says: 'put it into the post together' },
   { id: 'shapes', dial: 'shape', to: 'octagon', says: '8: keep a thumb on the first' },
   { id: 'craft', dial: 'dots on each', to: '12', says: 'each of the 12 drawn places' },
   { id: 'bracelet', dial: 'round the wrist, mm', to: '170', says: 'Cut a string of 335 mm' },
@@ -258,8 +258,10 @@ test('a game is played ten thousand times: how long, how even, and a start that 
   await expect(facts).toContainText('It is uneven');
   await expect(facts).toContainText('for the weaker one it is fair');
   await page.getByLabel('who plays').selectOption('two alike');
+  // Who begins is a little better off, and the longer the track the less.
+  await page.getByLabel('places, cards or pieces', { exact: true }).fill('60');
   await expect(facts).toContainText('It is fair');
-  await page.getByLabel('game', { exact: true }).selectOption('compare cards');
+  await page.getByLabel(/^game/).first().selectOption('compare cards');
   await page.getByLabel('ending').selectOption('harder');
   await expect(facts).toContainText('It may not end');
   await expectAccessible(page);
@@ -282,14 +284,16 @@ test('a guide shows how a part looks, with the same in words, and roles only whe
     .evaluateAll((links) =>
       links.flatMap((link) => /homes\/([0-9a-f-]{36})$/.exec(link.getAttribute('href')!)?.[1] ?? []),
     );
-  let withRoles = 0;
+  let [withRoles, pictures] = [0, 0];
   for (const home of [...new Set(homes)]) {
     await page.goto(`${session}/guide/${home}`);
     const part = page.locator('section.step').filter({ hasText: 'Sorting set' });
-    await expect(part.locator('figure svg')).toHaveCount(1);
+    // Where something in it is not for a child there, the whole part is left out.
+    if ((await part.locator('figure svg').count()) === 0) continue;
+    pictures += 1;
     await expect(part.locator('figcaption')).toContainText('heaps below their cards');
     if ((await part.getByText('makes up a secret rule').count()) > 0) withRoles += 1;
   }
   expect(withRoles).toBeGreaterThan(0);
-  expect(withRoles).toBeLessThan(new Set(homes).size);
+  expect(withRoles).toBeLessThan(pictures);
 });

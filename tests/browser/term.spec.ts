@@ -67,7 +67,7 @@ test('an author frames twelve weeks from nothing to a proposed, pinned and dated
   await test.step('the rest is proposed, and each choice says why', async () => {
     await page.getByRole('button', { name: 'Propose the open weeks' }).click();
     await expect(page.getByText(/The best plan there is|no plan can have more than/)).toBeVisible({ timeout: 40_000 });
-    await expect(page.getByText('all 29 skills have a week')).toBeVisible();
+    await expect(page.getByText('all 36 skills have a week')).toBeVisible();
     await expect(page.locator('.chip-proposed').first()).toContainText(/first visit to|on the theme of|brings back/);
     await expect(week(page, 'week 2').getByRole('link', { name: 'A portrait by lamp' })).toBeVisible();
   });
