@@ -1,12 +1,4 @@
-import {
-  FALLS,
-  MOST_TURNS,
-  OLDER,
-  YOUNGER,
-  type GameName,
-  type GameRules,
-  type Player,
-} from '../games/gameRules.ts';
+import { FALLS, MOST_TURNS, OLDER, YOUNGER, type GameName, type GameRules, type Player } from '../games/gameRules.ts';
 import { fairStart, shorterGame, simulate, type GameLength } from '../games/simulate.ts';
 import { listOf, type MessageValues, type Say } from '../message.ts';
 import { ok } from '../outcome.ts';
@@ -91,7 +83,8 @@ export const gameMaker: Maker = {
       ...{ first: inOwn(words.value[0]!), fewFaces: Math.max(2, Math.min(3, faces - 1)) },
     };
     const { toDo, toSay, toAsk, toNotice } = lineWriters(say);
-    const play: MakerLine[] = [toDo(`turn.${game}`, facts), toDo(`end.${game}`, facts)];
+    const play = (values: MessageValues): MakerLine[] => [toDo(`turn.${game}`, values), toDo(`end.${game}`, values)];
+    const fewer: MessageValues = { ...facts, size: facts.half!, faces: game === 'fill' ? faces : facts.fewFaces! };
     const asked = [toAsk('ask-1', facts), toSay('say-1')];
     return ok({
       facts: gameFacts({ rules, length, ahead, shorter, wanted: numberOf(values, 'size') }, facts, say),
@@ -100,9 +93,9 @@ export const gameMaker: Maker = {
       together: length.minutes,
       picture: gamePicture(rules, words.value),
       lines: {
-        easier: [toDo(`easier.${game}`, facts), ...play, toSay('say-1')],
-        right: [toDo(`set.${game}`, facts), ...play, ...asked, toNotice('notice-1')],
-        harder: [toDo(`set.${game}`, facts), ...play, toDo(`harder.${game}`, facts), ...asked],
+        easier: [toDo(`easier.${game}`, facts), ...play(fewer), toSay('say-1')],
+        right: [toDo(`set.${game}`, facts), ...play(facts), ...asked, toNotice('notice-1')],
+        harder: [toDo(`set.${game}`, facts), ...play(facts), toDo(`harder.${game}`, facts), ...asked],
       },
       materials: gameThings(rules, say),
       actions: [],

@@ -7,7 +7,11 @@ import { numberOf, refuse, type Maker } from './maker.ts';
 import { lasting, lineWriters, usedUp } from './makerOutput.ts';
 import { inOwn, readWords } from './ownWords.ts';
 
-const INKS: readonly Ink[] = ['teal', 'marigold', 'mulberry', 'blue', 'green', 'red'];
+/** A colour that is named is drawn in it; others take what is left, with their name above them. */
+const NAMED_INKS: Readonly<Record<string, Ink>> = {
+  ...{ red: 'red', blue: 'blue', yellow: 'yellow', green: 'green', grey: 'grey', black: 'ink' },
+};
+const OTHER_INKS: readonly Ink[] = ['teal', 'marigold', 'mulberry', 'soft', 'line', 'pale'];
 /** Kinds of things that come in many of a sort; a set takes the first so many. */
 const KINDS = ['building-block', 'bottle-lid', 'clothes-peg', 'sock'] as const;
 
@@ -40,7 +44,7 @@ export const sortingSetMaker: Maker = {
         first: inOwn(colours.value[0]!),
         second: inOwn(colours.value[1]!),
       },
-      ...{ sorts: listOf(kinds.map((kind) => kindName(kind, ofKind))), sort: kindName(kinds[0]!, 2) },
+      ...{ sorts: listOf(kinds.map((kind) => kindName(kind, ofKind))), sort: kindName(kinds[0]!, ofKind) },
       ...{ inHeap: each * kinds.length, pair: 2 * each * kinds.length, one: kindName(kinds[0]!, 1) },
       ...{ heaps: groups * kinds.length },
     };
@@ -84,7 +88,10 @@ function sortedHeaps(colours: readonly string[], inHeap: number): Drawing {
   return inRow(
     colours.map((colour, index) =>
       inColumn(
-        [labelled(colour, { width: 40, height: 14 }), counters(inHeap, { size: 6, perRow: 5, ink: INKS[index]! })],
+        [
+          labelled(colour, { width: 40, height: 14 }),
+          counters(inHeap, { size: 6, perRow: 5, ink: NAMED_INKS[colour.toLowerCase()] ?? OTHER_INKS[index]! }),
+        ],
         4,
       ),
     ),

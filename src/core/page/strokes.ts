@@ -91,10 +91,10 @@ function digitShapes(
       return { kind: 'line', x1, y1, x2, y2, ...ink };
     });
   const joints = (points: readonly Point[]): Shape[] =>
-    points.map((point) => ({ kind: 'circle', x: at(point)[0], y: at(point)[1], r: 5 * factor, fill: 'pale' }));
+    points.map((point) => ({ kind: 'circle', x: at(point)[0], y: at(point)[1], r: 5 * factor, fill: 'line' }));
   return [
-    ...strokes.flatMap((points) => [...along(points, { stroke: 'pale', width: 10 * factor }), ...joints(points)]),
-    ...strokes.flatMap((points) => along(everyOther(points), { stroke: 'soft', width: 0.5, isDashed: true })),
+    ...strokes.flatMap((points) => [...along(points, { stroke: 'line', width: 10 * factor }), ...joints(points)]),
+    ...strokes.flatMap((points) => along(everyOther(points), { stroke: 'ink', width: 0.5, isDashed: true })),
     ...strokes.flatMap((points, index): Shape[] => {
       const [x, y] = at(points[0]!);
       const r = Math.max(2.2, 4 * factor);

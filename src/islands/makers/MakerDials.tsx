@@ -57,7 +57,7 @@ function DialField({
       );
     case 'choice':
       return (
-        <label className="grid grid-cols-[1fr_auto] gap-x-2.5 gap-y-0.5 items-baseline font-heading font-semibold text-sm">
+        <label className="grid gap-y-0.5 font-heading font-semibold text-sm">
           {label}
           <select
             className="select select-sm w-full bg-marigold-ground text-marigold-ink"
@@ -72,10 +72,10 @@ function DialField({
       );
     case 'list':
       return (
-        <label className="grid grid-cols-[1fr_auto] gap-x-2.5 gap-y-0.5 items-baseline font-heading font-semibold text-sm">
+        <label className="grid gap-y-0.5 font-heading font-semibold text-sm">
           {label}
           <TypedList value={String(value)} onTurn={onTurn} />
-          <span className="text-sm text-soft">{dialHint(maker, dial.name)}</span>
+          <span className="text-sm font-normal text-soft">{dialHint(maker, dial.name)}</span>
         </label>
       );
   }

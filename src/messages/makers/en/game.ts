@@ -29,14 +29,14 @@ export const game = {
     'Lay out a tape measure, or the printed track of {size} places. Everybody puts a car at its beginning; one die goes round.',
   'turn.race': 'Throw, say the number, and move so many places, counting each.',
   'end.race':
-    '{hard, select, yes {Whoever reaches {size} exactly has won; a throw too many stays where it is.} other {Whoever comes to {size} or beyond first has won; the others go on until all are home.}}',
+    '{hard, select, yes {Whoever reaches {size} exactly first has won; a throw too many stays where it is.} other {Whoever comes to {size} or beyond first has won.}}',
   'easier.race':
     'Lay out only {half} places, and use a die or cards with 1 to {fewFaces}; one throws, both say the number.',
   'harder.race': 'Before you move say where you will land.',
   'set.path': 'Lay out the printed path of {size} places with {words}. Everybody has a car at its beginning.',
   'turn.path': 'Throw, move so many places, and read what stands there; whoever waits says whether it was right.',
   'end.path':
-    '{hard, select, yes {The end has to be reached exactly.} other {Whoever comes to the end first has won, and reads the whole path once more, backwards.}}',
+    '{hard, select, yes {Whoever reaches the end exactly first has won.} other {Whoever comes to the end first has won, and reads the last words once more, backwards.}}',
   'easier.path': 'Lay out only {half} places. You read, your child says it after you and finds the next same word.',
   'harder.path': 'Say a sentence with the word before the next one throws.',
   'set.compare': 'Shuffle {cards} cards with numbers to {size}, and deal them out, face down.',

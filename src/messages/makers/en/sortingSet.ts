@@ -20,7 +20,7 @@ export const sortingSet = {
   'say-1': 'Hold one up. “Give me one that is the same.”',
   'ask-1': '“The same in what?”',
   'ask-1.answer': 'in colour, in kind, or in something you did not think of',
-  'ask-3': 'Lay the cards out. “Where does each one go?”',
+  'ask-3': '“Where does each one go?”',
   'ask-3.answer': 'by colour: {inHeap} in each heap',
   'ask-4':
     'Give {places, plural, one {# place} other {# places}} of the tray to {sort}: a bed for each. “Have all of them got a bed?”',
@@ -48,7 +48,7 @@ export const sortingSet = {
   'find.answer': 'any of that colour',
   tell: '“Which colour is this?”',
   'tell.answer': 'the one on its card',
-  'sitting-1': 'Do the first heaps with the cards lying there, the next ones with the cards turned over.',
+  'sitting-1': 'Lay the sample cards out where you both reach them. Once it goes well, turn the cards over.',
   'moving-1': 'Lay the cards in the corners of the room. Each thing is run to its corner.',
   'moving-2': 'For a second round call a kind instead of a colour.',
   'game-1': 'Think of a rule and put three things together without a word. Who sees what belongs there, too?',
