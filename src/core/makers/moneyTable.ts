@@ -213,8 +213,18 @@ function moneyLines({ purse, till, money, change, asked, ones }: Worked, say: Sa
   return {
     easier: [toDo('do-2', counted), toAsk('ask-4', counted)],
     right: body,
-    harder: [...body, ...(paying ? [toAsk('ask-5', paying)] : [])],
+    harder: [...body, ...(paying ? [toAsk('ask-5', paying)] : []), ...equalValue(purse, money, say)],
   };
+}
+
+/** Two equal coins of the purse that are worth one that there is: asked for, where there are such. */
+function equalValue(purse: Coins, money: Table['money'], say: Say): MakerLine[] {
+  const worths = Object.entries(purse).filter(([, number]) => number >= 2);
+  const found = worths
+    .map(([worth]) => Number(worth))
+    .find((worth) => coinsOfCurrency(money(1).currency as CurrencyName).includes(2 * worth));
+  if (found === undefined) return [];
+  return [lineWriters(say).toAsk('ask-6', { one: money(2 * found), two: money(found) })];
 }
 
 function hopsOf(hops: readonly (readonly [number, number])[], money: Table['money']): MessageValue {

@@ -53,7 +53,11 @@ export const numberRowMaker: Maker = {
     const puppet = [toSay('say-1', facts), toAsk('ask-1', facts)];
     const net = dieNet(voices.value, 40);
     return ok({
-      facts: [say('fact', facts), ...(to <= 10 && settings.pastTen ? [say('fact.past-ten')] : [])],
+      facts: [
+        say('fact', facts),
+        ...(to <= 10 && settings.pastTen ? [say('fact.past-ten')] : []),
+        ...(to > 20 ? [say('fact.regular')] : []),
+      ],
       values: facts,
       turns: { count: to, seconds: 6 },
       picture: inRow(
@@ -62,7 +66,13 @@ export const numberRowMaker: Maker = {
       ),
       lines: {
         easier: [toDo('do-2', facts), toSay('say-2', facts)],
-        right: [begin, ...puppet, toAsk('ask-2', facts), toNotice('notice-1', facts)],
+        right: [
+          begin,
+          ...puppet,
+          toAsk('ask-2', facts),
+          toNotice('notice-1', facts),
+          ...(to > 20 ? [toNotice('notice-2')] : []),
+        ],
         harder: [begin, ...puppet, toAsk('ask-3', facts), toAsk('ask-4', facts)],
       },
       materials: [

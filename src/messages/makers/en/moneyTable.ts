@@ -79,4 +79,6 @@ export const moneyTable = {
   'short-3': 'Put the coins back, counting them into the purse.',
   pays: 'with {fewest}, and perhaps in another way, too',
   'needs-change': 'only with change: pay more, and get some back',
+  'ask-6': '“Give me two coins that are worth as much as one of {one}.”',
+  'ask-6.answer': 'two of {two}',
 } as const;

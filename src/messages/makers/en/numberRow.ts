@@ -63,4 +63,7 @@ export const numberRow = {
   'short-harder': '“Say it backwards from {missing}.”',
   'short-harder.answer': 'one less each time, down to one',
   'short-3': 'Let the soft toy say it right, and take a bow.',
+  'fact.regular': 'From twenty on the names are regular; between ten and twenty they are not.',
+  'notice-2':
+    'From twenty on the names go by a rule: do they find twenty-one and thirty-one by themselves, once they have heard it?',
 } as const;
