@@ -1,5 +1,5 @@
 import { measureMessage } from '../numbers/measureMessage.ts';
-import { shareVolumes, type Measure } from '../numbers/measures.ts';
+import { shareVolumes } from '../numbers/measures.ts';
 import { listOf, type Message, type MessageValues } from '../message.ts';
 import { ok } from '../outcome.ts';
 import { inColumn } from '../page/drawing.ts';
@@ -47,15 +47,19 @@ const RECIPES: Readonly<Record<string, { readonly parts: readonly Ingredient[]; 
 const SPOONS = [5, 15];
 const CUP = 240;
 
-const amountOf = ({ ml, pieces }: Ingredient, people: number): Message => {
-  if (pieces !== undefined) return { key: 'kitchen/pieces', values: { pieces: Math.ceil(pieces * people) } };
-  const wanted = ml * people;
-  // Less than half a teaspoon is a pinch, and nobody measures that.
-  if (wanted < SPOONS[0]! / 2) return { key: 'kitchen/pinch' };
-  const [measure] = shareVolumes({ container: Math.max(5, wanted), parts: [1], headroom: 0, spoons: SPOONS, cup: CUP })
-    .measures as [Measure];
-  return measureMessage(measure);
-};
+/** What goes in for so many people, as a kitchen measures or counts it. */
+function amountOf({ item, ml, pieces }: Ingredient, people: number): Message {
+  if (pieces !== undefined)
+    return { key: `kitchen/pieces.${item}`, values: { pieces: Math.ceil(pieces * people - 1e-9) } };
+  return { key: 'kitchen/amount', values: { amount: measured(ml * people), what: { key: `kitchen/item.${item}` } } };
+}
+
+/** Less than half a teaspoon is a pinch, and nobody measures that. */
+function measured(ml: number): Message {
+  if (ml < SPOONS[0]! / 2) return { key: 'kitchen/pinch' };
+  const { measures } = shareVolumes({ container: Math.max(5, ml), parts: [1], headroom: 0, spoons: SPOONS, cup: CUP });
+  return measureMessage(measures[0]!);
+}
 
 /** One small recipe for the people there, in cups and spoons: who does which step, and what has to be bought. */
 export const kitchenMaker: Maker = {
@@ -68,14 +72,8 @@ export const kitchenMaker: Maker = {
   make(values, _settings, say) {
     const people = numberOf(values, 'people');
     const recipe = RECIPES[String(values.recipe)]!;
-    const amounts = recipe.parts.map((part): Message => ({
-      key: 'kitchen/amount',
-      values: { amount: amountOf(part, people), what: { key: `kitchen/item.${part.item}` } },
-    }));
-    const half = recipe.parts.map((part): Message => ({
-      key: 'kitchen/amount',
-      values: { amount: amountOf(part, people / 2), what: { key: `kitchen/item.${part.item}` } },
-    }));
+    const amounts = recipe.parts.map((part) => amountOf(part, people));
+    const half = recipe.parts.map((part) => amountOf(part, people / 2));
     const facts: MessageValues = {
       ...{
         recipe: { key: `kitchen/recipe.${slug(values.recipe)}` },
@@ -91,17 +89,18 @@ export const kitchenMaker: Maker = {
       ...{ end: { key: `kitchen/end.${slug(values.recipe)}` }, double: people * 2 },
     };
     const { toDo, toAsk, toNotice } = lineWriters(say);
+    const sayMessage = ({ key, values: said }: Message) => say(key, said);
     const read = toDo('do-1', facts);
     return ok({
       facts: [say('fact', facts)],
       values: facts,
       turns: { count: recipe.parts.length + people, seconds: 60 },
       picture: inColumn(
-        amounts.map((amount) => labelled(say('amount', amount.values), { width: 90, height: 14 })),
+        amounts.map((amount) => labelled(sayMessage(amount), { width: 90, height: 14 })),
         2,
       ),
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-1', facts)],
+        easier: [toDo('do-2', facts), toAsk('ask-1', facts), toDo('do-3', facts), toDo('do-4', facts)],
         right: [
           read,
           toAsk('ask-2', facts),
@@ -123,7 +122,7 @@ export const kitchenMaker: Maker = {
       actions: recipe.isHot ? ['heat'] : [],
       printable: {
         title: say('printable'),
-        cards: amounts.map((amount) => labelled(say('amount', amount.values), { width: 85, height: 50, size: 9 })),
+        cards: amounts.map((amount) => labelled(sayMessage(amount), { width: 85, height: 50, size: 9 })),
         sheets: [],
       },
       key: [say('key', facts)],

@@ -14,19 +14,19 @@ export const bracelet = {
   fact: '{units} times {unit}: {beads} beads, {each}; {length} mm of beads on a string of {string} mm.',
   'fact.spare':
     '{spare, plural, =0 {They go round exactly.} one {There would be room for # bead more, but not for a whole row.} other {There would be room for # beads more, but not for a whole row.}}',
-  'do-1':
-    'Cut a string of {string} mm, and put tape round one end so that it is stiff. Lay out {each}, and thread them: {unit}, and again.',
+  'do-1': 'Cut a string of {string} mm, and put tape round one end so that it is stiff. Lay out {each}.',
   'do-2': 'Thread two colours in turn, and say them.',
   'ask-1': '“Which comes now?”',
   'ask-1.answer': 'the other one',
-  'say-1': 'Say it with a beat as it is threaded: “{unit}.”',
+  'say-1': 'Thread them, and say it with a beat: “{unit}.”',
   'ask-2': '“How many times does it come?”',
   'ask-2.answer': '{units} times',
   'ask-3': '“How many {first} ones do we need in all?”',
   'ask-3.answer': '{firstBeads}',
   'notice-1': 'Do they check by saying it, or by looking back at the row?',
   'ask-4': '“Will one whole row more go on?”',
-  'ask-4.answer': 'no: there is room for {spare, plural, one {# bead} other {# beads}} only, and it takes {pieces}',
+  'ask-4.answer':
+    '{spare, plural, =0 {no: it goes round exactly} one {no: there is room for # bead only, and it takes {pieces}} other {no: there is room for # beads only, and it takes {pieces}}}',
   'ask-5': '“How long would it be with one row less?”',
   'ask-5.answer': '{short, plural, one {# bead} other {# beads}}, {fewer} times',
   'swap.button': 'threaded through one hole',

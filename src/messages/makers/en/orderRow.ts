@@ -13,7 +13,7 @@ export const orderRow = {
   'ask-1.answer': 'the one where the bus comes, and the one at the other end',
   'ask-2': '“Who is the {asked}?”',
   'ask-2.answer': '{ahead, plural, one {one stands} other {# stand}} before it',
-  'do-3': 'Put the *first* one behind the *last*: it forgot its ticket.',
+  'do-3': 'Put the first one behind the last: it forgot its ticket.',
   'ask-3': '“Who is first now? And who is last?”',
   'ask-3.answer': 'the one that was second is first; the one that was first is last',
   'notice-1': 'Do they point from the right end? First depends on where the bus comes from.',

@@ -58,7 +58,8 @@ export const storySums = {
   'day-harder.answer': 'think the story backwards',
   'case-1': 'They only want to play on: good. Put the sum into their story, once.',
   'case-2': 'They add when some go: do it again slowly, and let those that go really leave the table.',
-  'out-1': 'Let all of them go home in the order of the story, and keep the written sum with a drawing of it.',
+  'out-1':
+    'Let all of them go home in the order of the story, and keep a drawing of it, with the sum if you wrote one.',
   'short-1':
     'Put {start, plural, =0 {no animal} one {# animal} other {# animals}} on the table, and let {change} {comes, select, yes {come} other {go}}.',
   'short-2': '“How many are there now?”',
