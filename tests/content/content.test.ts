@@ -86,7 +86,9 @@ function swapSettings({ needs }: ShelfActivity): ReadonlyMap<number, Swap>[] {
 }
 
 function settingsOf(activity: ShelfActivity): Setting[] {
-  return dialSettings(activity.dials).flatMap((dials) =>
+  // A maker’s lines are written anew at each turn of a dial, and tried with the makers.
+  const turned = activity.made ? [activity.dials] : dialSettings(activity.dials);
+  return turned.flatMap((dials) =>
     swapSettings(activity).flatMap((swaps) => [1, 2].map((children) => ({ dials, swaps, children }))),
   );
 }

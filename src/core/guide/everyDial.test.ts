@@ -20,8 +20,9 @@ const placesOf = (dial: Dial): Dial[] =>
     ? dial.choices.map((value) => ({ ...dial, value }))
     : Array.from({ length: dial.max - dial.min + 1 }, (_, index) => ({ ...dial, value: dial.min + index }));
 
-/** A segment for every setting of all its dials. */
+/** A segment for every setting of all its dials. A maker’s lines are written anew at each turn, and tried with the makers. */
 function everySetting(segment: Segment): Segment[] {
+  if (segment.made) return [segment];
   return segment.dials.reduce<Segment[]>(
     (settings, _, index) =>
       settings.flatMap((setting) =>
