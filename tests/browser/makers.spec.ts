@@ -27,7 +27,7 @@ const TURNS = [
   { id: 'sorting-set', dial: 'of each kind and colour', to: '3', says: 'by colour: 6 in each heap' },
   { id: 'order-row', dial: 'toys in the row', to: '7', says: 'line up 7 animals' },
   { id: 'numeral-page', dial: 'numeral', to: '8', says: 'cross over, round below, and back up' },
-  { id: 'balance-table', dial: 'things to weigh', to: '6', says: 'shoe, apple and wooden spoon' },
+  { id: 'balance-table', dial: 'things to weigh', to: '6', says: 'a shoe, an apple and a wooden spoon' },
   { id: 'story-sums', dial: 'there at first', to: '6', says: '6 animals stand at the pond' },
   { id: 'kitchen', dial: 'people', to: '8', says: 'pats 8 rounds flat' },
   { id: 'act-it-out', dial: 'roles', to: 'bear, bee', says: 'Give out the roles: bear and bee.' },
