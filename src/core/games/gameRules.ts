@@ -25,7 +25,7 @@ export const OLDER: Player = { seconds: 12, misses: 0.05 };
  * - `turn-one`: turn a card and do it, until none is left.
  * - `chain`: cards with two ends from 0 to `size`, drawn in turn, laid where an end is alike, put back below where not.
  * - `fill`: one place for each face of the die; throw until all are filled.
- * - `skittles`: so many stand, each falls at a throw as often as `falls` says; until none stands.
+ * - `skittles`: so many stand, each falls at a throw as often as `FALLS` says; until none stands.
  */
 export interface GameRules {
   readonly game: GameName;

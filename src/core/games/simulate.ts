@@ -74,7 +74,9 @@ const MOST_AHEAD = 8;
  */
 export function fairStart(rules: GameRules, { plays = 2000, seed = 1 } = {}): number | null {
   if (rules.players.length !== 2) return 0;
-  const canStartAhead = ['race', 'path', 'fill', 'compare', 'collect'].includes(rules.game);
+  // Cards that are played again until one has them all count nothing on the way.
+  const isCounted = rules.game === 'compare' ? !rules.isHard : true;
+  const canStartAhead = isCounted && ['race', 'path', 'fill', 'compare', 'collect'].includes(rules.game);
   const most = canStartAhead ? Math.min(MOST_AHEAD, rules.game === 'fill' ? rules.faces - 1 : rules.size - 1) : 0;
   for (let ahead = 0; ahead <= most; ahead++) if (simulate({ ...rules, ahead }, { plays, seed }).isFair) return ahead;
   return null;

@@ -104,3 +104,56 @@ test('each level keeps its own changes, and a swap taken over stays', () => {
   assert.equal(changed.needs[1]!.qty, 8);
   assert.equal(changed.needs[1]!.swaps[0]!.item, pots.needs[1]!.item);
 });
+
+test('minutes follow the way of running, unless the author set them; the order they come back in from the store is no change', () => {
+  const pots = partOf('number-pots');
+  const { setup, together, alone, tidy } = pots.minutes;
+  const kept: Segment = { ...pots, minutes: { tidy, alone, together, setup } };
+  const variant: Edit = { do: 'turn-dial', segment: 'number-pots', dial: 'variant', value: 'moving about' };
+  const moving = edited(kept, variant);
+  assert.equal(moving.posture, 'moving');
+  assert.notDeepEqual(moving.minutes.together, together);
+  const timed = edited(
+    kept,
+    { do: 'time-segment', segment: 'number-pots', part: 'together', minutes: [20, 30, 40] },
+    variant,
+  );
+  assert.deepEqual(timed.minutes.together, [20, 30, 40]);
+  assert.equal(timed.posture, 'moving');
+});
+
+test('a part with an earlier edition of the words is written anew: what the author wrote and took out stays so', () => {
+  const pots = partOf('number-pots');
+  const { variant: _, ...values } = pots.made!.values;
+  const laid = pots.lines.find(({ id }) => id === 'made-do-1')!;
+  const asked = pots.lines.find(({ id }) => id === 'made-ask-2')!;
+  const own = { id: 'own', kind: 'say' as const, text: 'Ours alone.' };
+  const former: Segment = {
+    ...pots,
+    dials: pots.dials.filter(({ name }) => name !== 'variant'),
+    lines: [
+      { ...laid, text: 'Six pots, in the words of before.' },
+      { ...asked, text: '“Our own question?”', says: undefined },
+      { ...laid, id: 'made-gone-1', says: { key: 'number-pots/gone-1' } },
+      own,
+    ],
+    made: {
+      ...{ maker: 'number-pots', values, settings: USUAL_SETTINGS },
+      changes: { lines: [{ level: 'right', rewritten: {}, removed: ['made-notice-1'], added: [] }] },
+    },
+  };
+  const turned = edited(former, turn('to', 8));
+  const texts = textsOf(turned);
+  assert.ok(texts.some((text) => text.startsWith('Stand 9 pots')));
+  assert.ok(texts.includes('“Our own question?”') && texts.includes('Ours alone.'));
+  assert.ok(
+    turned.lines.some(({ id }) => id === 'made-in-1'),
+    'what was not yet written then is there now',
+  );
+  assert.equal(
+    turned.lines.some(({ id }) => id === 'made-notice-1' || id === 'made-gone-1'),
+    false,
+  );
+  assert.ok(turned.dials.some(({ name }) => name === 'variant'));
+  assert.deepEqual(textsOf(edited(turned, turn('to', 5), turn('to', 8))), texts);
+});

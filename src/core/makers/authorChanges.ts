@@ -58,7 +58,7 @@ function changesAt(level: LevelName, { now, generated, former, isFormer }: Lines
     }),
   ]);
   const removed = [
-    ...(former?.removed ?? []).filter((id) => !written.has(id)),
+    ...(former?.removed ?? []).filter((id) => isFormer || !written.has(id)),
     ...(isFormer ? [] : generated.flatMap(({ id }) => (standing.has(id) ? [] : [id]))),
   ];
   const added = now.flatMap((line, index) =>

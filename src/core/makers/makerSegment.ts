@@ -64,16 +64,16 @@ export function regenerateIn(speech: Speech): Regenerate {
       { ...segment, dials, rightDials: dialValues(dials), made: source },
       changes ? withChanges(after.value, changes) : after.value,
     );
-    return ok(isOwnTime(segment, before, isFormer) ? { ...regenerated, ...timeOf(segment) } : regenerated);
+    const isOwnTime = !isFormer && before.ok && !isSameTime(before.value.minutes, segment.minutes);
+    return ok(isOwnTime ? { ...regenerated, minutes: segment.minutes } : regenerated);
   };
 }
 
-const timeOf = ({ minutes, posture, where }: Segment) => ({ minutes, posture, where });
+const TIMES = ['setup', 'together', 'alone', 'tidy', 'wait'] as const;
 
-/** Minutes or a place that the author set stay as they are when a dial turns. */
-function isOwnTime(segment: Segment, before: Outcome<GeneratedParts, MakerProblem>, isFormer: boolean): boolean {
-  if (isFormer || !before.ok) return false;
-  return JSON.stringify(before.value.minutes) !== JSON.stringify(segment.minutes);
+/** Minutes that an author set stay when a dial turns. Kept ones come back with their names in another order. */
+function isSameTime(one: Segment['minutes'], other: Segment['minutes']): boolean {
+  return TIMES.every((name) => one[name]?.join() === other[name]?.join());
 }
 
 function withGenerated(segment: Segment, generated: GeneratedParts): Segment {

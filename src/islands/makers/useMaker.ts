@@ -49,6 +49,12 @@ export function useMaker(maker: Maker, settings: MakerSettings, first: MakerOutp
       setIsWorking(false);
       take(next, data.answer);
     };
+    worker.current.onerror = () => {
+      setIsWorking(false);
+      setRefusal('This could not be worked out just now. What stood before still stands; turn the dial again.');
+      worker.current?.terminate();
+      worker.current = null;
+    };
     worker.current.postMessage({ turn: asked, id: maker.id, values: next, settings });
   };
   return { values, made, refusal, isWorking, turn };
