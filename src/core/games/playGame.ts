@@ -1,3 +1,4 @@
+import { shuffle } from '../chance.ts';
 import { FALLS, MOST_TURNS, type GameRules } from './gameRules.ts';
 
 /** One play of a game. */
@@ -78,15 +79,6 @@ function race(rules: GameRules, chance: () => number, { play, met }: Writing): v
     at[who] = Math.min(size, reached);
     if (game === 'path') met[at[who]! - 1]! += 1;
     if (reached >= size) return end(play, who);
-  }
-}
-
-function shuffle(cards: Int32Array, chance: () => number): void {
-  for (let last = cards.length - 1; last > 0; last--) {
-    const other = Math.floor(chance() * (last + 1));
-    const card = cards[last]!;
-    cards[last] = cards[other]!;
-    cards[other] = card;
   }
 }
 

@@ -1,4 +1,4 @@
-import { seededChance } from '../chance.ts';
+import { seededChance, shuffle } from '../chance.ts';
 import type { MessageValues, Say } from '../message.ts';
 import { ok } from '../outcome.ts';
 import { inColumn, inGrid, inRow, type Drawing } from '../page/drawing.ts';
@@ -23,7 +23,9 @@ export const diceMovesMaker: Maker = {
   make(values, settings, say) {
     const dice = numberOf(values, 'dice');
     const chance = seededChance(numberOf(values, 'shuffle'));
-    const moves = shuffled(MOVES, chance).slice(0, numberOf(values, 'moves'));
+    const all = [...MOVES];
+    shuffle(all, chance);
+    const moves = all.slice(0, numberOf(values, 'moves'));
     const throws = moves.map(() => Array.from({ length: dice }, () => 1 + Math.floor(chance() * 6)));
     const facts: MessageValues = {
       ...{ moves: moves.length, dice, most: dice * 6, move: moveOf(moves[0]!, 1) },
@@ -69,12 +71,3 @@ function throwRow(faces: readonly number[], move: string, say: Say): Drawing {
 }
 
 const sumOf = (faces: readonly number[]) => faces.reduce((sum, face) => sum + face, 0);
-
-function shuffled<Item>(items: readonly Item[], chance: () => number): Item[] {
-  const list = [...items];
-  for (let last = list.length - 1; last > 0; last--) {
-    const other = Math.floor(chance() * (last + 1));
-    [list[last], list[other]] = [list[other]!, list[last]!];
-  }
-  return list;
-}

@@ -4,6 +4,7 @@ import { payingWays, type Coins } from '../numbers/coins.ts';
 import { CURRENCIES, writesAsMajor, type CurrencyName } from '../numbers/currencies.ts';
 import { ok, type Outcome } from '../outcome.ts';
 import { inColumn, inRow, type Drawing } from '../page/drawing.ts';
+import { labelled } from '../page/pictures.ts';
 import { fittingSize } from '../page/text.ts';
 import type { MakerSettings, MakerValues } from '../session/makerSource.ts';
 import { refuse, refuseList, type Maker, type Refusal } from './maker.ts';
@@ -144,7 +145,7 @@ function laidTable(worked: Worked, say: Say): WorkedOut {
     Object.entries(coins).flatMap(([worth, number]) =>
       Array.from({ length: number }, () => coin(Number(worth), write(Number(worth)))),
     );
-  const cards = prices.map((price) => priceCard(write(price)));
+  const cards = prices.map((price) => labelled(write(price), { width: 60, height: 40, size: 20 }));
   return {
     facts: [
       say('fact.purse', { total: money(worthOf(purse)) }),
@@ -233,18 +234,6 @@ function hopsOf(hops: readonly (readonly [number, number])[], money: Table['mone
     values: { from: money(from), to: money(to) },
   });
   return listOf(hops.map(hop), 'comma');
-}
-
-function priceCard(words: string): Drawing {
-  const size = fittingSize(words, 48, 20);
-  return {
-    width: 60,
-    height: 40,
-    shapes: [
-      { kind: 'rect', x: 1, y: 1, w: 58, h: 38, radius: 3, stroke: 'ink', width: 0.4, fill: 'white' },
-      { kind: 'text', x: 30, y: 20 + size * 0.36, size, text: words, align: 'middle' },
-    ],
-  };
 }
 
 /** How many coins are handled: those laid out, and at least so many ones. */

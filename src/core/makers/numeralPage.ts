@@ -1,7 +1,7 @@
 import type { MessageValues } from '../message.ts';
 import { ok } from '../outcome.ts';
-import { inColumn, inRow, type Drawing, type Shape } from '../page/drawing.ts';
-import { counters, wordCard } from '../page/pieces.ts';
+import { inColumn, inRow, type Drawing } from '../page/drawing.ts';
+import { counters, tallyMarks, wordCard } from '../page/pieces.ts';
 import { tracedNumeral } from '../page/strokes.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
 import { lasting, lineWriters, usedUp } from './makerOutput.ts';
@@ -95,27 +95,8 @@ function numeralSheet(numeral: number, word: string): Drawing {
         Array.from({ length: 4 }, () => tracedNumeral(numeral, 28)),
         6,
       ),
-      inRow([tally(numeral), wordCard(word, { width: 70, height: 20, most: 14 })], 8),
+      inRow([tallyMarks(numeral), wordCard(word, { width: 70, height: 20, most: 14 })], 8),
     ],
     10,
   );
-}
-
-/** Strokes in fives, the fifth across. */
-function tally(number: number): Drawing {
-  const shapes = Array.from({ length: number }, (_, index): Shape => {
-    const left = Math.floor(index / 5) * 26;
-    return index % 5 === 4
-      ? { kind: 'line', x1: left, y1: 16, x2: left + 20, y2: 4, stroke: 'ink', width: 1 }
-      : {
-          kind: 'line',
-          x1: left + 3 + (index % 5) * 4.5,
-          y1: 2,
-          x2: left + 3 + (index % 5) * 4.5,
-          y2: 18,
-          stroke: 'ink',
-          width: 1,
-        };
-  });
-  return { width: Math.max(20, Math.ceil(number / 5) * 26), height: 20, shapes };
 }

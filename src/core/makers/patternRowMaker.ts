@@ -4,6 +4,7 @@ import { clearFault } from '../numbers/patternFault.ts';
 import { ok, type Outcome } from '../outcome.ts';
 import { inGrid, type Drawing, type Ink, type Shape } from '../page/drawing.ts';
 import type { MakerValues } from '../session/makerSource.ts';
+import { inOwn } from './ownWords.ts';
 import { numberOf, refuse, refuseList, type Maker, type Refusal } from './maker.ts';
 import { lasting, lineWriters, type MakerLine, type MakerMaterial } from './makerOutput.ts';
 
@@ -111,7 +112,6 @@ export const patternRowMaker: Maker = {
   },
 };
 
-const inOwn = (name: string) => ({ own: name });
 const inRow = (names: readonly string[]) => listOf(names.map(inOwn), 'comma');
 const amountOf = (number: number, kind: string) => ({
   key: 'pattern-row/amount',

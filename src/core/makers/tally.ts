@@ -1,6 +1,6 @@
 import { listOf, type MessageValues } from '../message.ts';
 import { ok } from '../outcome.ts';
-import { inGrid, type Drawing, type Shape } from '../page/drawing.ts';
+import { tallyMarks } from '../page/pieces.ts';
 import { numberOf, type Maker } from './maker.ts';
 import { lasting, lineWriters, usedUp } from './makerOutput.ts';
 
@@ -13,7 +13,6 @@ export const tallyMaker: Maker = {
     const number = numberOf(values, 'number');
     const fives = Math.floor(number / 5);
     const rest = number % 5;
-    const bundles = [...Array.from({ length: fives }, () => 5), ...(rest > 0 ? [rest] : [])];
     const steps = [
       ...Array.from({ length: fives }, (_, index) => (index + 1) * 5),
       ...Array.from({ length: rest }, (_, index) => fives * 5 + index + 1),
@@ -25,7 +24,7 @@ export const tallyMaker: Maker = {
     const facts: MessageValues = { number, fives, rest, counting };
     const { toDo, toSay, toAsk, toNotice } = lineWriters(say);
     const wayIn = [toDo('do-1'), toSay('say-1')];
-    const drawn = inGrid(bundles.map(bundle), 5, 3);
+    const drawn = tallyMarks(number);
     return ok({
       facts: [say('fact', facts)],
       values: facts,
@@ -43,14 +42,3 @@ export const tallyMaker: Maker = {
     });
   },
 };
-
-/** Up to five strokes, the fifth across the others. */
-function bundle(strokes: number): Drawing {
-  const upright = Array.from({ length: Math.min(4, strokes) }, (_, index): Shape => {
-    const x = 4 + index * 4;
-    return { kind: 'line', x1: x, y1: 2, x2: x, y2: 18, stroke: 'ink', width: 1 };
-  });
-  const across: Shape[] =
-    strokes === 5 ? [{ kind: 'line', x1: 1, y1: 16, x2: 19, y2: 4, stroke: 'ink', width: 1 }] : [];
-  return { width: 22, height: 20, shapes: [...upright, ...across] };
-}

@@ -1,4 +1,4 @@
-import { moved, type Drawing, type Ink, type Shape } from './drawing.ts';
+import { inGrid, moved, type Drawing, type Ink, type Shape } from './drawing.ts';
 import { CAP_HEIGHT, fittingSize } from './text.ts';
 
 /** Where the dots of a die face lie, in thirds of its side from its middle: column, row. */
@@ -130,4 +130,21 @@ export function tenFrame(
     if (isSecond) shapes.push({ kind: 'circle', x: x + cell / 2, y: y + cell / 2, r: cell * 0.16, fill: 'white' });
   }
   return { width: columns * cell + 1, height: rows * cell + 1, shapes };
+}
+
+/** Tally marks in bundles of five, five bundles a row; none for 0. */
+export function tallyMarks(number: number): Drawing {
+  const bundles = Array.from({ length: Math.ceil(number / 5) }, (_, index) => Math.min(5, number - index * 5));
+  return inGrid(bundles.map(bundle), 5, 3);
+}
+
+/** Up to five strokes, the fifth across the others. */
+function bundle(strokes: number): Drawing {
+  const upright = Array.from({ length: Math.min(4, strokes) }, (_, index): Shape => {
+    const x = 4 + index * 4;
+    return { kind: 'line', x1: x, y1: 2, x2: x, y2: 18, stroke: 'ink', width: 1 };
+  });
+  const across: Shape[] =
+    strokes === 5 ? [{ kind: 'line', x1: 1, y1: 16, x2: 19, y2: 4, stroke: 'ink', width: 1 }] : [];
+  return { width: 22, height: 20, shapes: [...upright, ...across] };
 }
