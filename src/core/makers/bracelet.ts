@@ -1,6 +1,7 @@
 import { listOf, type Message, type MessageValues } from '../message.ts';
 import { ok } from '../outcome.ts';
-import type { Drawing, Ink, Shape } from '../page/drawing.ts';
+import type { Drawing, Shape } from '../page/drawing.ts';
+import { inkNamed } from '../page/pictures.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
 import { lasting, lineWriters, usedUp } from './makerOutput.ts';
 import { inOwn, readWords } from './ownWords.ts';
@@ -9,15 +10,6 @@ import { inOwn, readWords } from './ownWords.ts';
 const EASE_MM = 15;
 /** So much of the string is for holding and the knot. */
 const TAIL_MM = 150;
-const INKS: Readonly<Record<string, Ink>> = {
-  red: 'red',
-  blue: 'blue',
-  yellow: 'yellow',
-  green: 'green',
-  white: 'white',
-  black: 'ink',
-  grey: 'grey',
-};
 
 /** A string of beads to the wrist: whole units of a pattern, and how many beads of each colour. */
 export const braceletMaker: Maker = {
@@ -104,7 +96,7 @@ function beadString(unit: readonly string[], units: number): Drawing {
       const x = ((index % perRow) + 0.5) * step;
       const y = (Math.floor(index / perRow) + 0.5) * 14;
       const place = kinds.indexOf(name);
-      const fill = INKS[name] ?? (['teal', 'marigold', 'mulberry', 'pale'] as const)[place]!;
+      const fill = inkNamed(name) ?? (['teal', 'marigold', 'mulberry', 'pale'] as const)[place]!;
       return place % 2 === 0
         ? { kind: 'circle', x, y, r: 4, fill, stroke: 'ink', width: 0.4 }
         : { kind: 'rect', x: x - 3.5, y: y - 3.5, w: 7, h: 7, fill, stroke: 'ink', width: 0.4 };

@@ -2,27 +2,18 @@ import { listOf, type MessageValues, type Say } from '../message.ts';
 import { patternRow } from '../numbers/pattern.ts';
 import { clearFault } from '../numbers/patternFault.ts';
 import { ok, type Outcome } from '../outcome.ts';
-import { inGrid, type Drawing, type Ink, type Shape } from '../page/drawing.ts';
+import { inGrid, type Drawing, type Shape } from '../page/drawing.ts';
+import { inkNamed } from '../page/pictures.ts';
 import type { MakerValues } from '../session/makerSource.ts';
 import { inOwn } from './ownWords.ts';
 import { numberOf, refuse, refuseList, type Maker, type Refusal } from './maker.ts';
 import { lasting, lineWriters, type MakerLine, type MakerMaterial } from './makerOutput.ts';
 
-const PIECE_INKS: Readonly<Record<string, Ink>> = {
-  red: 'red',
-  blue: 'blue',
-  yellow: 'yellow',
-  green: 'green',
-  black: 'ink',
-  white: 'white',
-  grey: 'grey',
-};
-
 const MOST_ROW = 24;
 
 /** A piece of a pattern: its colour, and a shape by its place in the unit, so that it is told without colour. */
 function piece(name: string, index: number): Drawing {
-  const fill = PIECE_INKS[name] ?? (['teal', 'marigold', 'mulberry'] as const)[index % 3]!;
+  const fill = inkNamed(name) ?? (['teal', 'marigold', 'mulberry'] as const)[index % 3]!;
   const shapes: Shape[] =
     index === 0
       ? [{ kind: 'circle', x: 8, y: 8, r: 6.5, fill, stroke: 'ink', width: 0.4 }]

@@ -2,15 +2,12 @@ import { listOf, type Message, type MessageValues } from '../message.ts';
 import { ok } from '../outcome.ts';
 import { inColumn, inRow, type Drawing, type Ink } from '../page/drawing.ts';
 import { counters, wordCard } from '../page/pieces.ts';
-import { labelled } from '../page/pictures.ts';
+import { inkNamed, labelled } from '../page/pictures.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
 import { lasting, lineWriters, usedUp } from './makerOutput.ts';
 import { inOwn, readWords } from './ownWords.ts';
 
-/** A colour that is named is drawn in it; others take what is left, with their name above them. */
-const NAMED_INKS: Readonly<Record<string, Ink>> = {
-  ...{ red: 'red', blue: 'blue', yellow: 'yellow', green: 'green', grey: 'grey', black: 'ink' },
-};
+/** What is not called by a colour is drawn in these, with its name above it. */
 const OTHER_INKS: readonly Ink[] = ['teal', 'marigold', 'mulberry', 'soft', 'line', 'pale'];
 /** Kinds of things that come in many of a sort; a set takes the first so many. */
 const KINDS = ['building-block', 'bottle-lid', 'clothes-peg', 'sock'] as const;
@@ -90,7 +87,7 @@ function sortedHeaps(colours: readonly string[], inHeap: number): Drawing {
       inColumn(
         [
           labelled(colour, { width: 40, height: 14 }),
-          counters(inHeap, { size: 6, perRow: 5, ink: NAMED_INKS[colour.toLowerCase()] ?? OTHER_INKS[index]! }),
+          counters(inHeap, { size: 6, perRow: 5, ink: inkNamed(colour.toLowerCase()) ?? OTHER_INKS[index]! }),
         ],
         4,
       ),

@@ -1,6 +1,16 @@
 import { CAP_HEIGHT, fittingSize } from './text.ts';
 import type { Drawing, Ink, Shape } from './drawing.ts';
 
+/** Colours that are drawn as they are called. */
+const NAMED_INKS: Readonly<Record<string, Ink>> = {
+  ...{ red: 'red', blue: 'blue', yellow: 'yellow', green: 'green', grey: 'grey', white: 'white', black: 'ink' },
+};
+
+/** The ink of a colour that is named; undefined for any other word. */
+export function inkNamed(name: string): Ink | undefined {
+  return Object.hasOwn(NAMED_INKS, name) ? NAMED_INKS[name] : undefined;
+}
+
 /** A box of a size with words in its middle, as a card, a place or a field of a table. */
 export function labelled(
   text: string,
