@@ -14,8 +14,8 @@ import { isEncrypted } from './server/front/place.ts';
 import { personOf } from './server/services/signIn.ts';
 
 const OPEN_PATHS = ['/sign-in', '/health', '/problem', '/begin', '/forgot', '/robots.txt'];
-/** What a secret address opens, and what the build made. */
-const OPEN_FOLDERS = ['/g/', '/calendar/', '/join/', '/reset/', '/_astro/'];
+/** What a secret address opens, the small pictures of words, and what the build made. */
+const OPEN_FOLDERS = ['/g/', '/calendar/', '/join/', '/reset/', '/pictures/', '/_astro/'];
 
 /** Every request: who asks, from where, and what becomes of it when something goes wrong. */
 export const onRequest = defineMiddleware(async (context, next) => {

@@ -1,6 +1,8 @@
 import type { ThingsByKey } from '../core/materials/thing.ts';
 import type { CautionPolicy } from '../core/cautions/rules.ts';
 import type { Home } from '../core/homes/home.ts';
+import type { Accent } from '../core/sounds/accents.ts';
+import type { TaughtOn } from '../core/words/lineWords.ts';
 import type { Segment, Session } from '../core/session/session.ts';
 
 /** Something on the shelf that can be put into a session, ready as a segment but for its id. */
@@ -24,4 +26,8 @@ export interface BenchProps {
   readonly withoutBook: number;
   readonly seatedMinutesPerYear: number;
   readonly mayWrite: boolean;
+  /** How words are said here. */
+  readonly accent: Accent;
+  /** What the term around the session teaches of sounds, by day; none where there is no such term. */
+  readonly soundSteps: readonly TaughtOn[];
 }

@@ -4,7 +4,8 @@ import type { Thing, ThingsByKey } from '../core/materials/thing.ts';
 import { checkScript, placesOf, type PlacesByItem } from '../core/session/checkScript.ts';
 import type { Segment } from '../core/session/session.ts';
 import { describeScriptFault } from '../messages/edits.ts';
-import type { BookEntry, HomeEntry, SessionEntry, SongEntry, ThingEntry } from './shelfFile.ts';
+import type { SessionEntry } from './sessionEntry.ts';
+import type { BookEntry, HomeEntry, SongEntry, ThingEntry } from './shelfFile.ts';
 
 /** An activity as the open format has it. */
 interface ActivityOfFile extends ShelfActivity {

@@ -1,3 +1,4 @@
+import { SOUND_UNITS } from '../core/sounds/soundUnits.ts';
 import { clockTime, someWords, words } from './fields.ts';
 import { array, number, object, string, type InferType } from 'yup';
 import { calendarDay } from './script.ts';
@@ -33,6 +34,18 @@ export const sendForm = object({
   /** The newest edition that the page showed. */
   seen: number().required().integer().min(0).max(2_147_483_647),
 });
+
+/** A session on a sound, made in one go. */
+export const soundSessionForm = object({
+  sound: string()
+    .required('is needed')
+    .oneOf(
+      SOUND_UNITS.map(({ grapheme }) => grapheme),
+      'is no sound we know',
+    ),
+  on: calendarDay(),
+});
+export type SoundSessionForm = InferType<typeof soundSessionForm>;
 
 /** A session once more, on another day. */
 export const copyForm = object({ title: someWords(300), on: calendarDay() });

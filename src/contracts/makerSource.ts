@@ -1,8 +1,14 @@
 import { dialSettings, line, partId } from './line.ts';
 import { exactly, key } from './fields.ts';
 import { mixed, array, number, string } from 'yup';
+import { VARIANTS } from '../core/makers/variant.ts';
 import { LEVELS } from '../core/session/levelName.ts';
 import { numberSettings } from './numberSettings.ts';
+
+/** What answers may make of planned minutes, at the least and at the most. */
+export const LEAST_PACE = 0.1;
+/** See `LEAST_PACE`. */
+export const MOST_PACE = 10;
 
 /** What a part was made from: a maker, its values and settings, and what the author changed since. */
 export const makerSource = () =>
@@ -11,6 +17,9 @@ export const makerSource = () =>
     values: dialSettings(),
     settings: exactly(numberSettings()).required(),
     edition: number().integer().min(1).max(1000),
+    paces: exactly(
+      Object.fromEntries(VARIANTS.map((variant) => [variant, number().min(LEAST_PACE).max(MOST_PACE)])),
+    ).default(undefined),
     changes: makerChanges(),
   })
     .default(undefined)

@@ -1,7 +1,8 @@
-import { array, number, object, string, type InferType } from 'yup';
+import { array, mixed, number, object, string, type InferType } from 'yup';
 import { calendarDay } from './calendarDay.ts';
 import { cautionPolicy } from './cautions.ts';
 import type { CautionPolicy } from '../core/cautions/rules.ts';
+import { ACCENTS } from '../core/sounds/accents.ts';
 import { NUMBER_SCHOOLS, schoolOf, USUAL_SETTINGS } from '../core/session/makerSource.ts';
 import { numberSettings } from './numberSettings.ts';
 import { PAPERS, type Paper } from '../core/page/paper.ts';
@@ -9,6 +10,25 @@ import { PAPERS, type Paper } from '../core/page/paper.ts';
 const pace = () => array().of(number().required().min(0).max(1000)).length(3).required();
 
 const MOST_CLOSED = 400;
+
+/** How homes' answers corrected the minutes of what makers write. */
+export interface MakerPace {
+  /** What planned minutes are multiplied by in all. */
+  readonly factor: number;
+  /** What they were multiplied by in the last correction, and when that was. */
+  readonly last: number;
+  readonly at: string;
+}
+
+/** Corrections by the name that answers are kept under. */
+const makerPaces = () =>
+  mixed<Readonly<Record<string, MakerPace>>>()
+    .default({})
+    .test('paces', 'must be corrections by maker', (kept) =>
+      Object.entries(kept ?? {}).every(
+        ([key, { factor, last, at }]) => /^maker:/.test(key) && factor > 0 && last > 0 && !Number.isNaN(Date.parse(at)),
+      ),
+    );
 
 /** How a programme works; each setting has a default. */
 export const programmeSettings = object({
@@ -22,6 +42,7 @@ export const programmeSettings = object({
   })
     .required()
     .default({ ...USUAL_SETTINGS }),
+  makerPaces: makerPaces(),
   paper: string()
     .required()
     .oneOf(Object.keys(PAPERS) as Paper[])
@@ -67,6 +88,9 @@ export function writtenSettings(kept: ProgrammeSettings, fields: URLSearchParams
     ...Object.fromEntries(['zeroEarly', 'pastTen', 'playOnly', 'isLeftHanded'].map((name) => [name, fields.has(name)])),
     stage: one('stage', ['objects', 'pictures', 'signs'], kept.numbers.stage),
     school: one('school', NUMBER_SCHOOLS, schoolOf(kept.numbers)),
+    accent: one('accent', ACCENTS, kept.numbers.accent ?? 'gb'),
+    firstSaid: one('firstSaid', ['sounds', 'names'], kept.numbers.firstSaid ?? 'sounds'),
+    letters: one('letters', ['small', 'capitals'], kept.numbers.letters ?? 'small'),
   } as ProgrammeSettings['numbers'];
   return { weekend: weekend.slice(0, 6), numbers };
 }

@@ -63,6 +63,8 @@ const minutes = () =>
       .meta({ label: 'Waiting: dries, rises or freezes', as: 'triple', isOptional: true }),
   }).required();
 
+/** A dial may choose among the letters and the pairs that are taught as one. */
+const MOST_CHOICES = 40;
 const dialNumber = () =>
   number()
     .required()
@@ -81,7 +83,7 @@ const numberDial = exactly({
 const choiceDial = exactly({
   name: localName(),
   label: someWords(80),
-  choices: array().of(someWords(60)).required().min(2).max(20),
+  choices: array().of(someWords(60)).required().min(2).max(MOST_CHOICES),
   value: someWords(60),
 });
 

@@ -1,25 +1,15 @@
 import { ALL_SKILLS } from '../core/ladders/skills.ts';
 import { CAUTION_RULES, PLAIN_TRAITS } from '../core/cautions/rules.ts';
-import { dialSettings } from './line.ts';
-import { clockTime, exactly, key, someWords, words } from './fields.ts';
+import { exactly, key, someWords, words } from './fields.ts';
 import { makerSource } from './makerSource.ts';
-import { LEVELS, type LevelName } from '../core/session/levelName.ts';
-import { array, boolean, lazy, number, string, type InferType, type Schema } from 'yup';
-import type { Segment } from '../core/session/session.ts';
+import { array, boolean, number, string, type InferType, type Schema } from 'yup';
 import { SEASONS } from '../core/shelf/filterActivities.ts';
 import { ALLERGENS, allergenName, cautionPolicy, traitName } from './cautions.ts';
 import { programmeSettings } from './programme.ts';
-import { activityFields, calendarDay, isShortEnough, TOO_LONG_A_SCRIPT, segmentEntry } from './script.ts';
+import { ageRange, sessionEntry } from './sessionEntry.ts';
+import { activityFields, isShortEnough, TOO_LONG_A_SCRIPT } from './script.ts';
 
 const LANGUAGES = ['en', 'es', 'ar'] as const;
-
-const ageRange = () =>
-  exactly({
-    fromMonths: number().required().integer().min(0).max(240).meta({ label: 'From, months' }),
-    toMonths: number().required().integer().min(0).max(240).meta({ label: 'To, months' }),
-  })
-    .required()
-    .test('ages', 'the youngest age must not be above the oldest', (ages) => !ages || ages.fromMonths <= ages.toMonths);
 
 const SKILLS = { label: 'Good for', choices: ALL_SKILLS, wide: true };
 const THEMES = { label: 'Themes', hint: 'with commas between' };
@@ -63,7 +53,16 @@ export const thingEntry = exactly({
   retired: boolean(),
 });
 
-const BOOK_FEATURES = ['rhymes', 'repeats', 'counts', 'nature', 'true-to-life', 'few-words'] as const;
+const BOOK_FEATURES = [
+  'rhymes',
+  'repeats',
+  'counts',
+  'nature',
+  'true-to-life',
+  'few-words',
+  'clear-pictures',
+  'uncrowded-pages',
+] as const;
 const BOOK_PACES = ['calm', 'even', 'lively'] as const;
 
 export const bookEntry = exactly({
@@ -97,6 +96,16 @@ export const bookEntry = exactly({
     .required()
     .max(100)
     .meta({ label: 'Where to pause', wide: true }),
+  /** What can be counted on which page, where it counts. */
+  numbers: array()
+    .of(
+      exactly({
+        page: number().required().integer().min(1).max(1000).meta({ label: 'on page' }),
+        number: number().required().integer().min(0).max(1000).meta({ label: 'to be counted' }),
+      }),
+    )
+    .max(40)
+    .meta({ label: 'Numbers on its pages, where it counts', wide: true }),
   /** The text page by page, where it is our own. */
   text: array()
     .of(words(2000))
@@ -208,55 +217,6 @@ const homeEntry = exactly({
     .max(500, 'must be at most 500 things'),
 });
 
-const shelfPart = exactly({
-  kind: string()
-    .required()
-    .oneOf(['book', 'song', 'activity'] as const),
-  key: key(),
-});
-
-const makerPart = exactly({
-  kind: string()
-    .required()
-    .oneOf(['maker'] as const),
-  maker: string().required().max(40),
-  values: dialSettings(),
-  level: string().oneOf(LEVELS),
-});
-
-const part = lazy((value: unknown): Schema =>
-  typeof value === 'object' && value !== null && (value as { kind?: unknown }).kind === 'maker' ? makerPart : shelfPart,
-);
-
-/** A session in a file names its parts, whose scripts come from the shelf, or holds its segments as the editor keeps them. */
-const sessionEntry = exactly({
-  title: someWords(300),
-  on: calendarDay(),
-  at: clockTime(),
-  ages: ageRange(),
-  aim: words(1000),
-  parts: array()
-    .of(part as unknown as Schema<SessionPart>)
-    .max(30, 'must be at most 30 parts')
-    .meta({ itemsOneOf: [shelfPart, makerPart] }),
-  segments: array().of(segmentEntry).max(30, 'must be at most 30 parts') as unknown as Schema<Segment[] | undefined>,
-})
-  .test(
-    'either',
-    'needs either parts or segments',
-    ({ parts, segments }) => (parts === undefined) !== (segments === undefined),
-  )
-  .meta({ jsonSchema: { oneOf: [{ required: ['parts'] }, { required: ['segments'] }] } });
-
-export type SessionPart =
-  | { readonly kind: 'book' | 'song' | 'activity'; readonly key: string }
-  | {
-      readonly kind: 'maker';
-      readonly maker: string;
-      readonly values: Readonly<Record<string, number | string>>;
-      readonly level?: LevelName | undefined;
-    };
-
 const section = <Entry extends Schema>(entry: Entry, most: number) =>
   array()
     .of(entry as unknown as Schema)
@@ -283,4 +243,3 @@ export type ThingEntry = InferType<typeof thingEntry>;
 export type BookEntry = InferType<typeof bookEntry>;
 export type SongEntry = InferType<typeof songEntry>;
 export type HomeEntry = InferType<typeof homeEntry>;
-export type SessionEntry = InferType<typeof sessionEntry>;

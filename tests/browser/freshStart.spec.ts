@@ -3,8 +3,8 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
-import { freePort } from '../../src/cli/postgres.ts';
-import { startTestDatabase, testEnvironment, type TestDatabase } from '../support/app.ts';
+import { testPort } from '../support/ports.ts';
+import { endProcess, startTestDatabase, testEnvironment, type TestDatabase } from '../support/app.ts';
 import { benchIsReady, expectAccessible, isKept } from './steps.ts';
 
 const ROOT = resolve(import.meta.dirname, '../..');
@@ -17,7 +17,7 @@ let said = '';
 test.beforeAll(async () => {
   records = await startTestDatabase();
   folder = mkdtempSync(join(tmpdir(), 'footstool-fresh-'));
-  const port = await freePort();
+  const port = await testPort();
   base = `http://127.0.0.1:${port}`;
   server = spawn(join(ROOT, 'bin/start'), {
     env: { ...testEnvironment(records.url, folder, port), FOOTSTOOL_DEMO: '0' },
@@ -27,9 +27,7 @@ test.beforeAll(async () => {
   await expect.poll(() => said, { timeout: 60_000 }).toContain('Ctrl-C stops it');
 });
 test.afterAll(async () => {
-  const gone = new Promise((ended) => server.once('exit', ended));
-  server.kill('SIGTERM');
-  await gone;
+  await endProcess(server, 'SIGTERM');
   records.remove();
   rmSync(folder, { recursive: true, force: true });
 });

@@ -46,6 +46,27 @@ const TURNS = [
   { id: 'arrivals', dial: 'guests on each page', to: '2 2 2', says: '6 in all, over 3 pages' },
   { id: 'basket-for-the-week', dial: 'second thing', to: 'pine-cone', says: 'feel it with closed eyes' },
   { id: 'game', dial: 'places, cards or pieces', to: '30', says: 'the printed track of 30 places' },
+  { id: 'guess-the-sound', dial: 'things', to: '6', says: 'a comb and a clothes peg' },
+  { id: 'name-strip', dial: 'name', to: 'nim', says: 'N, the large one' },
+  { id: 'clap-the-parts', dial: 'words', to: 'bus, helicopter', says: 'And helicopter?' },
+  { id: 'pattern-song', dial: 'the bit that repeats', to: 'ABBC', says: 'clap, stamp, stamp, wave, clap' },
+  { id: 'sound-story', dial: 'sound', to: 'm', says: 'There was soup on the stove' },
+  { id: 'sound-boxes', dial: 'asked for', to: 'last', says: 'What is the last sound of fish?' },
+  { id: 'sound-page', dial: 'letter or pair', to: 'k', says: 'down; slanting, back, slanting' },
+  { id: 'alphabet-chart', dial: 'letter of the day', to: 'b', says: 'a and c' },
+  { id: 'letter-hunt', dial: 'only these', to: 'b, d', says: 'look on a packet, or draw it' },
+  { id: 'picture-spelling', dial: 'words', to: 'fog', says: 'fog' },
+  { id: 'little-book', dial: 'new words, in order', to: 'the, jump', says: 'jump' },
+  { id: 'sentence-strips', dial: 'sentences', to: 'A bee is up.', says: 'A bee is up.' },
+  { id: 'instructions', dial: 'what is made', to: 'hat', says: 'fold it in half' },
+  { id: 'clap-the-full-stops', dial: 'text', to: 'a harder one of ours', says: 'Somebody knocked' },
+  { id: 'by-heart', dial: 'lines in a portion', to: '2', says: 'The moon is a boat, with nobody in' },
+  { id: 'rhyme-pot', dial: 'rows of three', to: '1', says: 'from words of your own' },
+  { id: 'sound-pot', dial: 'sound', to: 'm', says: 'Which ones start with m?' },
+  { id: 'blend-by-ear', dial: 'words', to: 'cake, hat', says: 'I spy a … c-ay-k.' },
+  { id: 'letter-tiles', dial: 'words', to: 'nut, tin', says: 'Lay 4 tiles face up' },
+  { id: 'word-cards', dial: 'words', to: 'cake, bell', says: 'an arc joins two letters' },
+  { id: 'word-sheet', dial: 'sheet', to: 'word search', says: 'The words hide in the grid' },
 ] as const;
 
 /** So many are looked at behind one sign-in. */
@@ -153,7 +174,7 @@ test('a maker goes onto the bench, its dial is turned there, and the tray is pri
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Print the tray' }).click();
   await expect(page.getByRole('progressbar')).toBeVisible();
-  await expect(page.getByRole('status')).toContainText(/\d+ pages came out/);
+  await expect(page.getByRole('status')).toContainText(/\d+ pages came out/, { timeout: 60_000 });
   const href = (await page.getByRole('link', { name: 'look at them' }).getAttribute('href'))!;
   const pdf = await (await page.request.get(address(href))).body();
   expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');

@@ -54,6 +54,13 @@ export async function startSession(page: Page, title: string, activities: readon
 export const BENCH = /\/sessions\/[0-9a-f-]{36}$/;
 export const TERM = /\/term\/[0-9a-f-]{36}$/;
 
+/** Opens the sounds of the demo's term, whatever other terms tests have framed. */
+export async function openDemoSounds(page: Page): Promise<void> {
+  await page.goto(address('/term?all'));
+  await page.getByRole('link', { name: 'Spring term' }).first().click();
+  await page.getByRole('link', { name: 'Sounds by week' }).click();
+}
+
 /** A room answers to keys only once it is hydrated; wait for its address first when a click leads there. */
 export async function benchIsReady(page: Page): Promise<void> {
   await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
@@ -74,10 +81,22 @@ export async function partTitles(page: Page): Promise<string[]> {
 
 /** Nothing that axe finds, by the rules of WCAG 2.2 A and AA. One pass in the page itself: no frames of other origins here. */
 export async function expectAccessible(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page })
-    .setLegacyMode()
-    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
-    .analyze();
+  await expectNoViolation(new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']));
+}
+
+/** As `expectAccessible`; in the dark what depends on colour is looked at again, since nothing else changes with it. */
+export async function expectAccessibleInLightAndDark(page: Page): Promise<void> {
+  await expectAccessible(page);
+  const background = () => page.evaluate(() => getComputedStyle(document.documentElement).backgroundColor);
+  const light = await background();
+  await page.emulateMedia({ colorScheme: 'dark' });
+  expect(await background()).not.toBe(light);
+  await expectNoViolation(new AxeBuilder({ page }).withRules(['color-contrast', 'link-in-text-block']));
+  await page.emulateMedia({ colorScheme: 'light' });
+}
+
+async function expectNoViolation(axe: AxeBuilder): Promise<void> {
+  const { violations } = await axe.setLegacyMode().analyze();
   expect(
     violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`),
   ).toEqual([]);

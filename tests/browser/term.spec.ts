@@ -1,5 +1,5 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
-import { address, benchIsReady, expectAccessible, signIn, TERM } from './steps.ts';
+import { address, benchIsReady, expectAccessible, openDemoSounds, signIn, TERM } from './steps.ts';
 
 const week = (page: Page, name: string): Locator => page.getByRole('listitem', { name, exact: true });
 const isKept = (page: Page) => expect(page.getByRole('status').filter({ hasText: 'saved at' })).toBeVisible();
@@ -31,7 +31,7 @@ test('an author frames twelve weeks from nothing to a proposed, pinned and dated
   await expect(page.getByText('36 of 36 skills not planned yet')).toBeVisible();
 
   await test.step('a closure takes a week out, and the sequence waits', async () => {
-    await expect(week(page, 'week 3')).toContainText('g o c k');
+    await expect(week(page, 'week 3')).toContainText('d c g b');
     await page.getByText('Closed and special days').click();
     await page.getByLabel('what').fill('stock-taking');
     await page.getByLabel('kind').selectOption({ label: 'closed' });
@@ -40,7 +40,7 @@ test('an author frames twelve weeks from nothing to a proposed, pinned and dated
     await page.getByRole('button', { name: 'Add it' }).click();
     await expect(page.locator('li.week').nth(2)).toContainText('none held');
     await expect(week(page, 'week 3')).toContainText('29 Apr');
-    await expect(week(page, 'week 3')).toContainText('g o c k');
+    await expect(week(page, 'week 3')).toContainText('d c g b');
   });
 
   await test.step('closures that overlap are refused, and what stood stays', async () => {
@@ -258,3 +258,24 @@ for (const scheme of ['light', 'dark'] as const) {
     expect(overflow).toBeLessThanOrEqual(1);
   });
 }
+
+test('a term’s sounds by week: what each step opens, the next one worth most, and their pages on paper', async ({
+  page,
+}) => {
+  await signIn(page);
+  await openDemoSounds(page);
+  await expect(page.getByRole('heading', { name: 'Sounds by week' })).toBeVisible();
+  await expectAccessible(page);
+  const first = page.getByRole('row').nth(1);
+  await expect(first).toContainText('m a s t');
+  await expect(first).toContainText('too few for sheets. Take real things and the ear, not paper.');
+  await expect(page.getByRole('row').last()).not.toContainText('too few');
+  await expect(page.getByText('The sound that would open most words next')).toBeVisible();
+  const answer = await page.request.get(
+    address((await first.getByRole('link', { name: 'Sound pages' }).getAttribute('href'))!),
+  );
+  expect([answer.status(), answer.headers()['content-type']]).toEqual([200, 'application/pdf']);
+  expect((await page.request.get(address(`${new URL(page.url()).pathname}.pdf?week=99`))).status()).toBe(404);
+  await page.getByRole('link', { name: 'Word cards' }).last().click();
+  await expect(page.getByRole('heading', { name: 'Word cards' })).toBeVisible();
+});

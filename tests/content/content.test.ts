@@ -4,15 +4,21 @@ import { join } from 'node:path';
 import { test } from 'node:test';
 import { composeGuide } from '../../src/core/guide/composeGuide.ts';
 import type { Guide, GuideSegment } from '../../src/core/guide/guide.ts';
+import { runMaker } from '../../src/core/makers/maker.ts';
+import type { Printable } from '../../src/core/makers/makerOutput.ts';
+import { findMaker } from '../../src/core/makers/makers.ts';
 import type { Swap } from '../../src/core/materials/need.ts';
 import type { Thing } from '../../src/core/materials/thing.ts';
 import { isNumberDial, type Dial } from '../../src/core/session/dial.ts';
 import { LEVELS, type LevelName } from '../../src/core/session/levelName.ts';
+import type { MakerSource } from '../../src/core/session/makerSource.ts';
 import type { Segment } from '../../src/core/session/session.ts';
 import { segmentFromActivity } from '../../src/core/shelf/fromShelf.ts';
 import type { ShelfActivity } from '../../src/core/shelf/shelfEntries.ts';
+import { authorSpeech } from '../../src/messages/speeches.ts';
 import { guideLanguage } from '../../src/messages/guideSpeech.ts';
 import { naiveAmount, naiveText, type Values } from './naive.ts';
+import { withoutWords, wordsOnPaper } from './onPaper.ts';
 import { countFaults, thingsNamedIn, unfilledFaults } from './proofreading.ts';
 import { FIXED_NUMBERS, NAMED_ONLY } from './reasons.ts';
 
@@ -168,9 +174,10 @@ function faultsAt(activity: ShelfActivity, setting: Setting, level: LevelName, p
     ...used.map(({ item }) => item),
     ...(activity.made ? activity.needs.flatMap(({ item, swaps }) => [item, ...swaps.map((swap) => swap.item)]) : []),
   ]);
+  const onPaper = activity.made ? wordsOnPaper(paperOf(activity.made)) : [];
   const namedOnly = NAMED_ONLY[activity.key]?.words ?? [];
   for (const text of all)
-    for (const thing of thingsNamedIn(text, Object.values(things)))
+    for (const thing of thingsNamedIn(withoutWords(text, onPaper), Object.values(things)))
       if (
         !allowed.has(thing.key) &&
         !namedOnly.includes(thing.one) &&
@@ -259,3 +266,10 @@ test('at least ten swaps set a dial and five say how many of them', () => {
   assert.ok(swaps.filter(({ sets }) => sets).length >= 10);
   assert.ok(swaps.filter(({ qty }) => qty !== undefined).length >= 5);
 });
+
+/** What is printed for a part that a maker wrote. */
+function paperOf({ maker, values, settings }: MakerSource): Printable {
+  const made = runMaker(findMaker(maker)!, values, { settings, speech: authorSpeech });
+  assert.ok(made.ok, maker);
+  return made.value.printable;
+}

@@ -19,6 +19,7 @@ import {
 import type { ShelfActivity } from '../../src/core/shelf/shelfEntries.ts';
 import { authorSpeech } from '../../src/messages/speeches.ts';
 import { makerSettings } from './makerSettings.ts';
+import { withoutWords, wordsOnPaper } from './onPaper.ts';
 import { countFaults, thingsNamedIn, unfilledFaults } from './proofreading.ts';
 
 /** Every run of every maker. `CONTENT=all` also takes each setting of the dials after each school. */
@@ -41,10 +42,11 @@ function runsOf(maker: Maker): { values: MakerValues; school: NumberSchool }[] {
 }
 
 /** Everything wrong with the lines of a maker in one run. */
-function makerFaults({ lines, materials, variant }: MakerOutput): string[] {
+function makerFaults({ lines, materials, variant, printable }: MakerOutput): string[] {
   const faults: string[] = [];
   const said = ({ text, answer }: MakerLine) => [text, ...(answer === undefined ? [] : [answer])];
   const texts = (level: LevelName) => lines[level].flatMap(said);
+  const onPaper = wordsOnPaper(printable);
   const listed = new Set(materials.flatMap(({ item, swaps }) => [item, ...swaps.map((swap) => swap.item)]));
   for (const level of LEVELS) {
     for (const text of texts(level)) {
@@ -55,7 +57,7 @@ function makerFaults({ lines, materials, variant }: MakerOutput): string[] {
     // What is done during the day is done with what is in hand anyway; nothing is fetched for it.
     for (const line of variant === 'during the day' ? [] : lines[level].filter(({ key }) => key !== 'daily'))
       for (const text of said(line))
-        for (const thing of thingsNamedIn(text, Object.values(things)))
+        for (const thing of thingsNamedIn(withoutWords(text, onPaper), Object.values(things)))
           if (!listed.has(thing.key)) faults.push(`${level}: names ${thing.many}, not in its list: “${text}”`);
     if (level !== 'right' && texts(level).join() === texts('right').join())
       faults.push(`${level} is the same as right`);

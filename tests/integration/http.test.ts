@@ -40,6 +40,10 @@ async function firstSession(): Promise<string> {
   return /\/sessions\/([0-9a-f-]{36})/.exec(page)![1]!;
 }
 
+async function firstTerm(): Promise<string> {
+  return /\/term\/([0-9a-f-]{36})/.exec(await (await ask('/term?all')).text())![1]!;
+}
+
 test('somebody who is not signed in is led to sign in and back, and an endpoint says so', async () => {
   const page = await ask('/sessions?x=1', { as: '' });
   assert.equal(page.status, 303);
@@ -213,10 +217,11 @@ test('the number of queries of each page over HTTP is fixed', async () => {
     '/shelf': 2,
     '/shelf?kind=thing': 2,
     '/sessions': 3,
-    [`/sessions/${id}`]: 7,
+    [`/sessions/${id}`]: 8,
     [`/sessions/${id}/send`]: 8,
     '/homes': 6,
     '/term': 2,
+    [`/term/${await firstTerm()}/sounds`]: 2,
     '/shelf/have': 5,
     '/shelf/thing/sock': 4,
     '/shelf/book/the-goat-who-counted-planks': 7,

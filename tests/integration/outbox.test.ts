@@ -3,11 +3,11 @@ import { readdirSync } from 'node:fs';
 import type { Socket } from 'node:net';
 import { after, before, test } from 'node:test';
 import { SMTPServer } from 'smtp-server';
-import { freePort } from '../../src/cli/postgres.ts';
 import { database } from '../../src/server/db/connection.ts';
 import { mail } from '../../src/server/post/mail.ts';
 import { postLetter, recoverLetters, tryAgain } from '../../src/server/services/letters.ts';
 import { readPost } from '../../src/server/services/post.ts';
+import { testPort } from '../support/ports.ts';
 import { helpersFor, startProgrammes, type TestProgrammes } from './programme.ts';
 
 let at: TestProgrammes;
@@ -57,7 +57,7 @@ async function smtp(onLetter: (count: number) => Error | 'hang-up' | undefined) 
   });
   server.on('error', () => undefined);
   server.server.on('connection', (socket: Socket) => sockets.add(socket));
-  const port = await freePort();
+  const port = await testPort();
   await new Promise<void>((ready) => server.listen(port, '127.0.0.1', ready));
   return {
     url: `smtp://127.0.0.1:${port}`,
@@ -91,7 +91,7 @@ test('with a real server a letter is posted once; one whose fate is unclear is m
 
 test('a server that is away is asked again, a refusal is final, and trying again is an author’s decision', async () => {
   const id = await anyLetter();
-  process.env.FOOTSTOOL_SMTP = `smtp://127.0.0.1:${await freePort()}`;
+  process.env.FOOTSTOOL_SMTP = `smtp://127.0.0.1:${await testPort()}`;
   await setState(id, 'waiting');
   await assert.rejects(postLetter(id));
   assert.deepEqual(await one(id), { state: 'waiting', tries: 1 });

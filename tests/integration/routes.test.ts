@@ -165,14 +165,20 @@ async function ask(path: string, init: RequestInit & { who: keyof typeof cookies
 }
 
 const WHO = ['stranger', 'reader', 'author', 'other'] as const;
+/** Who is refused at the door, and who gets as far as anybody: enough where only the address or the body differs. */
+const OUTSIDE_AND_INSIDE = ['stranger', 'author'] as const;
+/** As many of the hostile bodies as every visitor sends. */
+const BODIES_OF_ALL = 3;
 const LEFT_ALONE = ['/sign-out', '/account'];
 
 test('every route answers odd addresses and queries with a page, a refusal in words, and nothing of others', async () => {
   assert.ok(routes().length > 50);
   for (const route of routes())
-    for (const path of addressesOf(route))
-      for (const query of QUERIES)
-        await Promise.all(WHO.map((who) => ask(path + query, { who, method: 'GET' }, 'GET')));
+    for (const [index, path] of addressesOf(route).entries())
+      for (const query of index === 0 ? QUERIES : QUERIES.slice(0, 1))
+        await Promise.all(
+          (index === 0 ? WHO : OUTSIDE_AND_INSIDE).map((who) => ask(path + query, { who, method: 'GET' }, 'GET')),
+        );
   faultless();
 });
 
@@ -180,9 +186,11 @@ test('every route answers hostile bodies with a refusal in words, whoever sends 
   for (const route of routes().filter((path) => !LEFT_ALONE.includes(path))) {
     const [path] = addressesOf(route);
     for (const method of ['POST', 'PUT', 'DELETE'])
-      for (const { name, headers, body } of takes(route, method) ? BODIES : BODIES.slice(0, 2))
+      for (const [index, { name, headers, body }] of (takes(route, method) ? BODIES : BODIES.slice(0, 2)).entries())
         await Promise.all(
-          WHO.map((who) => ask(path!, { who, method, headers, body: body ?? null }, `${method} with ${name}`)),
+          (index < BODIES_OF_ALL ? WHO : OUTSIDE_AND_INSIDE).map((who) =>
+            ask(path!, { who, method, headers, body: body ?? null }, `${method} with ${name}`),
+          ),
         );
   }
   faultless();

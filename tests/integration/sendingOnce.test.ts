@@ -4,18 +4,18 @@ import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { test } from 'node:test';
-import { freePort } from '../../src/cli/postgres.ts';
 import { closeDatabase, database } from '../../src/server/db/connection.ts';
 import { DEMO } from '../../src/server/demo.ts';
 import { signInByPost } from '../support/signIn.ts';
-import { startServer, startTestDatabase, testEnvironment } from '../support/app.ts';
+import { endProcess, startServer, startTestDatabase, testEnvironment, untilUp } from '../support/app.ts';
+import { testPort } from '../support/ports.ts';
 
 const ROOT = resolve(import.meta.dirname, '../..');
 
 test('a hundred presses at once, and a kill in the middle ten times: one letter a home, none stranded', async () => {
   const records = await startTestDatabase();
   const folder = mkdtempSync(join(tmpdir(), 'footstool-outbox-'));
-  const port = await freePort();
+  const port = await testPort();
   const environment = { ...testEnvironment(records.url, folder, port), FOOTSTOOL_MAIL_SLOWNESS_MS: '150' };
   await (await startServer(records.url, folder)).stop();
   const address = `http://127.0.0.1:${port}`;
@@ -23,17 +23,9 @@ test('a hundred presses at once, and a kill in the middle ten times: one letter 
   const before = letters().length;
   const serve = async () => {
     const child = spawn(join(ROOT, 'bin/footstool'), ['serve'], { env: environment, stdio: 'ignore' });
-    while (
-      !(await fetch(`${address}/health`).then(
-        ({ ok }) => ok,
-        () => false,
-      ))
-    )
-      await new Promise((next) => setTimeout(next, 50));
+    await untilUp(address, child);
     return child;
   };
-  const kill = (child: ReturnType<typeof spawn>) =>
-    new Promise((gone) => child.once('exit', gone) && child.kill('SIGKILL'));
   try {
     let child = await serve();
     const cookie = await signInByPost(address, DEMO.people[0]);
@@ -56,7 +48,7 @@ test('a hundred presses at once, and a kill in the middle ten times: one letter 
     );
     assert.deepEqual([...new Set(answers.map(({ status }) => status))], [303]);
     for (let times = 0; times < 10; times++) {
-      await kill(child);
+      await endProcess(child, 'SIGKILL');
       child = await serve();
       await new Promise((next) => setTimeout(next, 60));
     }
@@ -77,7 +69,7 @@ test('a hundred presses at once, and a kill in the middle ten times: one letter 
       .filter((text) => text.includes('Who is on the wall'))
       .map((text) => /"address":"([^"]+@homes[^"]+)"/.exec(text)![1]!);
     assert.deepEqual([tos.length, new Set(tos).size, letters().length - before], [12, 12, 12]);
-    await kill(child);
+    await endProcess(child, 'SIGKILL');
   } finally {
     await closeDatabase();
     records.remove();

@@ -2,7 +2,8 @@ import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync, chmodSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
-import { freePort, startPostgres, type LocalPostgres } from '../../src/cli/postgres.ts';
+import { startPostgres, type LocalPostgres } from '../../src/cli/postgres.ts';
+import { testPort } from './ports.ts';
 
 const ROOT = resolve(import.meta.dirname, '../..');
 
@@ -21,8 +22,8 @@ export interface TestDatabase {
 export async function startTestDatabase(): Promise<TestDatabase> {
   const folder = mkdtempSync(join(tmpdir(), 'footstool-test-'));
   chmodSync(folder, 0o755);
-  let running: LocalPostgres = await startPostgres({ folder, isThrowAway: true });
-  const port = Number(new URL(running.url).port);
+  const port = await testPort();
+  let running: LocalPostgres = await startPostgres({ folder, isThrowAway: true, port });
   return {
     url: running.url,
     port,
@@ -61,7 +62,7 @@ export interface TestServer {
 
 /** Loads the demo and serves the built application on a free port; answers once it is up. */
 export async function startServer(databaseUrl: string, folder: string): Promise<TestServer> {
-  const port = await freePort();
+  const port = await testPort();
   execFileSync(join(ROOT, 'bin/footstool'), ['seed'], {
     env: testEnvironment(databaseUrl, folder, port),
     stdio: ['ignore', 'ignore', 'inherit'],
@@ -72,11 +73,21 @@ export async function startServer(databaseUrl: string, folder: string): Promise<
   });
   const address = `http://127.0.0.1:${port}`;
   await untilUp(address, server);
-  return { address, stop: () => new Promise((ended) => server.once('exit', () => ended()) && server.kill('SIGTERM')) };
+  return { address, stop: () => endProcess(server, 'SIGTERM') };
 }
 
-async function untilUp(address: string, server: ChildProcess): Promise<void> {
-  while (server.exitCode === null) {
+/** Ends a process and waits until it has gone; one that has gone already is no wait. */
+export function endProcess(child: ChildProcess, signal: NodeJS.Signals): Promise<void> {
+  if (child.exitCode !== null || child.signalCode !== null) return Promise.resolve();
+  return new Promise((gone) => {
+    child.once('exit', () => gone());
+    child.kill(signal);
+  });
+}
+
+/** Waits until a server answers at its address; fails when its process ends before. */
+export async function untilUp(address: string, server: ChildProcess): Promise<void> {
+  while (server.exitCode === null && server.signalCode === null) {
     if (
       await fetch(`${address}/health`).then(
         ({ ok }) => ok,

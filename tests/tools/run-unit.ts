@@ -1,22 +1,43 @@
 import { spawnSync } from 'node:child_process';
-import { readdirSync } from 'node:fs';
+import { mkdtempSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
+import { pathToFileURL } from 'node:url';
 
-/** Runs every *.test.ts below the folders named, with Node's own runner, and fails when it ran none. */
+/**
+ * Runs every *.test.ts below the folders named, with Node's own runner, and fails when it ran none.
+ * `--together` puts files into a few processes: starting one costs more than most of them take. Only for tests that share nothing.
+ * `--at-once=N` runs so many processes at a time; those that wait for others may be more than there are cores.
+ */
 const ROOT = resolve(import.meta.dirname, '../..');
-const folders = process.argv.slice(2);
+const options = process.argv.slice(2).filter((word) => word.startsWith('--'));
+const folders = process.argv.slice(2).filter((word) => !word.startsWith('--'));
+const atOnce = Number(options.find((word) => word.startsWith('--at-once='))?.split('=')[1] ?? 2);
+const GROUPS = 6;
+/** A file that waits for what never comes fails after so long, instead of holding up everything behind it. */
+const LONGEST_MS = 6 * 60_000;
 const files = folders.flatMap((folder) =>
   readdirSync(join(ROOT, folder), { recursive: true, encoding: 'utf8' })
     .filter((name) => name.endsWith('.test.ts'))
-    .map((name) => join(folder, name)),
+    .map((name) => join(ROOT, folder, name)),
 );
 if (files.length === 0) {
   console.error(`no test files below ${folders.join(', ')}`);
   process.exit(1);
 }
+const scratch = mkdtempSync(join(tmpdir(), 'footstool-unit-'));
+const entries = options.includes('--together') ? grouped() : files.sort();
 const run = spawnSync(
   process.execPath,
-  ['--import', 'tsx', '--test', '--test-concurrency=2', '--test-reporter=spec', ...files.sort()],
+  [
+    '--import',
+    'tsx',
+    '--test',
+    `--test-concurrency=${atOnce}`,
+    '--test-reporter=spec',
+    `--test-timeout=${LONGEST_MS}`,
+    ...entries,
+  ],
   {
     cwd: ROOT,
     encoding: 'utf8',
@@ -24,7 +45,19 @@ const run = spawnSync(
     maxBuffer: 64 * 1024 * 1024,
   },
 );
+rmSync(scratch, { recursive: true, force: true });
 process.stdout.write(run.stdout);
 const passed = Number(/ℹ pass (\d+)/.exec(run.stdout)?.[1] ?? 0);
 if (passed === 0) console.error('no test was executed');
 process.exit(run.status !== 0 || passed === 0 ? 1 : 0);
+
+/** Modules that import a part of the files each, the longest files spread over them. */
+function grouped(): string[] {
+  const bySize = [...files].sort((one, other) => statSync(other).size - statSync(one).size);
+  return Array.from({ length: Math.min(GROUPS, files.length) }, (_, group) => {
+    const mine = bySize.filter((__, index) => index % GROUPS === group);
+    const entry = join(scratch, `group-${group + 1}.test.mjs`);
+    writeFileSync(entry, mine.map((file) => `await import(${JSON.stringify(pathToFileURL(file).href)});\n`).join(''));
+    return entry;
+  });
+}

@@ -6,6 +6,8 @@ const numbers = () => import('./numbers.ts');
 const sessions = () => import('./sessions.ts');
 const terms = () => import('./terms.ts');
 const time = () => import('./time.ts');
+const sounds = () => import('./sounds.ts');
+const wordSheets = () => import('./wordSheets.ts');
 const words = () => import('./words.ts');
 
 /** The core contract by name: what `bin/footstool calc NAME` answers. */
@@ -26,6 +28,14 @@ export const CALCULATIONS: ReadonlyMap<string, Calculation> = new Map([
   ['pots', async (input) => (await numbers()).calcPots(input)],
   ['strips', async (input) => (await numbers()).calcStrips(input)],
   ['measures', async (input) => (await numbers()).calcMeasures(input)],
+  ['segment', async (input) => (await sounds()).calcSegment(input)],
+  ['rhymes', async (input) => (await sounds()).calcRhymes(input)],
+  ['starts', async (input) => (await sounds()).calcStarts(input)],
+  ['basket', async (input) => (await sounds()).calcBasket(input)],
+  ['syllables', async (input) => (await sounds()).calcSyllables(input)],
+  ['word-lists', async (input) => (await sounds()).calcWordLists(input)],
+  ['tune-fit', async (input) => (await sounds()).calcTuneFit(input)],
+  ['sheet', async (input) => (await wordSheets()).calcSheet(input)],
   ['tiles', async (input) => (await words()).calcTiles(input)],
   ['word-sets', async (input) => (await words()).calcWordSets(input)],
   ['coverage', async (input) => (await words()).calcCoverage(input)],

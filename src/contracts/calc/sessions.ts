@@ -10,7 +10,8 @@ import { authorSpeech } from '../../messages/speeches.ts';
 import { describeMakerProblem } from '../../messages/makers.ts';
 import { checkContents, sourcesOf, thingsOf, withSections, type FileSections } from '../fileContents.ts';
 import { readSettings, type ProgrammeSettings } from '../programme.ts';
-import { shelfFile, type HomeEntry, type SessionEntry } from '../shelfFile.ts';
+import type { SessionEntry } from '../sessionEntry.ts';
+import { shelfFile, type HomeEntry } from '../shelfFile.ts';
 import { calculation, CalcInputError } from './calculation.ts';
 import { name, object } from './fields.ts';
 

@@ -10,7 +10,7 @@ export interface Player {
   readonly misses: number;
 }
 
-/** A younger and an older child, from watching them; a programme may set others. */
+/** A younger child, as usual, where a programme sets no other. */
 export const YOUNGER: Player = { seconds: 20, misses: 0.3 };
 /** See `YOUNGER`. */
 export const OLDER: Player = { seconds: 12, misses: 0.05 };

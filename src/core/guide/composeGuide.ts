@@ -10,7 +10,7 @@ import { type LevelName, LEVELS } from '../session/levelName.ts';
 import { timedParts, composeSegment, writeNote, type ComposedLine } from './composition.ts';
 import { runSheet } from '../time/runSheet.ts';
 import { fitHome, type HomeFit, type FittedPart, fetchOf, type ServedNeed } from '../homes/sessionReadiness.ts';
-import type { MakerSource } from '../session/makerSource.ts';
+import { answersKey, type MakerSource } from '../session/makerSource.ts';
 import type { Guide, GuideSegment, GuideLevel, GuideLine, GuidePicture, GuideThing } from './guide.ts';
 import { type KnownBook, anotherBook } from '../shelf/anotherBook.ts';
 import type { Speech } from '../message.ts';
@@ -128,7 +128,7 @@ function guideSegment(part: FittedPart, context: HomeContext): GuideSegment {
     id: segment.id,
     ...titleOf(segment, context),
     kind: segment.kind,
-    from: segment.from ?? (segment.made && madeName(segment.made)),
+    from: segment.from ?? (segment.made && answersKey(segment.made)),
     picture: segment.made && context.pictureOf?.(segment.made),
     leftOut: part.isLeftOut,
     aim: segment.aim,
@@ -157,11 +157,6 @@ function guideSegment(part: FittedPart, context: HomeContext): GuideSegment {
     })),
     dials: scope.values,
   };
-}
-
-/** The name that answers about a maker's part are kept under: its maker and the way it was run. */
-function madeName({ maker, values }: MakerSource): string {
-  return values.variant === undefined ? `maker:${maker}` : `maker:${maker}:${values.variant}`;
 }
 
 function guideLevel(part: FittedPart, level: LevelName, context: HomeContext): GuideLevel {

@@ -16,6 +16,7 @@ export interface PreparedPart {
 
 /** How many combinations of ways are tried before the best so far is taken. Real sessions have a few dozen. */
 const MOST_COMBINATIONS = 20_000;
+const TOLERANCE = 1e-9;
 
 /** Works out the ways of a part. */
 export function preparePart(part: PartToServe): PreparedPart {
@@ -45,21 +46,24 @@ export function bestPicks(parts: readonly PreparedPart[], stock: readonly StockI
 
 /** Groups of parts (by index) such that no thing at hand could serve parts of two groups. */
 function groupsThatShare(parts: readonly PreparedPart[], available: ReadonlyMap<string, number>): number[][] {
-  let groups: { members: number[]; items: Set<string> }[] = [];
-  parts.forEach(({ part }, index) => {
-    const items = new Set(
-      part.needs.flatMap(({ options }) => options.flatMap(({ item }) => (available.has(item) ? [item] : []))),
-    );
-    const joined = { members: [index], items };
-    groups = groups.filter((group) => {
-      if (![...group.items].some((item) => items.has(item))) return true;
-      joined.members.push(...group.members);
-      for (const item of group.items) joined.items.add(item);
-      return false;
-    });
-    groups.push(joined);
-  });
-  return groups.map(({ members }) => members.sort((left, right) => left - right));
+  const groupOf = parts.map((_, index) => index);
+  const rootOf = (index: number): number => (groupOf[index] === index ? index : rootOf(groupOf[index]!));
+  const firstWith = new Map<string, number>();
+  for (const [index, { part }] of parts.entries())
+    for (const { options } of part.needs)
+      for (const { item } of options) {
+        if (!available.has(item)) continue;
+        const first = firstWith.get(item);
+        if (first === undefined) firstWith.set(item, index);
+        else groupOf[rootOf(index)] = rootOf(first);
+      }
+  const groups = new Map<number, number[]>();
+  for (const index of parts.keys()) {
+    const members = groups.get(rootOf(index));
+    if (members) members.push(index);
+    else groups.set(rootOf(index), [index]);
+  }
+  return [...groups.values()];
 }
 
 interface Solution {
@@ -75,6 +79,12 @@ function bestOfGroup(
   available: ReadonlyMap<string, number>,
   worth: Worth,
 ): readonly PartPicks[] {
+  if (parts.every(({ ways }) => ways.length === 1)) {
+    // Nothing gains more, and among equals nothing comes earlier.
+    const chosen = parts.map(({ ways: [way] }) => ({ way: way!, needs: way!.needs }));
+    const all = everyBest(parts, chosen, { available, worth });
+    if (all) return all.picks;
+  }
   let best = solve(parts, { available, worth, held: new Map() })!;
   // Among equals the earlier option: each need in turn is held to the earliest one that loses nothing.
   const held = new Map<string, number>();
@@ -163,18 +173,60 @@ function boundOf(needs: readonly NeedOfWay[], { available, worth }: Search): num
   for (const { takes, options } of needs) {
     let best = -1;
     for (const { item, qty, fit, place } of options)
-      if (qty <= (available.get(item) ?? 0) + 1e-9) best = Math.max(best, worth.of(fit, place === 0));
+      if (qty <= (available.get(item) ?? 0) + TOLERANCE) best = Math.max(best, worth.of(fit, place === 0));
     if (best < 0 && takes === 'one') return -1;
     bound += Math.max(0, best);
   }
   return bound;
 }
 
-function assign(
+/** A way of a part that is looked at, with what its needs may take there. */
+interface ChosenWay {
+  readonly way: PartWay;
+  readonly needs: readonly NeedOfWay[];
+}
+
+/** Each need with its best option, the earliest of equals, where all of them are there together: nothing gains more. Null where they are not. */
+function everyBest(
   parts: readonly PreparedPart[],
-  chosen: readonly { readonly way: PartWay; readonly needs: readonly NeedOfWay[] }[],
-  { available, worth }: Search,
+  chosen: readonly ChosenWay[],
+  { available, worth }: Omit<Search, 'held'>,
 ): Solution | null {
+  const usedUp = new Map<string, number>();
+  const lasting = new Map<string, number>();
+  let gain = 0;
+  const picks: PartPicks[] = [];
+  for (const [index, { way, needs }] of chosen.entries()) {
+    const uses = parts[index]!.part.needs;
+    const laidOut = new Map<string, number>();
+    const places: (number | null)[] = [];
+    for (const [needIndex, { takes, options }] of needs.entries()) {
+      let best: (typeof options)[number] | null = null;
+      let most = 0;
+      for (const option of options) {
+        if (option.qty > (available.get(option.item) ?? 0) + TOLERANCE) continue;
+        const of = worth.of(option.fit, option.place === 0);
+        if (best === null || of > most || (of === most && option.place < best.place)) [best, most] = [option, of];
+      }
+      if (best === null && takes === 'one') return null;
+      places.push(best === null ? null : best.place);
+      if (best === null) continue;
+      gain += most;
+      const taken = uses[needIndex]!.use === 'used-up' ? usedUp : laidOut;
+      taken.set(best.item, (taken.get(best.item) ?? 0) + best.qty);
+    }
+    for (const [item, qty] of laidOut) lasting.set(item, Math.max(qty, lasting.get(item) ?? 0));
+    picks.push({ way, places });
+  }
+  const isEnough = (item: string) =>
+    (usedUp.get(item) ?? 0) + (lasting.get(item) ?? 0) <= (available.get(item) ?? 0) + TOLERANCE;
+  return [...usedUp.keys(), ...lasting.keys()].every(isEnough) ? { gain, picks } : null;
+}
+
+function assign(parts: readonly PreparedPart[], chosen: readonly ChosenWay[], search: Search): Solution | null {
+  const { available, worth } = search;
+  const all = everyBest(parts, chosen, search);
+  if (all) return all;
   const needs = parts.flatMap(({ part }, index) =>
     chosen[index]!.needs.map(({ takes, options }, needIndex): AssignmentNeed => ({
       segment: part.id,

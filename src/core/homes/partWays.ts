@@ -117,13 +117,23 @@ function wayWith(part: PartToServe, chosen: readonly Choice[], sets: Scope): Par
       const mayGoWithout = !kit || !setsDials(kit);
       return {
         takes: takes === 'any' && !mayGoWithout ? 'one' : takes,
-        options: open.flatMap((option) => {
-          const qty = amountOf(option, { need, values, children: part.children });
-          return qty === null ? [] : [{ place: option.place, item: option.item, fit: option.fit, qty }];
-        }),
+        options: withAmounts(open, (option) => amountOf(option, { need, values, children: part.children })),
       };
     }),
   };
+}
+
+/** Options with how many of each it takes; those that have no amount are left out. */
+function withAmounts(
+  open: readonly ServingOption[],
+  amount: (option: ServingOption) => number | null,
+): NeedOfWay['options'] {
+  const options: NeedOfWay['options'][number][] = [];
+  for (const option of open) {
+    const qty = amount(option);
+    if (qty !== null) options.push({ place: option.place, item: option.item, fit: option.fit, qty });
+  }
+  return options;
 }
 
 /** The part with every need going without: what is left when kits exclude each other. */

@@ -3,9 +3,10 @@ import { ok } from '../outcome.ts';
 import { inRow } from '../page/drawing.ts';
 import { wordCard } from '../page/pieces.ts';
 import { labelled } from '../page/pictures.ts';
-import { numberOf, type Maker } from './maker.ts';
+import { numberOf, refuseList, type Maker } from './maker.ts';
 import { lasting, lineWriters } from './makerOutput.ts';
 import { inOwn, readWords } from './ownWords.ts';
+import { readNumbers } from './readNumbers.ts';
 
 /** A story acted by who is there: roles, a few scenes, and the line that everybody says. */
 export const actItOutMaker: Maker = {
@@ -16,12 +17,19 @@ export const actItOutMaker: Maker = {
     { kind: 'list', name: 'refrain', value: 'Over the planks, one by one!' },
     { kind: 'number', name: 'scenes', min: 3, max: 6, value: 4 },
     { kind: 'number', name: 'players', min: 1, max: 6, value: 2 },
+    { kind: 'list', name: 'pages', value: '' },
   ],
   make(values, _settings, say) {
     const roles = readWords(String(values.roles), { dial: 'roles', least: 2, most: 6 });
     if (!roles.ok) return roles;
     const scenes = numberOf(values, 'scenes');
     const players = numberOf(values, 'players');
+    const pages = readNumbers(String(values.pages), { dial: 'pages', least: 1, most: 999, count: 6 });
+    if (!pages.ok) return pages;
+    if (pages.value.length > 0 && pages.value.length !== scenes)
+      return refuseList('pages', 'problem.pages', { scenes, pages: pages.value.length });
+    const isRising = pages.value.every((page, scene) => scene === 0 || page > pages.value[scene - 1]!);
+    if (!isRising) return refuseList('pages', 'problem.order');
     const toys = Math.max(0, roles.value.length - players);
     const refrain = String(values.refrain).trim().slice(0, 80);
     const facts: MessageValues = {
@@ -33,6 +41,8 @@ export const actItOutMaker: Maker = {
       },
       ...{
         scenes,
+        pages: listOf(pages.value),
+        paged: pages.value.length > 0 ? 'yes' : 'no',
         players,
         toys,
         refrain: inOwn(refrain),

@@ -8,6 +8,7 @@ import { lasting, lineWriters } from './makerOutput.ts';
 export const balanceMaker: Maker = {
   id: 'balance',
   skills: ['compare'],
+  run: { wayOut: ['do', 'do'] },
   dials: [
     { kind: 'number', name: 'left', min: 0, max: 40, value: 12 },
     { kind: 'number', name: 'right', min: 0, max: 40, value: 7 },

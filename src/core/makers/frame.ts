@@ -55,7 +55,7 @@ export const frameMaker: Maker = {
       turns: { count: places, seconds: 8 },
       picture: draw(first, second),
       lines: {
-        easier: [toDo('do-2'), toAsk('ask-3', facts)],
+        easier: [toDo('do-2', facts), toAsk('ask-3', facts)],
         right: [toDo('do-1', facts), toAsk('ask-1', facts), toAsk('ask-2', facts), inCase('if-1')],
         harder: [toDo('do-3', facts), toAsk('ask-4', facts), toAsk('ask-5', facts)],
       },

@@ -3,7 +3,7 @@ import { fairStart, shorterGame, simulate, type GameLength } from '../games/simu
 import { listOf, type MessageValues, type Say } from '../message.ts';
 import { ok } from '../outcome.ts';
 import { rememberLast } from '../remembering.ts';
-import type { MakerValues } from '../session/makerSource.ts';
+import type { MakerSettings, MakerValues } from '../session/makerSource.ts';
 import { numberOf, type Maker } from './maker.ts';
 import { lasting, lineWriters, type MakerLine, type MakerMaterial } from './makerOutput.ts';
 import { gamePaper, gamePicture } from './gamePaper.ts';
@@ -21,13 +21,28 @@ const CHOICES: Readonly<Record<string, { readonly game: GameName; readonly least
   'set up and knock down': { game: 'skittles', least: 2, most: 10 },
 };
 const ADULT: Player = { seconds: 8, misses: 0 };
-const PLAYERS: Readonly<Record<string, readonly Player[]>> = {
-  'a younger and an older one': [YOUNGER, OLDER],
-  'two alike': [YOUNGER, YOUNGER],
-  'a child and an adult': [YOUNGER, ADULT],
-  'one alone': [YOUNGER],
-  three: [YOUNGER, YOUNGER, OLDER],
+type Who = 'younger' | 'older' | 'adult';
+const PLAYERS: Readonly<Record<string, readonly Who[]>> = {
+  'a younger and an older one': ['younger', 'older'],
+  'two alike': ['younger', 'younger'],
+  'a child and an adult': ['younger', 'adult'],
+  'one alone': ['younger'],
+  three: ['younger', 'younger', 'older'],
 };
+
+/** How those who play do it in this programme. */
+function playersOf(choice: string, settings: MakerSettings): Player[] {
+  const child = (usual: Player, seconds: number | undefined, misses: number | undefined): Player => ({
+    seconds: seconds ?? usual.seconds,
+    misses: misses === undefined ? usual.misses : misses / 100,
+  });
+  const known: Record<Who, Player> = {
+    younger: child(YOUNGER, settings.youngerSeconds, settings.youngerMisses),
+    older: child(OLDER, settings.olderSeconds, settings.olderMisses),
+    adult: ADULT,
+  };
+  return PLAYERS[choice]!.map((who) => known[who]);
+}
 
 /** Everything about a game that takes thousands of plays; remembered, since a dial of the lines does not change it. */
 const judged = rememberLast(60, (text) => {
@@ -54,10 +69,10 @@ export const gameMaker: Maker = {
     { kind: 'list', name: 'words', value: 'cat, sun, red, hop, pin, mud' },
     { kind: 'number', name: 'span', min: 3, max: 60, value: 12 },
   ],
-  make(values, _settings, say) {
+  make(values, settings, say) {
     const words = readWords(String(values.words), { dial: 'words', least: 2, most: 12 });
     if (!words.ok) return words;
-    const { rules, least, most } = rulesOf(values);
+    const { rules, least, most } = rulesOf(values, settings);
     const span = numberOf(values, 'span');
     const { length, ahead, shorter } = judged(JSON.stringify({ rules, span, least }));
     const { game, size, faces } = rules;
@@ -105,9 +120,9 @@ export const gameMaker: Maker = {
   },
 };
 
-function rulesOf(values: MakerValues): { rules: GameRules; least: number; most: number } {
+function rulesOf(values: MakerValues, settings: MakerSettings): { rules: GameRules; least: number; most: number } {
   const { game, least, most } = CHOICES[String(values.game)]!;
-  const players = PLAYERS[String(values.players)]!;
+  const players = playersOf(String(values.players), settings);
   const size = Math.min(most, Math.max(least, numberOf(values, 'size')));
   const faces = numberOf(values, 'faces');
   return {

@@ -7,6 +7,7 @@ import type { LevelName } from '../session/levelName.ts';
 import type { Line } from '../session/line.ts';
 import type { MakerProblem } from '../session/makerProblem.ts';
 import type { MakerSource } from '../session/makerSource.ts';
+import { scaleQuantities } from '../time/calibrate.ts';
 import { runMaker } from './maker.ts';
 import type { MakerLine, MakerOutput } from './makerOutput.ts';
 import { findMaker } from './makers.ts';
@@ -31,7 +32,21 @@ export function generatedParts(source: MakerSource, speech: Speech): Outcome<Gen
   const maker = findMaker(source.maker);
   if (!maker) return err({ code: 'no-such-maker', maker: source.maker });
   const answer = runMaker(maker, source.values, { settings: source.settings, speech });
-  return answer.ok ? ok(partsOf(maker.id, answer.value, speech)) : answer;
+  return answer.ok ? ok(atPace(partsOf(maker.id, answer.value, speech), source.paces?.[answer.value.variant])) : answer;
+}
+
+/** Minutes as homes' answers corrected them, what is done together and alone. */
+function atPace(parts: GeneratedParts, pace: number | undefined): GeneratedParts {
+  if (pace === undefined) return parts;
+  const { minutes } = parts;
+  return {
+    ...parts,
+    minutes: {
+      ...minutes,
+      together: scaleQuantities(minutes.together, pace),
+      alone: scaleQuantities(minutes.alone, pace),
+    },
+  };
 }
 
 function partsOf(

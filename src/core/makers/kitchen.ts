@@ -4,7 +4,7 @@ import { listOf, type Message, type MessageValues } from '../message.ts';
 import { ok } from '../outcome.ts';
 import { inColumn } from '../page/drawing.ts';
 import { labelled } from '../page/pictures.ts';
-import { numberOf, type Maker } from './maker.ts';
+import { numberOf, refuse, type Maker } from './maker.ts';
 import { lasting, lineWriters, usedUp, type MakerMaterial } from './makerOutput.ts';
 
 interface Ingredient {
@@ -47,6 +47,15 @@ const RECIPES: Readonly<Record<string, { readonly parts: readonly Ingredient[]; 
 const SPOONS = [5, 15];
 const CUP = 240;
 
+const SMALLEST_TIN = 12;
+/** A round tin of this width in cm takes what is meant for four. */
+const TIN_FOR_FOUR = 20;
+
+/** For how many a round tin or pan is filled, by its area: at least one. */
+function portionsIn(widthCm: number): number {
+  return Math.max(1, Math.round(4 * (widthCm / TIN_FOR_FOUR) ** 2));
+}
+
 /** What goes in for so many people, as a kitchen measures or counts it. */
 function amountOf({ item, ml, pieces }: Ingredient, people: number): Message {
   if (pieces !== undefined)
@@ -68,22 +77,26 @@ export const kitchenMaker: Maker = {
   dials: [
     { kind: 'choice', name: 'recipe', choices: Object.keys(RECIPES), value: 'flat bread' },
     { kind: 'number', name: 'people', min: 1, max: 12, value: 4 },
+    { kind: 'number', name: 'tin', min: 0, max: 30, value: 0 },
   ],
   make(values, _settings, say) {
     const people = numberOf(values, 'people');
     const recipe = RECIPES[String(values.recipe)]!;
-    const amounts = recipe.parts.map((part) => amountOf(part, people));
-    const half = recipe.parts.map((part) => amountOf(part, people / 2));
+    const tin = numberOf(values, 'tin');
+    if (tin > 0 && tin < SMALLEST_TIN) return refuse('problem.small-tin', { tin, least: SMALLEST_TIN });
+    const portions = tin === 0 ? people : portionsIn(tin);
+    const amounts = recipe.parts.map((part) => amountOf(part, portions));
+    const half = recipe.parts.map((part) => amountOf(part, portions / 2));
     const facts: MessageValues = {
       ...{
         recipe: { key: `kitchen/recipe.${slug(values.recipe)}` },
-        people,
+        ...{ people, tin, portions, each: tin === 0 || portions >= people ? 'enough' : 'less' },
         amounts: listOf(amounts),
         parts: amounts.length,
       },
       ...{ firstAmount: amounts[0]!, halfAmount: half[0]!, hot: recipe.isHot ? 'yes' : 'no' },
       ...{
-        work: { key: `kitchen/work.${slug(values.recipe)}`, values: { people } },
+        work: { key: `kitchen/work.${slug(values.recipe)}`, values: { people: portions } },
         adult: { key: `kitchen/adult.${slug(values.recipe)}` },
       },
       ...{ end: { key: `kitchen/end.${slug(values.recipe)}` }, double: people * 2 },
@@ -92,9 +105,9 @@ export const kitchenMaker: Maker = {
     const sayMessage = ({ key, values: said }: Message) => say(key, said);
     const read = toDo('do-1', facts);
     return ok({
-      facts: [say('fact', facts)],
+      facts: [say('fact', facts), ...(tin > 0 ? [say('fact.tin', facts)] : [])],
       values: facts,
-      turns: { count: recipe.parts.length + people, seconds: 60 },
+      turns: { count: recipe.parts.length + portions, seconds: 60 },
       picture: inColumn(
         amounts.map((amount) => labelled(sayMessage(amount), { width: 90, height: 14 })),
         2,
@@ -104,6 +117,7 @@ export const kitchenMaker: Maker = {
         right: [
           read,
           toAsk('ask-2', facts),
+          toDo('do-5', facts),
           toDo('do-3', facts),
           toDo('do-4', facts),
           toAsk('ask-3', facts),
@@ -112,9 +126,10 @@ export const kitchenMaker: Maker = {
         harder: [read, toAsk('ask-4', facts), toDo('do-3', facts), toDo('do-4', facts), toAsk('ask-5', facts)],
       },
       materials: [
-        ...recipe.parts.filter(({ item }) => item !== 'water').map((part) => bought(part, people)),
+        ...recipe.parts.filter(({ item }) => item !== 'water').map((part) => bought(part, portions)),
         lasting('mixing-bowl', 1, [{ item: 'bowl', fit: 0.8, why: say('swap.bowl') }]),
         lasting('measuring-cup', 1, [{ item: 'cup', fit: 0.7, why: say('swap.cup') }]),
+        lasting('cup', 2, [{ item: 'bowl', fit: 0.7, why: say('swap.alike') }]),
         lasting('teaspoon', 1),
         lasting('spoon', 1),
         lasting('wooden-spoon', 1),

@@ -3,7 +3,7 @@ import { ok, type Outcome } from '../outcome.ts';
 import { dialValues, type Dial } from '../session/dial.ts';
 import type { Regenerate } from '../session/edit.ts';
 import type { MakerProblem } from '../session/makerProblem.ts';
-import { WORDS_EDITION, type MakerSettings, type MakerSource, type MakerValues } from '../session/makerSource.ts';
+import { WORDS_EDITION, type MakerSource, type MakerValues } from '../session/makerSource.ts';
 import { plainSegment } from '../session/plainSegment.ts';
 import type { Segment } from '../session/session.ts';
 import { changesOf, withChanges } from './authorChanges.ts';
@@ -11,12 +11,19 @@ import { generatedParts, type GeneratedParts } from './generatedParts.ts';
 import { findMaker } from './makers.ts';
 import { dialLabelKey, dialsOf, sayFor, type Maker } from './maker.ts';
 
+/** What a part is made with. */
+interface MakerPart extends Pick<MakerSource, 'values' | 'settings' | 'paces'> {
+  /** Unique in the session. */
+  readonly id: string;
+  readonly speech: Speech;
+}
+
 /** A part of a session that a maker writes; its number and choice dials can be turned on the bench. */
 export function segmentFromMaker(
   maker: Maker,
-  { values, settings, id, speech }: { values: MakerValues; settings: MakerSettings; id: string; speech: Speech },
+  { values, settings, paces, id, speech }: MakerPart,
 ): Outcome<Segment, MakerProblem> {
-  const made: MakerSource = { maker: maker.id, values, settings, edition: WORDS_EDITION };
+  const made: MakerSource = { maker: maker.id, values, settings, edition: WORDS_EDITION, ...(paces && { paces }) };
   const generated = generatedParts(made, speech);
   if (!generated.ok) return generated;
   const say = sayFor(maker.id, speech);

@@ -79,16 +79,32 @@ function reach(shapes: readonly Shape[]): { left: number; right: number; top: nu
           [shape.x1, shape.y1],
           [shape.x2, shape.y2],
         ];
+      case 'picture':
+        return [
+          [shape.x, shape.y],
+          [shape.x + shape.w, shape.y + shape.h],
+        ];
       case 'polygon':
         return [...shape.points];
       case 'text': {
         const width = textWidth(shape.text, shape.size);
-        const left =
-          shape.align === 'middle' ? shape.x - width / 2 : shape.align === 'right' ? shape.x - width : shape.x;
+        const from = shape.align === 'middle' ? -width / 2 : shape.align === 'right' ? -width : 0;
+        // Along the writing and above it, turned to the right.
         return [
-          [left, shape.y - shape.size * 0.73],
-          [left + width, shape.y],
-        ];
+          [from, -shape.size * 0.73],
+          [from + width, 0],
+        ].map(([along, above]): readonly [number, number] => {
+          switch (shape.turn ?? 0) {
+            case 0:
+              return [shape.x + along!, shape.y + above!];
+            case 90:
+              return [shape.x - above!, shape.y + along!];
+            case 180:
+              return [shape.x - along!, shape.y - above!];
+            case 270:
+              return [shape.x + above!, shape.y - along!];
+          }
+        });
       }
     }
   });

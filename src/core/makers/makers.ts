@@ -24,6 +24,27 @@ import { braceletMaker } from './bracelet.ts';
 import { countingSongMaker } from './countingSong.ts';
 import { weekStripMaker } from './weekStrip.ts';
 import { chartMaker } from './chart.ts';
+import { wordCardsMaker } from './wordCards.ts';
+import { soundPageMaker } from './soundPage.ts';
+import { littleBookMaker } from './littleBookMaker.ts';
+import { patternSongMaker } from './patternSong.ts';
+import { soundStoryMaker } from './soundStory.ts';
+import { soundBoxesMaker } from './soundBoxes.ts';
+import { sentenceStripsMaker } from './sentenceStrips.ts';
+import { clapFullStopsMaker } from './clapFullStops.ts';
+import { byHeartMaker } from './byHeart.ts';
+import { letterHuntMaker } from './letterHunt.ts';
+import { alphabetChartMaker } from './alphabetChart.ts';
+import { pictureSpellingMaker } from './pictureSpelling.ts';
+import { instructionsMaker } from './instructions.ts';
+import { rhymePotMaker } from './rhymePot.ts';
+import { soundPotMaker } from './soundPot.ts';
+import { blendByEarMaker } from './blendByEar.ts';
+import { clapPartsMaker } from './clapParts.ts';
+import { letterTilesMaker } from './letterTilesMaker.ts';
+import { wordSheetMaker } from './wordSheet.ts';
+import { nameStripMaker } from './nameStrip.ts';
+import { guessSoundMaker } from './guessSound.ts';
 import type { Maker } from './maker.ts';
 import { moneyTableMaker } from './moneyTable.ts';
 import { numberPotsMaker } from './numberPots.ts';
@@ -35,7 +56,7 @@ import { stripsMaker } from './strips.ts';
 import { tallyMaker } from './tally.ts';
 import { volumesMaker } from './volumes.ts';
 
-/** Every maker: numbers in the order of the ladder, then what a day and a story ask for. */
+/** Every maker: numbers in the order of the ladder, what a day and a story ask for, then sounds and words. */
 export const MAKERS: readonly Maker[] = [
   sortingSetMaker,
   placeSettingsMaker,
@@ -72,6 +93,27 @@ export const MAKERS: readonly Maker[] = [
   basketForTheWeekMaker,
   actItOutMaker,
   writingMaker,
+  guessSoundMaker,
+  patternSongMaker,
+  clapPartsMaker,
+  rhymePotMaker,
+  soundStoryMaker,
+  soundPotMaker,
+  blendByEarMaker,
+  soundBoxesMaker,
+  soundPageMaker,
+  alphabetChartMaker,
+  letterHuntMaker,
+  nameStripMaker,
+  letterTilesMaker,
+  pictureSpellingMaker,
+  wordCardsMaker,
+  wordSheetMaker,
+  littleBookMaker,
+  sentenceStripsMaker,
+  instructionsMaker,
+  clapFullStopsMaker,
+  byHeartMaker,
 ];
 
 /** A maker by its name; undefined when there is none. */

@@ -22,6 +22,7 @@ const inWords = (numbers: readonly number[]) => listOf(numbers.map(named), 'comm
 export const numberRowMaker: Maker = {
   id: 'number-row',
   skills: ['say-row', 'count-back'],
+  run: { wayOut: ['do', 'do'] },
   dials: [
     { kind: 'number', name: 'to', min: 8, max: 30, value: 13 },
     { kind: 'number', name: 'missing', min: 2, max: 29, value: 7 },

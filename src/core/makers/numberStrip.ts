@@ -1,6 +1,7 @@
 import { listOf, type MessageValues } from '../message.ts';
 import { ok } from '../outcome.ts';
 import type { Drawing, Shape } from '../page/drawing.ts';
+import { fittingEdge } from '../page/fittingEdge.ts';
 import { CAP_HEIGHT, fittingSize } from '../page/text.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
 import { lasting, lineWriters, usedUp } from './makerOutput.ts';
@@ -55,24 +56,8 @@ function strip(numbers: readonly number[]): Drawing {
   const width = numbers.length * CELL;
   const cells = numbers.flatMap((number, index): Shape[] => [
     { kind: 'text', x: (index + 0.5) * CELL, y, size, text: String(number), align: 'middle' },
-    ...(index > 0 ? edge(index * CELL, index) : []),
+    ...(index > 0 ? fittingEdge(index * CELL, HEIGHT, index) : []),
   ]);
   const frame: Shape = { kind: 'rect', x: 0, y: 0, w: width, h: HEIGHT, stroke: 'ink', width: 0.4, fill: 'white' };
   return { width, height: HEIGHT, shapes: [frame, ...cells] };
-}
-
-/** The edge of a cut: a zigzag whose teeth depend on the cut, so that no two are alike. */
-function edge(x: number, cut: number): Shape[] {
-  const heights = [0, 4 + ((cut * 5) % 7), 13 + ((cut * 3) % 5), 21 + (cut % 4), 28];
-  const depths = [0, cut % 2 ? 3 : -3, cut % 3 ? -2.5 : 2.5, cut % 4 < 2 ? 3 : -2, 0];
-  return heights.slice(1).map((height, index): Shape => ({
-    kind: 'line',
-    x1: x + depths[index]!,
-    y1: heights[index]!,
-    x2: x + depths[index + 1]!,
-    y2: height,
-    stroke: 'ink',
-    width: 0.4,
-    isDashed: true,
-  }));
 }

@@ -66,7 +66,7 @@ export const numeralPageMaker: Maker = {
           inCase('if-1'),
           toNotice('notice-1'),
         ],
-        harder: [...trace, toDo('do-4', facts), toAsk('ask-3', facts), inCase('if-1')],
+        harder: [...trace, toDo('do-4', facts), toDo('do-5', facts), toAsk('ask-3', facts), inCase('if-1')],
       },
       materials: [
         ...(written === 'in flour' ? [usedUp('flour', 1), lasting('baking-tray', 1)] : []),

@@ -3,7 +3,8 @@ import { longestChain } from '../numbers/chains.ts';
 import { pairCards } from '../numbers/pairs.ts';
 import { ok } from '../outcome.ts';
 import { inGrid, moved, type Drawing, type Ink, type Shape } from '../page/drawing.ts';
-import { dotFace, wordCard } from '../page/pieces.ts';
+import { dotFace, framedCard, wordCard } from '../page/pieces.ts';
+import { fittingCard } from '../page/fittingEdge.ts';
 import { CAP_HEIGHT } from '../page/text.ts';
 import type { MakerSettings, MakerValues } from '../session/makerSource.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
@@ -25,8 +26,9 @@ interface CardFace {
 }
 
 /** A card takes a die face in each half; where a part is over six every card is twice as wide, so that dots stay as large. */
-function faceFor(pairs: readonly Pair[], asSigns: boolean): CardFace {
-  const isWide = !asSigns && pairs.some((pair) => Math.max(...pair) > 6);
+function faceFor(pairs: readonly Pair[], { faces, back }: MakerValues): CardFace {
+  const asSigns = faces === 'numerals';
+  const isWide = (!asSigns || back === 'the dots') && pairs.some((pair) => Math.max(...pair) > 6);
   return { width: isWide ? 4 * DIE : 2 * DIE, asSigns };
 }
 
@@ -74,6 +76,32 @@ function totalBack([first, second]: Pair, { width, asSigns }: CardFace): Drawing
   };
 }
 
+const PIECE_WIDTH = 30;
+
+/** A card with its total beside it, cut off along the edge of that total: every piece with it fits every card that makes it. */
+function withPiece(pair: Pair, face: CardFace, largest: number): Drawing {
+  const total = pair[0] + pair[1];
+  const size = { width: PIECE_WIDTH, height: CARD_HEIGHT };
+  if (face.asSigns)
+    return fittingCard(pairCard(pair, face), wordCard(String(total), { ...size, most: NUMERAL }), total);
+  // Dots of one size on all pieces of a set.
+  const dots = dotFace(total, largest > 6 ? PIECE_WIDTH / 2 : PIECE_WIDTH);
+  const shapes = moved(dots.shapes, (PIECE_WIDTH - dots.width) / 2, (CARD_HEIGHT - dots.height) / 2);
+  return fittingCard(pairCard(pair, face), { ...size, shapes }, total);
+}
+
+/** What is printed behind the cards; nothing where their backs stay empty. */
+function backsOf(pairs: readonly Pair[], face: CardFace, { back }: MakerValues): Drawing[] | undefined {
+  switch (back) {
+    case 'the total':
+      return pairs.map((pair) => totalBack(pair, face));
+    case 'the dots':
+      return pairs.map((pair) => pairCard(pair, { ...face, asSigns: false }));
+    default:
+      return undefined;
+  }
+}
+
 /** Cards named in one fact; the rest are told by their number. */
 const MOST_NAMED = 14;
 const MOST_SHOWN = 12;
@@ -93,16 +121,23 @@ export const pairCardsMaker: Maker = {
     { kind: 'choice', name: 'order', choices: ['both', 'once'], value: 'both' },
     { kind: 'choice', name: 'zero', choices: ['yes', 'no'], value: 'yes' },
     { kind: 'choice', name: 'faces', choices: ['dots', 'numerals'], value: 'dots' },
-    { kind: 'choice', name: 'back', choices: ['nothing', 'the total'], value: 'nothing' },
+    {
+      kind: 'choice',
+      name: 'back',
+      choices: ['nothing', 'the total', 'the dots', 'a piece that fits'],
+      value: 'nothing',
+    },
   ],
   make(values, settings, say) {
     const isChain = values.set === 'a chain';
-    const hasBacks = values.back === 'the total';
     const pairs = pairsOf(values);
     const refused = refusePairs(pairs, values, settings);
     if (refused) return refused;
-    const face = faceFor(pairs, values.faces === 'numerals');
-    const cards = pairs.map((pair) => pairCard(pair, face));
+    const face = faceFor(pairs, values);
+    const largest = Math.max(...pairs.map(([one, other]) => one + other));
+    const hasPieces = values.back === 'a piece that fits';
+    const cards = pairs.map((pair) => (hasPieces ? withPiece(pair, face, largest) : pairCard(pair, face)));
+    const backs = backsOf(pairs, face, values);
     const printable = { title: say('title'), cards, sheets: [] };
     const facts: MessageValues = {
       cards: pairs.length,
@@ -112,15 +147,20 @@ export const pairCardsMaker: Maker = {
     return ok({
       values: { ...facts, ...shownPair(pairs), faces: String(values.faces) },
       turns: { count: pairs.length, seconds: 12 },
-      facts: [say('fact', facts), say('fact.chain', chainFacts(pairs)), ...(hasBacks ? [say('fact.backs')] : [])],
-      picture: inGrid(cards.slice(0, MOST_SHOWN).map(framed), face.width > 2 * DIE ? 2 : 3, 4),
+      facts: [
+        say('fact', facts),
+        say('fact.chain', chainFacts(pairs)),
+        ...(backs ? [say('fact.backs', { back: values.back === 'the dots' ? 'dots' : 'total' })] : []),
+        ...(hasPieces ? [say('fact.pieces')] : []),
+      ],
+      picture: inGrid(cards.slice(0, MOST_SHOWN).map(framedCard), cards[0]!.width > 2 * DIE ? 2 : 3, 4),
       lines: isChain ? chainLines(pairs, values, say) : totalLines(pairs, values, say),
       materials: [
         usedUp('paper', sheetsNeeded(printable), [{ item: 'domino', fit: 0.8, why: say('swap.domino') }]),
         lasting('scissors', 1),
       ],
       actions: ['scissors'],
-      printable: { ...printable, ...(hasBacks && { backs: pairs.map((pair) => totalBack(pair, face)) }) },
+      printable: { ...printable, ...(backs && { backs }) },
       key: pairs.map(([one, other]) => say('key', { one, other, total: one + other })),
     });
   },
@@ -154,7 +194,10 @@ function pairsOf(values: MakerValues): Pair[] {
 function refusePairs(pairs: readonly Pair[], values: MakerValues, { stage }: MakerSettings) {
   const isChain = values.set === 'a chain';
   if (values.faces === 'numerals' && stage === 'objects') return refuse('problem.stage');
-  if (isChain && values.back === 'the total') return refuse('problem.chain-backs');
+  if (isChain && values.back !== 'nothing') return refuse('problem.chain-backs');
+  if (values.back === 'the dots' && values.faces !== 'numerals') return refuse('problem.dots-twice');
+  if (values.back === 'a piece that fits' && faceFor(pairs, values).width > 2 * DIE)
+    return refuse('problem.pieces-wide');
   if (pairs.length === 0) return refuse('problem.no-pair', { total: numberOf(values, 'total') });
   if (isChain && pairs.length === 1) return refuse('problem.chain-of-one');
   if (pairs.length > MOST_CARDS) return refuse('problem.too-many', { cards: pairs.length, most: MOST_CARDS });
@@ -200,6 +243,7 @@ function totalLines(pairs: readonly Pair[], values: MakerValues, say: Say): Line
     right: [
       ...[lay, toAsk('ask-1', facts)],
       ...(values.back === 'the total' ? [toDo('do-4')] : []),
+      ...(values.back === 'the dots' ? [toDo('do-9')] : []),
       ...(others.length > 0 ? [toAsk('ask-3', facts)] : []),
       ...[...hidden, toNotice('notice-1')],
     ],
@@ -222,16 +266,5 @@ function chainLines(pairs: readonly Pair[], values: MakerValues, say: Say): Line
     easier: [toDo('do-6', facts), begin, join],
     right: [lay, begin, join, toDo('do-7'), toAsk('ask-6', facts)],
     harder: [lay, toDo('do-8', facts), toAsk('ask-7', facts)],
-  };
-}
-
-function framed(drawing: Drawing): Drawing {
-  const { width, height } = drawing;
-  return {
-    ...drawing,
-    shapes: [
-      { kind: 'rect', x: 0, y: 0, w: width, h: height, stroke: 'line', width: 0.4, radius: 2, fill: 'white' },
-      ...drawing.shapes,
-    ],
   };
 }

@@ -63,6 +63,7 @@ const GAP: Drawing = {
 export const patternRowMaker: Maker = {
   id: 'pattern-row',
   skills: ['pattern'],
+  run: { wayOut: ['do', 'do'] },
   dials: [
     { kind: 'list', name: 'unit', value: 'red red blue' },
     { kind: 'number', name: 'length', min: 2, max: MOST_ROW, value: 8 },

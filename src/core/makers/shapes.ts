@@ -22,6 +22,7 @@ const named = (shape: string): Message => ({ key: `shapes/shape.${shape}` });
 export const shapesMaker: Maker = {
   id: 'shapes',
   skills: ['shapes', 'same-different'],
+  run: { wayOut: ['do', 'do'] },
   dials: [
     { kind: 'choice', name: 'shape', choices: names, value: 'triangle' },
     { kind: 'choice', name: 'other', choices: names, value: 'square' },

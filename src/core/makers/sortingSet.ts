@@ -18,6 +18,7 @@ const kindName = (kind: string, number: number): Message => ({ key: `sorting-set
 export const sortingSetMaker: Maker = {
   id: 'sorting-set',
   skills: ['sort', 'same-different', 'match'],
+  run: { wayOut: ['do', 'do'] },
   dials: [
     { kind: 'list', name: 'colours', value: 'red, blue, yellow' },
     { kind: 'number', name: 'kinds', min: 1, max: 4, value: 2 },

@@ -35,6 +35,7 @@ const FIT_ACROSS = 9;
 export const stripsMaker: Maker = {
   id: 'strips',
   skills: ['order', 'compare'],
+  run: { wayOut: ['do', 'do'] },
   dials: [
     { kind: 'number', name: 'from', min: 1, max: 12, value: 1 },
     { kind: 'number', name: 'to', min: 1, max: 12, value: 6 },

@@ -8,6 +8,7 @@ import { lasting, lineWriters, usedUp } from './makerOutput.ts';
 export const tallyMaker: Maker = {
   id: 'tally',
   skills: ['see-how-many', 'touch-count'],
+  run: { wayOut: ['do', 'do'] },
   dials: [{ kind: 'number', name: 'number', min: 5, max: 50, value: 13 }],
   make(values, _settings, say) {
     const number = numberOf(values, 'number');

@@ -16,6 +16,7 @@ const MOST_TEASPOONS = 12;
 export const volumesMaker: Maker = {
   id: 'volumes',
   skills: ['compare', 'science'],
+  run: { wayOut: ['do', 'do'] },
   dials: [
     { kind: 'number', name: 'container', min: 50, max: 5000, value: 750 },
     { kind: 'list', name: 'shares', value: '1 2' },

@@ -123,6 +123,10 @@ function turnedRight(drawing: Drawing): Drawing {
           const [x2, y2] = turn(shape.x2, shape.y2);
           return { ...shape, x1, y1, x2, y2 };
         }
+        case 'picture': {
+          const [right, bottom] = turn(shape.x, shape.y);
+          return { ...shape, x: right - shape.w, y: bottom - shape.h };
+        }
         case 'polygon':
           return { ...shape, points: shape.points.map(([x, y]) => turn(x, y)) };
         case 'circle': {

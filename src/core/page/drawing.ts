@@ -43,6 +43,17 @@ export type Shape =
       readonly x2: number;
       readonly y2: number;
     })
+  | {
+      /** A small picture by its name, as high as wide. */
+      readonly kind: 'picture';
+      readonly name: string;
+      readonly x: number;
+      readonly y: number;
+      readonly w: number;
+      readonly h: number;
+      /** Turned to the right about its middle. */
+      readonly turn?: Turn | undefined;
+    }
   | (Inked & { readonly kind: 'polygon'; readonly points: readonly (readonly [number, number])[] })
   | {
       readonly kind: 'text';
@@ -55,7 +66,12 @@ export type Shape =
       readonly align?: 'left' | 'middle' | 'right' | undefined;
       readonly isBold?: boolean | undefined;
       readonly fill?: Ink | undefined;
+      /** Turned to the right about (x, y). */
+      readonly turn?: Turn | undefined;
     };
+
+/** Degrees to the right that writing and pictures stand turned by. */
+type Turn = 0 | 90 | 180 | 270;
 
 /** Shapes in millimetres from the top left, on a ground of a width and height. */
 export interface Drawing {
@@ -87,6 +103,8 @@ export function scaled(drawing: Drawing, factor: number): Drawing {
     shapes: drawing.shapes.map((shape): Shape => {
       const width = 'width' in shape && shape.width !== undefined ? { width: by(shape.width) } : {};
       switch (shape.kind) {
+        case 'picture':
+          return { ...shape, x: by(shape.x), y: by(shape.y), w: by(shape.w), h: by(shape.h) };
         case 'rect':
           return {
             ...shape,
@@ -108,6 +126,42 @@ export function scaled(drawing: Drawing, factor: number): Drawing {
       }
     }),
   };
+}
+
+/** A whole drawing turned to the right by so many quarters, its writing with it. */
+export function quarterTurned(drawing: Drawing, quarters: 1 | 2 | 3): Drawing {
+  const { width, height } = drawing;
+  const place = (x: number, y: number): readonly [number, number] => [height - y, x];
+  const box = (shape: { x: number; y: number; w: number; h: number }) => ({
+    ...{ x: height - shape.y - shape.h, y: shape.x, w: shape.h, h: shape.w },
+  });
+  const more = (turn: Turn = 0) => ((turn + 90) % 360) as Turn;
+  const once: Drawing = {
+    ...{ width: height, height: width },
+    shapes: drawing.shapes.map((shape): Shape => {
+      switch (shape.kind) {
+        case 'rect':
+          return { ...shape, ...box(shape) };
+        case 'picture':
+          return { ...shape, ...box(shape), turn: more(shape.turn) };
+        case 'line': {
+          const [[x1, y1], [x2, y2]] = [place(shape.x1, shape.y1), place(shape.x2, shape.y2)];
+          return { ...shape, x1, y1, x2, y2 };
+        }
+        case 'polygon':
+          return { ...shape, points: shape.points.map(([x, y]) => place(x, y)) };
+        case 'circle': {
+          const [x, y] = place(shape.x, shape.y);
+          return { ...shape, x, y };
+        }
+        case 'text': {
+          const [x, y] = place(shape.x, shape.y);
+          return { ...shape, x, y, turn: more(shape.turn) };
+        }
+      }
+    }),
+  };
+  return quarters === 1 ? once : quarterTurned(once, (quarters - 1) as 1 | 2);
 }
 
 /** Drawings one beside the other, with a gap, their tops in line; none gives an empty drawing. */

@@ -85,7 +85,8 @@ export function finishPage(
 
 /** A filled ground becomes an outline; small dots and writing stay, since they carry the meaning. */
 function withoutGround(shape: Shape): Shape {
-  if (shape.kind === 'text' || shape.kind === 'line' || !shape.fill || shape.fill === 'white') return shape;
+  if (shape.kind === 'text' || shape.kind === 'line' || shape.kind === 'picture') return shape;
+  if (!shape.fill || shape.fill === 'white') return shape;
   const isSmall = shape.kind === 'circle' && shape.r <= 6;
   return isSmall && shape.fill === 'ink'
     ? shape

@@ -148,3 +148,15 @@ function bundle(strokes: number): Drawing {
     strokes === 5 ? [{ kind: 'line', x1: 1, y1: 16, x2: 19, y2: 4, stroke: 'ink', width: 1 }] : [];
   return { width: 22, height: 20, shapes: [...upright, ...across] };
 }
+
+/** A card with its edge, as it lies on a table. */
+export function framedCard(drawing: Drawing): Drawing {
+  const { width, height } = drawing;
+  return {
+    ...drawing,
+    shapes: [
+      { kind: 'rect', x: 0, y: 0, w: width, h: height, stroke: 'line', width: 0.4, radius: 2, fill: 'white' },
+      ...drawing.shapes,
+    ],
+  };
+}

@@ -1,21 +1,11 @@
-import type { Drawing, Shape } from './drawing.ts';
-
-type Point = readonly [number, number];
-
-/** Part of an ellipse, from an angle to an angle in degrees: 0 is right, 90 is up; the long way round is negative or positive as given. */
-function arc(cx: number, cy: number, [rx, ry]: Point, from: number, to: number): Point[] {
-  const steps = Math.max(6, Math.round(Math.abs(to - from) / 12));
-  return Array.from({ length: steps + 1 }, (_, step) => {
-    const angle = ((from + ((to - from) * step) / steps) * Math.PI) / 180;
-    return [cx + Math.cos(angle) * rx, cy - Math.sin(angle) * ry] as const;
-  });
-}
+import type { Drawing } from './drawing.ts';
+import { arc, tracedStrokes, type Stroke } from './tracing.ts';
 
 /**
  * How each digit is written: its strokes in order, as points along the middle of the line. The box is 60 wide and 100 high,
  * from the top left. Drawn by us for this program.
  */
-const DIGIT_STROKES: Readonly<Record<string, readonly (readonly Point[])[]>> = {
+const DIGIT_STROKES: Readonly<Record<string, readonly Stroke[]>> = {
   0: [arc(30, 50, [24, 46], 60, 420)],
   1: [
     [
@@ -71,51 +61,7 @@ export function tracedNumeral(number: number, height: number): Drawing {
     width: digits.length * step,
     height: height + 6,
     shapes: digits.flatMap((digit, place) =>
-      digitShapes(DIGIT_STROKES[digit]!, { factor, x: place * step + 7 * factor }),
+      tracedStrokes(DIGIT_STROKES[digit]!, { factor, x: place * step + 7 * factor, y: 3 }),
     ),
   };
-}
-
-function digitShapes(
-  strokes: readonly (readonly Point[])[],
-  { factor, x: left }: { factor: number; x: number },
-): Shape[] {
-  const at = ([x, y]: Point): Point => [left + x * factor, 3 + y * factor];
-  const along = (
-    points: readonly Point[],
-    ink: Pick<Extract<Shape, { kind: 'line' }>, 'stroke' | 'width' | 'isDashed'>,
-  ) =>
-    points.slice(1).map((point, index): Shape => {
-      const [x1, y1] = at(points[index]!);
-      const [x2, y2] = at(point);
-      return { kind: 'line', x1, y1, x2, y2, ...ink };
-    });
-  const joints = (points: readonly Point[]): Shape[] =>
-    points.map((point) => ({ kind: 'circle', x: at(point)[0], y: at(point)[1], r: 5 * factor, fill: 'line' }));
-  return [
-    ...strokes.flatMap((points) => [...along(points, { stroke: 'line', width: 10 * factor }), ...joints(points)]),
-    ...strokes.flatMap((points) => along(everyOther(points), { stroke: 'ink', width: 0.5, isDashed: true })),
-    ...strokes.flatMap((points, index): Shape[] => {
-      const [x, y] = at(points[0]!);
-      const r = Math.max(2.2, 4 * factor);
-      return [
-        { kind: 'circle', x, y, r, fill: 'teal' },
-        {
-          kind: 'text',
-          x,
-          y: y + r * 0.5,
-          size: r * 1.4,
-          text: String(index + 1),
-          align: 'middle',
-          fill: 'white',
-          isBold: true,
-        },
-      ];
-    }),
-  ];
-}
-
-/** Curves have many points; a broken line along all of them would not be broken. */
-function everyOther(points: readonly Point[]): readonly Point[] {
-  return points.filter((_, index) => index % 3 === 0 || index === points.length - 1);
 }

@@ -1,5 +1,6 @@
 import type { LevelName } from './levelName.ts';
 import type { Line } from './line.ts';
+import type { Accent } from '../sounds/accents.ts';
 import type { CurrencyName } from '../numbers/currencies.ts';
 
 /** How a school brings something new: free hands first, a set presentation in small steps, or inside daily life. */
@@ -21,6 +22,20 @@ export interface MakerSettings {
   readonly currency: CurrencyName;
   /** Absent in what was stored before there was a choice: hands first. */
   readonly school?: NumberSchool | undefined;
+  /** How words are said here; absent: as in southern Britain. */
+  readonly accent?: Accent | undefined;
+  /** Letters that a child meets first; absent: small ones. */
+  readonly letters?: 'small' | 'capitals' | undefined;
+  /** Whether a letter is met by its sound or by its name; absent: by its sound. */
+  readonly firstSaid?: 'sounds' | 'names' | undefined;
+  /** The order in which sounds are taught, a group to a line; absent: our own. */
+  readonly soundOrder?: string | undefined;
+  /** Seconds that a turn of a game takes a younger child; absent: the usual. Likewise an older one. */
+  readonly youngerSeconds?: number | undefined;
+  readonly olderSeconds?: number | undefined;
+  /** Of a hundred turns of a younger child's, how many go amiss, 0 to 90; absent: the usual. Likewise an older one's. */
+  readonly youngerMisses?: number | undefined;
+  readonly olderMisses?: number | undefined;
 }
 
 /** The school that settings follow; hands first where they do not say. */
@@ -51,8 +66,15 @@ export interface MakerSource {
   readonly settings: MakerSettings;
   /** The edition of the maker's words that stand in the part; absent: the first. */
   readonly edition?: number | undefined;
+  /** What its minutes are multiplied by for each way of running it, after homes' answers; absent: as the maker plans. */
+  readonly paces?: Readonly<Record<string, number>> | undefined;
   /** What the author changed since; made again at each turn of a dial. */
   readonly changes?: AuthorChanges | undefined;
+}
+
+/** The name under which answers about a maker's part are kept: its maker and the way it was run. */
+export function answersKey({ maker, values }: Pick<MakerSource, 'maker' | 'values'>): string {
+  return values.variant === undefined ? `maker:${maker}` : `maker:${maker}:${values.variant}`;
 }
 
 /** An author's changes to the lines of a level, by the ids of the maker's lines. */

@@ -28,22 +28,16 @@ export function segmentFromBook(
   id: string,
   { pace, speech }: { pace: ReadingPace; speech: Speech },
 ): Segment {
-  const { words, pages, pauses } = book;
+  const { words, pages, pauses, numbers = [] } = book;
   const title = { own: book.title };
   const lines: Line[] = [
     saidLine(`${id}-do`, 'do', { key: 'framing/fetch-book', values: { title } }, speech),
     saidLine(`${id}-read`, 'read', { key: 'framing/read-it', values: { title } }, speech),
-    ...pauses.map(({ page, question, why }, index) => ({
-      ...saidLine(
-        `${id}-ask-${index + 1}`,
-        'ask',
-        { key: 'framing/after-page', values: { page, question: { own: question } } },
-        speech,
-      ),
-      why,
-    })),
+    ...[...pauseLines(pauses, id, speech), ...countLines(numbers, id, speech)]
+      .sort((one, other) => one.page - other.page)
+      .map(({ line }) => line),
   ];
-  const together = readAloudMinutes({ words, pages, pauses: pauses.length, ...pace });
+  const together = readAloudMinutes({ words, pages, pauses: pauses.length + numbers.length, ...pace });
   return {
     ...plainSegment(id, 'book', book.title, together),
     from: book.key,
@@ -51,6 +45,20 @@ export function segmentFromBook(
     retold: book.retold,
     lines,
   };
+}
+
+function pauseLines(pauses: ShelfBook['pauses'], id: string, speech: Speech): { page: number; line: Line }[] {
+  return pauses.map(({ page, question, why }, index) => {
+    const says = { key: 'framing/after-page', values: { page, question: { own: question } } };
+    return { page, line: { ...saidLine(`${id}-ask-${index + 1}`, 'ask', says, speech), why } };
+  });
+}
+
+function countLines(numbers: NonNullable<ShelfBook['numbers']>, id: string, speech: Speech) {
+  return numbers.map(({ page, number }, index) => {
+    const says = { key: 'framing/count-on-page', values: { page, number } };
+    return { page, line: saidLine(`${id}-count-${index + 1}`, 'do', says, speech) };
+  });
 }
 
 /** Singing a song: its verses a line each, with what the hands do. */

@@ -54,6 +54,12 @@ test('work for the adult grows with set-up and mess', () => {
 
 test('full stops are counted where a sentence ends, not inside a number or a word', () => {
   assert.deepEqual(fullStopsByPage(['“Over,” said the goat. “Under!”', 'It cost 3.50. Really?! Yes…', '']), [2, 3, 0]);
+  const speech = [
+    '“Who is it?” he said. “Me!” “Come in … slowly.”',
+    'Mr. Pell met Dr. Vale at St. Ives. “Oh!” they said.',
+  ];
+  assert.deepEqual(fullStopsByPage(speech), [3, 2]);
+  assert.deepEqual(fullStopsByPage(speech, 'every'), [5, 3]);
   assert.equal(countWordsIn('It isn’t wet, it’s rain-soaked — 3 times.'), 7);
 });
 

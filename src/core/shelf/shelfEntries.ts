@@ -23,6 +23,8 @@ export interface ShelfBook {
   readonly words: number;
   readonly pages: number;
   readonly pauses: readonly BookPause[];
+  /** What can be counted on which page; absent where it does not count. */
+  readonly numbers?: readonly { readonly page: number; readonly number: number }[] | undefined;
   /** How to tell it when the book is not at hand. */
   readonly retold?: string | undefined;
   readonly skills: readonly string[];

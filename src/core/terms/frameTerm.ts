@@ -15,6 +15,8 @@ export interface TermFrame {
   /** In order, one a week; the weeks beyond them have none yet. */
   readonly themes: readonly string[];
   readonly school: School;
+  /** The programme’s own order of sounds, where it has one. */
+  readonly soundOrder?: string | undefined;
 }
 
 /** A term from its frame: a week for each calendar week it touches, with one empty session each, ids from `newId`. */
@@ -35,7 +37,7 @@ export function frameTerm(frame: TermFrame, newId: () => string): Outcome<Term, 
     })),
     days: [],
     school,
-    steps: stepsOf(school),
+    steps: stepsOf(school, frame.soundOrder),
     rules: { targets: firstTargets(), perSlot: [1, 3], repeat: 2, rest: 3 },
   });
 }

@@ -1,9 +1,13 @@
 import { NUMBER_SKILLS } from '../ladders/skills.ts';
+import { readSoundOrder } from '../words/soundOrder.ts';
 
 /** Schools of practice for the sequence that runs beside the themes. */
 export const SCHOOLS = ['sounds-first', 'letter-a-week', 'whole-words', 'own-name', 'number-rungs'] as const;
 /** One of the schools of practice. */
 export type School = (typeof SCHOOLS)[number];
+
+/** Schools whose steps are letters and sounds. */
+export const SOUND_SCHOOLS: readonly School[] = ['sounds-first', 'letter-a-week'];
 
 const COMMON_WORDS =
   'the and a to I in is it you he she we my see look go can me at on up no yes come here said was are have they what like this with for'.split(
@@ -12,21 +16,11 @@ const COMMON_WORDS =
 /** How many common words are learned at a time. */
 const WORDS_IN_A_SET = 5;
 
-/** The usual steps of a school, one for each week with a session. An author may change them. */
-export function stepsOf(school: School): string[] {
+/** The usual steps of a school, one for each week with a session; sounds in the order of the programme. An author may change them. */
+export function stepsOf(school: School, soundOrder?: string): string[] {
   switch (school) {
     case 'sounds-first':
-      return [
-        's a t p',
-        'i n m d',
-        'g o c k',
-        'ck e u r',
-        'h b f l',
-        'ff ll ss',
-        'j v w x',
-        'y z zz qu',
-        'ch sh th ng nk',
-      ];
+      return readSoundOrder(soundOrder).map((group) => group.join(' '));
     case 'letter-a-week':
       return [...'abcdefghijklmnopqrstuvwxyz'].map((letter) => `${letter.toUpperCase()} ${letter}`);
     case 'whole-words':

@@ -22,7 +22,7 @@ export type TermEdit =
   | { readonly do: 'put-day'; readonly day: TermDay }
   | { readonly do: 'remove-day'; readonly id: string }
   | { readonly do: 'set-title'; readonly title: string }
-  | { readonly do: 'choose-school'; readonly school: School }
+  | { readonly do: 'choose-school'; readonly school: School; readonly soundOrder?: string | undefined }
   | { readonly do: 'set-steps'; readonly steps: readonly string[] }
   | { readonly do: 'set-rules'; readonly rules: Partial<TermRules> }
   | {
@@ -89,7 +89,7 @@ function change(term: Term, edit: TermEdit): Term {
     case 'set-title':
       return { ...term, title: edit.title };
     case 'choose-school':
-      return { ...term, school: edit.school, steps: stepsOf(edit.school) };
+      return { ...term, school: edit.school, steps: stepsOf(edit.school, edit.soundOrder) };
     case 'set-steps':
       return { ...term, steps: edit.steps };
     case 'set-rules':

@@ -52,6 +52,7 @@ function brokenRule({ slots, activities, perSlot, repeat, rest }: TermPlanInput,
   return null;
 }
 
+const sorted = (json: string) => JSON.stringify((JSON.parse(json) as string[][]).map((set) => set.sort()));
 const namesOf = (term: TermState) => term.read().map(({ activities }) => [...activities]);
 
 test('a filled term keeps every rule and its score through any changes, and undoing brings back what stood', () => {
@@ -82,8 +83,6 @@ test('a filled term keeps every rule and its score through any changes, and undo
     }
   }
 });
-
-const sorted = (json: string) => JSON.stringify((JSON.parse(json) as string[][]).map((set) => set.sort()));
 
 test('a slot is filled with the set that gains most, as trying every set does', () => {
   for (let seed = 1; seed <= 200; seed++) {

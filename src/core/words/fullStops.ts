@@ -1,9 +1,20 @@
-/** Where a sentence ends: a full stop, question mark or exclamation mark, once for several in a row, before space, a quotation mark or the end. */
-const SENTENCE_END = /[.!?…]+(?=["”’)\]]*(\s|$))/g;
+/** Marks that may end a sentence, several in a row as one, with what closes behind them. */
+const MARKS = /[.!?…]+["”’)\]]*(?=\s|$)/g;
+/** What ends with a full stop and ends no sentence. */
+const SHORTENED = /(?:^|[^\p{L}])(?:Mr|Mrs|Ms|Dr|St|Prof|No)$/u;
 
-/** Sentence ends on each page, for clapping at them; an empty page has none. */
-export function fullStopsByPage(pages: readonly string[]): number[] {
-  return pages.map((page) => page.match(SENTENCE_END)?.length ?? 0);
+/**
+ * Sentence ends on each page, for clapping at them; an empty page has none. A mark inside speech that goes on (“Who?” he said) is
+ * none, and the stop of Mr. and Dr. is none; with `every`, each mark counts but for theirs.
+ */
+export function fullStopsByPage(pages: readonly string[], which: 'ends' | 'every' = 'ends'): number[] {
+  return pages.map((page) => [...page.matchAll(MARKS)].filter((found) => isEnd(page, found, which)).length);
+}
+
+function isEnd(page: string, { 0: marks, index }: RegExpMatchArray, which: 'ends' | 'every'): boolean {
+  if (marks.startsWith('.') && SHORTENED.test(page.slice(0, index))) return false;
+  // What goes on in small letters is the same sentence.
+  return which === 'every' || !/^\s+\p{Ll}/u.test(page.slice(index! + marks.length));
 }
 
 /** Words of a text: runs of letters, digits and apostrophes. An empty text has none. */

@@ -69,7 +69,8 @@ export function wordSets({ order, size, restAfter, gapsWeeks, today, log }: Word
     fill();
   }
   const rested = [...resting].map(([word, { next }]) => ({ word, next }));
-  rested.sort((left, right) => byCodeUnit(left.next, right.next));
+  const place = new Map(order.map((word, index) => [word, index]));
+  rested.sort((left, right) => byCodeUnit(left.next, right.next) || place.get(left.word)! - place.get(right.word)!);
   return {
     active,
     due: rested.filter(({ next }) => next <= today).map(({ word }) => word),

@@ -42,7 +42,7 @@ function DotsView({ dots }: { dots: readonly Dot[] }) {
   return <path d={arcs.join('')} {...paintOf(dots[0]!)} />;
 }
 
-const paintOf = ({ fill, stroke, width, isDashed }: Exclude<Shape, { kind: 'text' }>) => ({
+const paintOf = ({ fill, stroke, width, isDashed }: Exclude<Shape, { kind: 'text' | 'picture' }>) => ({
   fill: fill ? INKS[fill] : 'none',
   stroke: stroke ? INKS[stroke] : 'none',
   strokeWidth: width ?? 0.3,
@@ -60,9 +60,21 @@ function ShapeView({ shape }: { shape: OtherShape }) {
         fontWeight={shape.isBold ? 700 : 400}
         fill={INKS[shape.fill ?? 'ink']}
         className="drawn-text"
+        transform={shape.turn ? `rotate(${shape.turn} ${shape.x} ${shape.y})` : undefined}
       >
         {shape.text}
       </text>
+    );
+  if (shape.kind === 'picture')
+    return (
+      <image
+        href={`/pictures/${shape.name}.svg`}
+        x={shape.x}
+        y={shape.y}
+        width={shape.w}
+        height={shape.h}
+        transform={shape.turn ? `rotate(${shape.turn} ${shape.x + shape.w / 2} ${shape.y + shape.h / 2})` : undefined}
+      />
     );
   const paint = paintOf(shape);
   switch (shape.kind) {

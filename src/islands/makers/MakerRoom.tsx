@@ -27,14 +27,16 @@ export interface MakerRoomProps {
   readonly mayWrite: boolean;
   /** What a maker that takes long makes as it starts. */
   readonly first?: MakerOutput | undefined;
+  /** The values its dials start from. */
+  readonly start: MakerValues;
 }
 
 const LEVEL_WORDS: Readonly<Record<LevelName, string>> = { easier: 'easier', right: 'just right', harder: 'harder' };
 
 /** One maker: its dials, its picture, the lines it writes, what it needs and what is printed. All follow in the same frame. */
-export function MakerRoom({ id, settings, things, sessions, policy, mayWrite, first }: MakerRoomProps) {
+export function MakerRoom({ id, settings, things, sessions, policy, mayWrite, first, start }: MakerRoomProps) {
   const maker = findMaker(id)!;
-  const { values, made, refusal, isWorking, turn } = useMaker(maker, settings, first);
+  const { values, made, refusal, isWorking, turn } = useMaker(maker, settings, { start, first });
   const [level, setLevel] = useState<LevelName>('right');
   if (!made)
     return (

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { firstValues, runMaker, type Maker } from '../../core/makers/maker.ts';
+import { runMaker, type Maker } from '../../core/makers/maker.ts';
 import type { MakerOutput } from '../../core/makers/makerOutput.ts';
 import type { Outcome } from '../../core/outcome.ts';
 import type { MakerProblem } from '../../core/session/makerProblem.ts';
@@ -13,9 +13,13 @@ type Answer = Outcome<MakerOutput, MakerProblem>;
  * A maker whose dials are turned: what it makes follows in the same frame, or, where it takes long, from a worker; meanwhile what
  * stood before still stands. A refused value is said, and changes nothing.
  */
-export function useMaker(maker: Maker, settings: MakerSettings, first: MakerOutput | undefined) {
+export function useMaker(
+  maker: Maker,
+  settings: MakerSettings,
+  { start, first }: { readonly start: MakerValues; readonly first: MakerOutput | undefined },
+) {
   const run = (values: MakerValues): Answer => runMaker(maker, values, { settings, speech: authorSpeech });
-  const [values, setValues] = useState<MakerValues>(() => firstValues(maker));
+  const [values, setValues] = useState<MakerValues>(start);
   /** What is written in the dials; lists may only come out together, so each change is tried with all the others. */
   const [written, setWritten] = useState<MakerValues>(values);
   const [refusal, setRefusal] = useState('');

@@ -33,6 +33,7 @@ export function Bench(props: BenchProps) {
   });
   const [showsKeys, setShowsKeys] = useState(false);
   useEditKeys({ onUndo: bench.undo, onRedo: bench.redo, onHelp: () => setShowsKeys(true) });
+  const wordChecks = { on: session.on, steps: props.soundSteps, accent: props.accent };
   const sending =
     session.segments.length === 0
       ? 'empty'
@@ -86,7 +87,7 @@ export function Bench(props: BenchProps) {
         {composed.segments.map((part, index) => (
           <SegmentSheet
             key={part.segment.id}
-            {...{ part, things, mayWrite }}
+            {...{ part, things, mayWrite, wordChecks }}
             hasMakers={bench.hasMakers}
             position={index}
             count={composed.segments.length}

@@ -1,12 +1,13 @@
 import { LINE_KINDS, type LineKind } from '../../core/session/line.ts';
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { useState, type KeyboardEvent } from 'react';
+import { lazy, Suspense, useState, type KeyboardEvent } from 'react';
 import type { ComposedLine } from '../../core/guide/composition.ts';
 import type { Edit } from '../../core/session/edit.ts';
 import type { Segment } from '../../core/session/session.ts';
 import type { Piece } from '../../core/expressions/template.ts';
 import { DialChip } from './DialChip.tsx';
+import type { WordChecks } from './WordCheck.tsx';
 import { newId } from '../autosave/newId.ts';
 
 interface LineRowProps {
@@ -17,12 +18,18 @@ interface LineRowProps {
   readonly onEdit: (edit: Edit) => void;
   readonly startsInWriting: boolean;
   readonly onWriting: (line: string | null) => void;
+  readonly wordChecks: WordChecks;
 }
+
+/** Fetched when it is first asked for. */
+const WordCheck = lazy(() => import('./WordCheck.tsx').then((module) => ({ default: module.WordCheck })));
 
 const ROLE_WORDS = { older: 'the older child', younger: 'the little one' } as const;
 
 /** One line of the script: its kind in the gutter, its words with live dials, or its source while it is written. */
-export function LineRow({ composed, segment, position, mayWrite, onEdit, startsInWriting, onWriting }: LineRowProps) {
+export function LineRow(props: LineRowProps) {
+  const { composed, segment, position, mayWrite, onEdit, startsInWriting, onWriting } = props;
+  const [checksWords, setChecksWords] = useState(false);
   const { line, text, answer } = composed;
   const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({
     id: line.id,
@@ -68,6 +75,14 @@ export function LineRow({ composed, segment, position, mayWrite, onEdit, startsI
               <button type="button" onClick={() => onWriting(line.id)} aria-label={`write line ${position + 1}`}>
                 write
               </button>
+              <button
+                type="button"
+                aria-pressed={checksWords}
+                onClick={() => setChecksWords(!checksWords)}
+                aria-label={`check the words of line ${position + 1}`}
+              >
+                words
+              </button>
               <button type="button" {...attributes} {...listeners} aria-label={`move line ${position + 1}`}>
                 move
               </button>
@@ -79,6 +94,16 @@ export function LineRow({ composed, segment, position, mayWrite, onEdit, startsI
                 take out
               </button>
             </span>
+          )}
+          {checksWords && text.ok && (
+            <Suspense>
+              <WordCheck
+                {...{ line, segment, onEdit }}
+                text={text.value.map((piece) => piece.text).join('')}
+                checks={props.wordChecks}
+                onClose={() => setChecksWords(false)}
+              />
+            </Suspense>
           )}
         </div>
       )}

@@ -15,6 +15,7 @@ import { useMoveSensors } from '../moving/useMoveSensors.ts';
 import { FromShelf } from './FromShelf.tsx';
 import { NeedsEditor } from './NeedsEditor.tsx';
 import { MinutesEditor } from './MinutesEditor.tsx';
+import type { WordChecks } from './WordCheck.tsx';
 import { newId } from '../autosave/newId.ts';
 
 interface SegmentSheetProps {
@@ -26,6 +27,7 @@ interface SegmentSheetProps {
   readonly mayWrite: boolean;
   /** False while the makers, which write parts anew when their dials turn, are being fetched. */
   readonly hasMakers: boolean;
+  readonly wordChecks: WordChecks;
   readonly onEdit: (edit: Edit) => void;
 }
 
@@ -33,7 +35,7 @@ const LEVEL_WORDS: Readonly<Record<LevelName, string>> = { easier: 'easier', rig
 
 /** A part of the session on the sheet: heading, lines in the gutter's order, findings in the margin beside them. */
 export function SegmentSheet(props: SegmentSheetProps) {
-  const { part, position, count, findings, things, mayWrite, hasMakers, onEdit } = props;
+  const { part, position, count, findings, things, mayWrite, hasMakers, wordChecks, onEdit } = props;
   const { segment, lines } = part;
   const [writing, setWriting] = useState<string | null>(null);
   const addLine = () => {
@@ -54,7 +56,7 @@ export function SegmentSheet(props: SegmentSheetProps) {
       aria-labelledby={`title-${segment.id}`}
     >
       <SegmentHead {...{ part, position, count, things, mayWrite, hasMakers, onEdit }} />
-      <SegmentLines {...{ part, mayWrite, onEdit, writing }} onWriting={setWriting} />
+      <SegmentLines {...{ part, mayWrite, onEdit, writing, wordChecks }} onWriting={setWriting} />
       {groupByRow(findings, part).map(({ row, span, group }) => (
         <div key={row} className="margin" style={{ gridRow: `${row} / span ${span}` }}>
           {group.map((finding) => (
@@ -75,7 +77,7 @@ type Edits = Pick<SegmentSheetProps, 'onEdit'>;
 type OfSegment = Edits & { readonly segment: ComposedSegment['segment'] };
 
 /** The heading of a part: its title, levels, dials and facts, and what can be done with it. */
-function SegmentHead(props: Omit<SegmentSheetProps, 'findings'>) {
+function SegmentHead(props: Omit<SegmentSheetProps, 'findings' | 'wordChecks'>) {
   const { part, position, count, things, mayWrite, hasMakers, onEdit } = props;
   const { segment } = part;
   const isOwn = segment.kind === 'activity' && !segment.from && !segment.made;
@@ -169,14 +171,16 @@ function SegmentTools({ segment, position, count, things, onEdit }: SegmentTools
   );
 }
 
-type SegmentLinesProps = Pick<SegmentSheetProps, 'part' | 'mayWrite' | 'onEdit'> & {
+type SegmentLinesProps = Pick<SegmentSheetProps, 'part' | 'mayWrite' | 'onEdit' | 'wordChecks'> & {
   /** The line that is written in from the start, by id. */
   readonly writing: string | null;
   readonly onWriting: (line: string | null) => void;
 };
 
 /** The lines of a part, moved by hand or by keys. */
-function SegmentLines({ part: { segment, lines }, mayWrite, onEdit, writing, onWriting }: SegmentLinesProps) {
+function SegmentLines(props: SegmentLinesProps) {
+  const { mayWrite, onEdit, writing, onWriting, wordChecks } = props;
+  const { segment, lines } = props.part;
   const sensors = useMoveSensors();
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     const to = lines.findIndex(({ line }) => line.id === over?.id);
@@ -195,7 +199,7 @@ function SegmentLines({ part: { segment, lines }, mayWrite, onEdit, writing, onW
           {lines.map((composed, index) => (
             <LineRow
               key={composed.line.id}
-              {...{ composed, segment, mayWrite, onEdit }}
+              {...{ composed, segment, mayWrite, onEdit, wordChecks }}
               position={index}
               startsInWriting={writing === composed.line.id}
               onWriting={onWriting}

@@ -8,11 +8,12 @@ interface SequencePanelProps {
   readonly term: Term;
   readonly stepsLeft: readonly string[];
   readonly mayWrite: boolean;
+  readonly soundOrder: string | undefined;
   readonly onEdit: (edit: TermEdit) => void;
 }
 
 /** The skill sequence that runs beside the themes: its school, its steps, and what does not fit before the end. */
-export function SequencePanel({ term, stepsLeft, mayWrite, onEdit }: SequencePanelProps) {
+export function SequencePanel({ term, stepsLeft, mayWrite, soundOrder, onEdit }: SequencePanelProps) {
   const { name, why } = SCHOOL_WORDS[term.school];
   return (
     <details className={PANEL}>
@@ -26,7 +27,7 @@ export function SequencePanel({ term, stepsLeft, mayWrite, onEdit }: SequencePan
           className="select select-sm"
           value={term.school}
           disabled={!mayWrite}
-          onChange={({ target }) => onEdit({ do: 'choose-school', school: target.value as School })}
+          onChange={({ target }) => onEdit({ do: 'choose-school', school: target.value as School, soundOrder })}
         >
           {SCHOOLS.map((school) => (
             <option key={school} value={school}>

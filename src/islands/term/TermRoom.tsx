@@ -1,3 +1,4 @@
+import { SOUND_SCHOOLS } from '../../core/terms/schools.ts';
 import { DndContext, closestCenter, pointerWithin, type CollisionDetection, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, rectSwappingStrategy } from '@dnd-kit/sortable';
 import { useMemo, useState, type ReactNode } from 'react';
@@ -90,9 +91,9 @@ export function TermRoom(props: TermProps) {
       <Refusal room={room} />
       <div className="flex flex-wrap gap-y-[0.2rem] gap-x-8 py-2 px-6 border-b border-b-line">
         <DaysPanel {...{ term, mayWrite }} onEdit={edit} />
-        <SequencePanel {...{ term, stepsLeft, mayWrite }} onEdit={edit} />
+        <SequencePanel {...{ term, stepsLeft, mayWrite }} soundOrder={props.soundOrder} onEdit={edit} />
         <RulesPanel {...{ term, mayWrite }} onEdit={edit} />
-        <TermLinks id={id} mayWrite={mayWrite} />
+        <TermLinks {...{ id, mayWrite }} hasSounds={SOUND_SCHOOLS.includes(term.school)} />
       </div>
       <WeekList {...{ room, touched, names, isKept }} term={props} />
       <TermKeys isOpen={showsKeys} onClose={() => setShowsKeys(false)} />
@@ -135,10 +136,11 @@ function TermHead({ room, keeping, isKept, placed, heldCount, children }: TermHe
   );
 }
 
-function TermLinks({ id, mayWrite }: { id: string; mayWrite: boolean }) {
+function TermLinks({ id, mayWrite, hasSounds }: { id: string; mayWrite: boolean; hasSounds: boolean }) {
   return (
     <span className="ml-auto flex gap-4 font-heading text-sm">
       <a href={`/term/${id}/coverage`}>Skills by week</a>
+      {hasSounds && <a href={`/term/${id}/sounds`}>Sounds by week</a>}
       <a href={`/term/${id}/due`}>What is due</a>
       <a href="/term?all">All terms</a>
       {mayWrite && <a href="/term/new">Start another term</a>}

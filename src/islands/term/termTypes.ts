@@ -25,4 +25,5 @@ export interface TermProps {
   readonly earlier: readonly TouchedSession[];
   readonly due: readonly DueItem[];
   readonly mayWrite: boolean;
+  readonly soundOrder: string | undefined;
 }

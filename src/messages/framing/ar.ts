@@ -14,5 +14,6 @@ export const framing: FramingCatalogue = {
   'fetch-book': 'اجلسا جنبًا إلى جنب مع «{title}»، بحيث تريان الصفحات معًا في اتجاهها الصحيح.',
   'read-it': 'اقرأ «{title}» أبطأ مما تظن. وتوقّف كلما أراد طفلك أن ينظر.',
   'after-page': 'بعد الصفحة {page}: {question}',
+  'count-on-page': 'في الصفحة {page} عُدّا معًا بالإصبع: {number}.',
   'sing-to': 'غنِّيا على لحن «{tune}». {actions}',
 };

@@ -12,6 +12,7 @@ export const framing = {
   'fetch-book': 'Sit side by side with “{title}”, so that you both see the pages the right way up.',
   'read-it': 'Read “{title}”, slower than you think. Stop whenever your child wants to look.',
   'after-page': 'After page {page}: {question}',
+  'count-on-page': 'On page {page} count together with a finger: {number}.',
   'sing-to': 'Sing to the tune of “{tune}”. {actions}',
 } as const;
 

@@ -14,5 +14,6 @@ export const framing: FramingCatalogue = {
   'fetch-book': 'Sentaos uno al lado del otro con «{title}», para que los dos veáis las páginas del derecho.',
   'read-it': 'Lee «{title}», más despacio de lo que crees. Para siempre que quiera mirar.',
   'after-page': 'Después de la página {page}: {question}',
+  'count-on-page': 'En la página {page}, contad juntos con el dedo: {number}.',
   'sing-to': 'Cantad con la melodía de «{tune}». {actions}',
 };

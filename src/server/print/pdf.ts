@@ -1,3 +1,4 @@
+import { PICTURE_SIDE, pictureNamed } from '../pictures/pictures.ts';
 import { createRequire } from 'node:module';
 import PDFDocument from 'pdfkit';
 import { INKS, type Shape } from '../../core/page/drawing.ts';
@@ -78,7 +79,13 @@ function draw(document: PDFKit.PDFDocument, shape: Shape): void {
       .fillColor(INKS[shape.fill ?? 'ink']);
     const width = document.widthOfString(shape.text);
     const left = shape.align === 'middle' ? shape.x - width / 2 : shape.align === 'right' ? shape.x - width : shape.x;
+    if (shape.turn) document.save().rotate(shape.turn, { origin: [shape.x, shape.y] });
     document.text(shape.text, left, shape.y, { lineBreak: false, baseline: 'alphabetic' });
+    if (shape.turn) document.restore();
+    return;
+  }
+  if (shape.kind === 'picture') {
+    drawPicture(document, shape);
     return;
   }
   trace(document, shape);
@@ -90,7 +97,21 @@ function draw(document: PDFKit.PDFDocument, shape: Shape): void {
   else document.stroke(INKS[shape.stroke ?? 'ink']);
 }
 
-function trace(document: PDFKit.PDFDocument, shape: Exclude<Shape, { kind: 'text' }>): void {
+/** A small picture in its own colours; one that nobody knows is left out. */
+function drawPicture(
+  document: PDFKit.PDFDocument,
+  { name, x, y, w, h, turn = 0 }: Extract<Shape, { kind: 'picture' }>,
+): void {
+  document
+    .save()
+    .rotate(turn, { origin: [x + w / 2, y + h / 2] })
+    .translate(x, y)
+    .scale(w / PICTURE_SIDE);
+  for (const [path, fill, rule] of pictureNamed(name) ?? []) document.path(path).fill(fill, rule ?? 'nonzero');
+  document.restore();
+}
+
+function trace(document: PDFKit.PDFDocument, shape: Exclude<Shape, { kind: 'text' | 'picture' }>): void {
   switch (shape.kind) {
     case 'rect':
       if (shape.radius) document.roundedRect(shape.x, shape.y, shape.w, shape.h, shape.radius);

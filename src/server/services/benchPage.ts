@@ -5,15 +5,18 @@ import { readShelf, readThings } from '../db/repositories/shelf.ts';
 import type { Segment } from '../../core/session/session.ts';
 import { EdgeError } from '../http/errors.ts';
 import type { Person } from './person.ts';
+import { taughtAround } from '../../core/terms/taughtSounds.ts';
+import { listTerms } from './terms.ts';
 import { findSession, segmentFor } from './sessions.ts';
 
-/** Everything the bench works with: the session, the things, the homes. Six queries, however much there is. */
+/** Everything the bench works with: the session, the things, the homes. Seven queries, however much there is. */
 export async function readBench(person: Person, id: string): Promise<BenchProps> {
-  const [kept, things, homes, withoutBook] = await Promise.all([
+  const [kept, things, homes, withoutBook, terms] = await Promise.all([
     findSession(person, id),
     readThings(person.programmeId),
     readHomes(person.programmeId),
     countWithoutBook(person.programmeId, id),
+    listTerms(person),
   ]);
   return {
     id: kept.id,
@@ -26,6 +29,12 @@ export async function readBench(person: Person, id: string): Promise<BenchProps>
     withoutBook,
     seatedMinutesPerYear: person.settings.seatedMinutesPerYear,
     mayWrite: person.role !== 'reader',
+    accent: person.settings.numbers.accent ?? 'gb',
+    soundSteps: taughtAround(
+      terms.map(({ term }) => term),
+      kept.session.on,
+      person.settings.weekend,
+    ),
   };
 }
 

@@ -1,10 +1,12 @@
 import { authorSpeech } from '../../messages/speeches.ts';
-import type { MakerValues } from '../../core/session/makerSource.ts';
+import type { MakerSettings, MakerValues } from '../../core/session/makerSource.ts';
 import type { ThingsByKey } from '../../core/materials/thing.ts';
 import { randomUUID } from 'node:crypto';
-import { firstValues, runMaker } from '../../core/makers/maker.ts';
+import { dialsOf, firstValues, runMaker, workOut, type Maker } from '../../core/makers/maker.ts';
 import { segmentFromMaker } from '../../core/makers/makerSegment.ts';
-import { findMaker } from '../../core/makers/makers.ts';
+import { findMaker, MAKERS } from '../../core/makers/makers.ts';
+import type { Drawing } from '../../core/page/drawing.ts';
+import { rememberLast } from '../../core/remembering.ts';
 import { makerPages } from '../../core/makers/makerPages.ts';
 import { USUAL_MARGIN } from '../../core/page/paper.ts';
 import { describeMakerProblem, makerTitle } from '../../messages/makers.ts';
@@ -13,7 +15,23 @@ import { readSession, readSessions, replaceSession } from '../db/repositories/se
 import { readShelf, thingsByKey } from '../db/repositories/shelf.ts';
 import { EdgeError } from '../http/errors.ts';
 import { writePdf } from '../print/pdf.ts';
+import { pacesOf } from './programme.ts';
 import { requireAuthor, type Person } from './person.ts';
+
+/** Programmes work in a few ways: what was drawn for the last ones is drawn once. */
+const picturesFor = rememberLast(16, (text): readonly (Drawing | null)[] => {
+  const settings = JSON.parse(text) as MakerSettings;
+  return MAKERS.map((maker) => {
+    const made = workOut(maker, firstValues(maker), { settings, speech: authorSpeech });
+    return made.ok ? made.value.picture : null;
+  });
+});
+
+/** All makers with what each draws as it starts; null where it does not go with the settings. */
+export function makerPictures(settings: MakerSettings): { maker: Maker; picture: Drawing | null }[] {
+  const pictures = picturesFor(JSON.stringify(settings));
+  return MAKERS.map((maker, index) => ({ maker, picture: pictures[index]! }));
+}
 
 /** What a maker's room works with: two queries. */
 export async function readMakerPage(
@@ -27,6 +45,20 @@ export async function readMakerPage(
     things: thingsByKey(shelf.things),
     sessions: sessions.map(({ id, session }) => ({ id, title: session.title })),
   };
+}
+
+/** The values a maker's room starts from: what its address says, where the maker takes that, or its own. */
+export function startValues(maker: Maker, said: URLSearchParams, settings: MakerSettings): MakerValues {
+  const usual = firstValues(maker);
+  const wanted = Object.fromEntries(
+    dialsOf(maker).flatMap(({ name, kind }) => {
+      const text = said.get(name);
+      return text === null ? [] : [[name, kind === 'number' ? Number(text) : text] as const];
+    }),
+  );
+  if (Object.keys(wanted).length === 0) return usual;
+  const values = { ...usual, ...wanted };
+  return workOut(maker, values, { settings, speech: authorSpeech }).ok ? values : usual;
 }
 
 /** What a maker makes, on paper with its answer key. */
@@ -59,6 +91,7 @@ export async function putMadeIntoSession(
   const segment = segmentFromMaker(maker, {
     values: { ...firstValues(maker), ...asValues(written) },
     settings: person.settings.numbers,
+    paces: pacesOf(person.settings, maker.id),
     id: randomUUID(),
     speech: authorSpeech,
   });

@@ -4,6 +4,7 @@ import { readPostHomes, type PostHome } from '../db/repositories/post.ts';
 import { readSession, type KeptSession } from '../db/repositories/sessions.ts';
 import { EdgeError } from '../http/errors.ts';
 import { findCorrections, type Correction } from './corrections.ts';
+import { findMakerCorrections } from './makerCorrections.ts';
 import type { Person } from './person.ts';
 
 export { listPost } from '../db/repositories/post.ts';
@@ -25,7 +26,8 @@ export async function readPost(person: Person, sessionId: string): Promise<PostD
   const keys = [
     ...new Set(kept.session.segments.flatMap(({ kind, from }) => (kind === 'activity' && from ? [from] : []))),
   ];
-  return { kept, homes, timed: timedParts(kept, homes), corrections: await findCorrections(person, keys) };
+  const corrections = [...(await findCorrections(person, keys)), ...(await findMakerCorrections(person, kept.session))];
+  return { kept, homes, timed: timedParts(kept, homes), corrections };
 }
 
 function timedParts({ session }: KeptSession, homes: readonly PostHome[]): PostDetail['timed'] {

@@ -4,6 +4,9 @@ import { checkForm } from '../../contracts/problems.ts';
 import { programmeForm, readSettings, type ProgrammeSettings } from '../../contracts/programme.ts';
 import { isSameValue } from '../db/sameValue.ts';
 import { EdgeError } from '../http/errors.ts';
+import { LEAST_PACE, MOST_PACE } from '../../contracts/makerSource.ts';
+import { VARIANTS } from '../../core/makers/variant.ts';
+import { answersKey } from '../../core/session/makerSource.ts';
 import type { Person } from './person.ts';
 
 /** Keeps a programme's settings; only an owner may. What it decided about cautions stays. */
@@ -24,6 +27,15 @@ export async function keepProgramme(person: Person, form: URLSearchParams): Prom
       throw new EdgeError('conflict', { current: { revision } });
     return wanted;
   });
+}
+
+/** What a maker's minutes are multiplied by for each way of running it, after homes' answers; undefined when none answered. */
+export function pacesOf({ makerPaces }: ProgrammeSettings, maker: string): Record<string, number> | undefined {
+  const corrected = VARIANTS.flatMap((variant) => {
+    const pace = makerPaces?.[answersKey({ maker, values: { variant } })];
+    return pace ? [[variant, Math.min(MOST_PACE, Math.max(LEAST_PACE, pace.factor))] as const] : [];
+  });
+  return corrected.length > 0 ? Object.fromEntries(corrected) : undefined;
 }
 
 /** Changes a programme's settings as they are kept now, held meanwhile: two owners do not undo each other. Only an owner may. */

@@ -25,6 +25,8 @@ export interface TermPage extends KeptTerm {
   readonly earlier: readonly TouchedSession[];
   readonly due: readonly DueItem[];
   readonly mayWrite: boolean;
+  /** The programme’s own order of sounds, where it has one. */
+  readonly soundOrder: string | undefined;
 }
 
 /** One term with all that its room works with: eight queries, however long it is. */
@@ -61,6 +63,7 @@ export async function readTermPage(person: Person, id: string): Promise<TermPage
       closed: preparations.closed,
     }),
     mayWrite: person.role !== 'reader',
+    soundOrder: person.settings.numbers.soundOrder,
   };
 }
 

@@ -33,6 +33,7 @@ export async function frameNewTerm(person: Person, fields: Record<string, unknow
     {
       ...form,
       school: form.school as School,
+      soundOrder: person.settings.numbers.soundOrder,
       themes: form.themes.split(/\r?\n/).map(asTheme).filter(Boolean),
     },
     randomUUID,

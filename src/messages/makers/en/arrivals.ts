@@ -22,7 +22,7 @@ export const arrivals = {
   'ask-4.answer': 'yes: {all}; count them once',
   'notice-1': 'Do they count the new ones only and go on from the total, or begin at one again?',
   'ask-5': '“On which page did most come?”',
-  'ask-5.answer': '{mostPages}, with {most}',
+  'ask-5.answer': 'page {mostPages}, with {most}',
   'do-3': 'Take all counters away, and let your child lay the book from memory, page by page.',
   'ask-6': '“How many were there after page {half}?”',
   'ask-6.answer': '{then}',

@@ -51,6 +51,7 @@ export const balance = {
   'case-1': 'They say the higher side is heavier: let them pull that side down, and feel which one pulls by itself.',
   'case-2': 'It swings for ever: hold it still with a finger, and let go slowly.',
   'out-1': 'Weigh the bags against each other empty: level again. Which thing surprised you most?',
+  'out-2': 'Another day, out of doors: two hands decide which of two finds is heavier.',
   'short-1': 'Hold out your arms, and put something into each of your child’s hands.',
   'short-2': '“Which is heavier?”',
   'short-2.answer': 'the arm that wants to go down',

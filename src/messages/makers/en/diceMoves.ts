@@ -35,7 +35,7 @@ export const diceMoves = {
   'in-1': 'Let your child roll, drop and spin the dice as long as they like, and look at all the faces.',
   daily:
     'Throw when everybody has to move anyway: before putting shoes on, on the way to the bath, while the water runs in.',
-  show: '“Look: this face has so many dots. So many {move}!” Throw, and do it yourself.',
+  show: '“Look: this face has so many dots. So many times: {move}!” Throw, and do it yourself.',
   find: '“Turn up a face with three dots.”',
   'find.answer': 'three in a slanting row',
   tell: '“What does your face say?”',
@@ -44,7 +44,7 @@ export const diceMoves = {
   'moving-1': 'Throw in one corner and do the move all the way to the next corner, where the next throw is made.',
   'moving-2': 'For a quiet round do every move on tiptoe.',
   'game-1': 'One throws and says nothing; the others watch the move and say what was thrown.',
-  'game-2': '“Watch closely: how many were that?”',
+  'game-2': '“Watch closely: how many was that?”',
   'two-1': 'One throws, the other chooses the move; then change over.',
   older: 'calls the moves and keeps the count when it gets fast.',
   younger: 'throws, and does as many as they can; the rest is done by everybody.',

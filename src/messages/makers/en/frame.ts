@@ -20,7 +20,8 @@ export const frame = {
   'ask-2': '“How many places are empty?”',
   'ask-2.answer': '{left}',
   'if-1': 'They count every dot: ask about the full row only, then about the rest.',
-  'do-2': 'Fill only the first row, with up to five.',
+  'do-2':
+    '{seen, plural, =0 {Look at the first row, with nothing in it.} one {Put one counter into the first row, and nothing more.} other {Put {seen} counters into the first row, and nothing more.}}',
   'ask-3': '“How many?”',
   'ask-3.answer': '{seen}',
   'do-3': 'Show the frame with {total} and cover it as your child says “now”.',

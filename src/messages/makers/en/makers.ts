@@ -27,5 +27,7 @@ export const makers = {
   'answers.short': '{title}, answers',
   'word-count': 'takes {least} to {most} words, not {words}',
   'word-long': 'has “{word}…”, and a card holds {most} letters',
+  'word-letters': 'has “{word}”, and only words of the letters a to z can be taken apart, one at a time',
+  'word-rude': 'has a word that is not for a sheet that children get',
   'word-twice': 'has “{word}” twice; each once is enough',
 } as const;

@@ -56,6 +56,7 @@ export const numberRow = {
     'They stop at the same place each time: say it together across that place with a jump, and do not begin at one every time.',
   'case-2': 'They run ahead of the moves: slow the move down, not the voice.',
   'out-1': 'Say the row once more in a whisper, to the very end, and let the soft toy fall asleep.',
+  'out-2': 'Another day, out of doors: count the steps to the next lamp, and start again from one at each.',
   'short-1': 'Hold up the soft toy, and say for it: “{wrong}.”',
   'short-2': '“What did it forget or mix up?”',
   'short-2.answer': '{missing}',

@@ -32,6 +32,7 @@ export const numeralPage = {
   'notice-1': 'Where does the pencil begin? The dot at the start matters more than a neat line.',
   'do-2': 'Trace the large {numeral} with a finger yourself, then hold your child’s finger lightly and do it together.',
   'do-4': 'Cover the sample. Your child makes it from memory, and checks it against the sample.',
+  'do-5': 'Lay its word beside it, from letter tiles or from letters cut out of a leaflet: {numeral, number, words}.',
   'ask-3': '“Which numeral is one more? How is it made?”',
   'ask-3.answer': '{next}',
   'swap.string': 'any thread that can be laid',

@@ -62,6 +62,7 @@ export const shapes = {
   'case-1': 'They name it by what it looks like: a roof, a wheel. Good: say the name of the shape beside it.',
   'case-2': 'Corners are counted twice: hold a finger on the corner where you began.',
   'out-1': 'Draw it last, in the air and then on paper, and hang it beside its things.',
+  'out-2': 'Another day, out of doors: look for the same shape after the rain, in puddles, windows and signs.',
   'short-1': 'Draw a {shape} with a finger on the table.',
   'short-2': '“How many corners has it?”',
   'short-2.answer': '{round, select, yes {none} other {{sides}}}',

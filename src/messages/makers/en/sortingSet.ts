@@ -65,6 +65,7 @@ export const sortingSet = {
   'case-1': 'They begin by colour and go on by kind: put the card of the first heap in front of them again.',
   'case-2': 'They make one long line: that is a rule, too. Ask about it, and then offer two pots.',
   'out-1': 'Tidy by heaps, the smallest things last, and count one heap into its pot.',
+  'out-2': 'Another day, out of doors: sort what lies under one tree.',
   'short-1': 'Lay {first} and {second} things on the table, mixed.',
   'short-2': '“Which belong together?”',
   'short-2.answer': 'those that are the same in something: ask in what',

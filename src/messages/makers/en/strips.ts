@@ -34,7 +34,8 @@ export const strips = {
   'find.answer': 'the one with {to} marks',
   tell: '“Is this one longer or shorter than that?”',
   'tell.answer': 'longer, if it has more marks',
-  'sitting-1': 'Find two strips that are together just as long as a third; lay them end to end below it.',
+  'sitting-1':
+    'First find two strips that are together just as long as a third, laid end to end below it. Then build the stair.',
   'moving-1': 'Lay the strips far apart on the floor, and walk each one heel to toe, a step for each mark.',
   'moving-2': 'Say the number on the way, and run to the next in order.',
   'game-1': 'Make beasts: each strip is a body, and gets as many legs as it has marks.',
@@ -51,6 +52,7 @@ export const strips = {
   'case-1': 'They lay them in twos only: begin a stair with three, and ask who wants to live on the next step.',
   'case-2': 'They count every mark every time: cover the marks, and let the eye decide.',
   'out-1': 'Roll the strips up in order, longest outside, and keep them for the number stairs of another day.',
+  'out-2': 'Another day, out of doors: find three shadows, and say which is longest.',
   'short-1': 'Take three strips, from the shortest on.',
   'short-2': '“Which comes next?”',
   'short-2.answer': 'the one with one mark more',

@@ -43,6 +43,7 @@ export const tally = {
   'case-1': 'They make a stroke for everything: name again, together, the one thing that counts today.',
   'case-2': 'The strokes run together: leave a finger between them, or use sticks on the floor.',
   'out-1': 'Say together how many there were, and hang the list where somebody will ask about it.',
+  'out-2': 'Another day, out of doors: a stroke in the sand for each dog that passes.',
   'short-1': 'Look out of the window together and choose what to count.',
   'short-2': '“Has a fifth come by yet? How do we draw it?”',
   'short-2.answer': 'across the others, like a gate',

@@ -61,6 +61,7 @@ export const volumes = {
   'case-2': 'It becomes only splashing: that is play with water, too; take a smaller measure and more towel.',
   'out-1':
     'Pour it all into something that is thirsty. For another day: put a little oil on the water, close the lid with tape round it, tip it slowly, and watch it part again.',
+  'out-2': 'Another day, after the rain: look how high it stands in what was left outside.',
   'short-1': 'Stand the container on the tray, and pour in one measure.',
   'short-2': '“How far has it come?”',
   'short-2.answer': 'point to it from the side',

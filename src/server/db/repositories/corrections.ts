@@ -52,6 +52,32 @@ export function readTimedAnswers(
   );
 }
 
+/**
+ * Timed answers to parts straight from makers since their last correction, by the name answers are kept under; guides that
+ * went out before it are taken as planned with it. One query.
+ */
+export function readTimedMakerAnswers(
+  programmeId: string,
+  keys: readonly string[],
+  transaction?: Transaction,
+): Promise<TimedAnswer[]> {
+  return tables().query<TimedAnswer>(
+    `SELECT reply_parts.shelf_key AS key, reply_parts.minutes::float AS minutes,
+            (reply_parts.planned_minutes * CASE WHEN guide_copies.sent_at < (pace.kept->>'at')::timestamptz
+               THEN (pace.kept->>'last')::float ELSE 1 END)::float AS planned
+       FROM reply_parts
+       JOIN replies ON replies.id = reply_parts.reply_id
+       JOIN guide_links ON guide_links.id = replies.link_id
+       JOIN guide_copies ON guide_copies.link_id = replies.link_id AND guide_copies.edition = replies.edition
+       JOIN programmes ON programmes.id = guide_links.programme_id
+      CROSS JOIN LATERAL (SELECT programmes.settings->'makerPaces'->reply_parts.shelf_key AS kept) AS pace
+      WHERE guide_links.programme_id = :programmeId AND reply_parts.shelf_key IN (:keys)
+        AND reply_parts.minutes IS NOT NULL AND reply_parts.planned_minutes > 0
+        AND (pace.kept IS NULL OR replies.replied_at > (pace.kept->>'at')::timestamptz)`,
+    { replacements: { programmeId, keys: [...keys] }, type: QueryTypes.SELECT, transaction },
+  );
+}
+
 /** Writes an activity's corrected minutes, with what they were multiplied by. */
 export async function writeCorrection(
   programmeId: string,

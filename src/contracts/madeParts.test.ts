@@ -1,0 +1,31 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import { dialsOf, firstValues } from '../core/makers/maker.ts';
+import { segmentFromMaker } from '../core/makers/makerSegment.ts';
+import { MAKERS } from '../core/makers/makers.ts';
+import { USUAL_SETTINGS } from '../core/session/makerSource.ts';
+import { authorSpeech } from '../messages/speeches.ts';
+import { checkShape } from './problems.ts';
+import { segmentEntry } from './script.ts';
+
+test('what every maker makes may be kept as a part of a session, as it starts and with each choice of its dials', () => {
+  for (const maker of MAKERS) {
+    const choices = dialsOf(maker).flatMap((dial) =>
+      dial.kind === 'choice' ? dial.choices.map((choice) => ({ [dial.name]: choice })) : [],
+    );
+    for (const values of [{}, ...choices]) {
+      const made = segmentFromMaker(maker, {
+        values: { ...firstValues(maker), ...values },
+        settings: USUAL_SETTINGS,
+        id: 'part',
+        speech: authorSpeech,
+      });
+      if (!made.ok) continue;
+      const checked = checkShape(segmentEntry, JSON.parse(JSON.stringify(made.value)));
+      assert.ok(
+        checked.ok,
+        `${maker.id} ${JSON.stringify(values)} ${checked.ok ? '' : JSON.stringify(checked.problem)}`,
+      );
+    }
+  }
+});

@@ -1,0 +1,115 @@
+import { listOf, type MessageValues } from '../message.ts';
+import { ok } from '../outcome.ts';
+import { inGrid, type Drawing, type Shape } from '../page/drawing.ts';
+import { framedCard } from '../page/pieces.ts';
+import { fittingSize } from '../page/text.ts';
+import { countSyllables } from '../words/syllables.ts';
+import { refuseList, type Maker } from './maker.ts';
+import { lineWriters } from './makerOutput.ts';
+import { inOwn, readWords } from './ownWords.ts';
+import { readNumbers } from './readNumbers.ts';
+import { knownWords } from './wordKnowledge.ts';
+
+const CARD = { width: 70, height: 40 };
+const MOST_PARTS = 6;
+const WORD = /^[\p{L}\p{M}]+(?:['’ -][\p{L}\p{M}]+)*$/u;
+
+/** A word with as many dots as it has parts. */
+function card(word: string, parts: number): Drawing {
+  const size = fittingSize(word, CARD.width * 0.86, 12);
+  const step = 9;
+  const dots = Array.from({ length: parts }, (_, index): Shape => ({
+    ...{ kind: 'circle', x: CARD.width / 2 + (index - (parts - 1) / 2) * step, y: 30, r: 2.6, fill: 'teal' },
+  }));
+  return { ...CARD, shapes: [{ kind: 'text', x: CARD.width / 2, y: 18, size, text: word, align: 'middle' }, ...dots] };
+}
+
+/** The parts of a word clapped: names of the children first, then words with one to four parts. */
+export const clapPartsMaker: Maker = {
+  id: 'clap-the-parts',
+  skills: ['beat', 'listen'],
+  dials: [
+    { kind: 'list', name: 'names', value: 'Mo, Tilda' },
+    { kind: 'list', name: 'parts', value: '' },
+    { kind: 'list', name: 'words', value: 'moon, rabbit, elephant, caterpillar' },
+  ],
+  make(values, settings, say) {
+    const names =
+      String(values.names).trim() === ''
+        ? { ok: true as const, value: [] }
+        : readWords(String(values.names), { dial: 'names', least: 1, most: 8 });
+    if (!names.ok) return names;
+    const words = readWords(String(values.words), { dial: 'words', least: 2, most: 10 });
+    if (!words.ok) return words;
+    const odd = [...names.value, ...words.value].find((word) => !WORD.test(word));
+    if (odd !== undefined)
+      return refuseList(names.value.includes(odd) ? 'names' : 'words', 'makers/word-letters', { word: inOwn(odd) });
+    const told = readNumbers(String(values.parts), { dial: 'parts', least: 1, most: MOST_PARTS, count: 8 });
+    if (!told.ok) return told;
+    if (told.value.length > 0 && told.value.length !== names.value.length)
+      return refuseList('parts', 'problem.parts', { names: names.value.length, parts: told.value.length });
+    const { known } = knownWords(settings);
+    const byName = Object.fromEntries(
+      names.value.map((name, index) => [name, told.value[index] ?? 0]).filter(([, count]) => count !== 0),
+    );
+    const counted = [...names.value, ...words.value].map((word) =>
+      countSyllables(word, known, byName as Record<string, number>),
+    );
+    const long = counted.find(({ count }) => count > MOST_PARTS);
+    if (long) return refuseList('words', 'problem.long', { word: inOwn(long.word), most: MOST_PARTS });
+    const asked = counted.slice(names.value.length);
+    const first = counted[0]!;
+    const longest = asked.reduce((most, entry) => (entry.count > most.count ? entry : most));
+    const shortest = asked.reduce((least, entry) => (entry.count < least.count ? entry : least));
+    const facts: MessageValues = {
+      ...{
+        names: listOf(names.value.map(inOwn)),
+        hasNames: names.value.length > 0 ? 'yes' : 'no',
+        count: counted.length,
+      },
+      ...{ first: inOwn(first.word), parts: first.count, word: inOwn(asked[0]!.word), wordParts: asked[0]!.count },
+      ...{
+        longest: inOwn(longest.word),
+        longestParts: longest.count,
+        shortest: inOwn(shortest.word),
+        shortestParts: shortest.count,
+      },
+      ...{ same: longest.count === shortest.count ? 'yes' : 'no', more: longest.count - shortest.count },
+      told: listOf(
+        counted.map((entry) => ({
+          key: 'clap-the-parts/told',
+          values: { word: inOwn(entry.word), parts: entry.count },
+        })),
+        'semicolon',
+      ),
+    };
+    const cards = counted.map(({ word, count }) => card(word, count));
+    const { toDo, toAsk, toNotice, inCase } = lineWriters(say);
+    return ok({
+      facts: [
+        say('fact', facts),
+        ...counted
+          .filter(({ guessed }) => guessed)
+          .map(({ word, count }) => say('fact.guessed', { word: inOwn(word), parts: count })),
+      ],
+      values: facts,
+      turns: { count: counted.length, seconds: 12 },
+      picture: inGrid(cards.slice(0, 6).map(framedCard), 3, 4),
+      lines: {
+        easier: [toDo('do-2', facts), toAsk('ask-3', facts)],
+        right: [
+          toDo('do-1', facts),
+          toAsk('ask-1', facts),
+          toAsk('ask-2', facts),
+          toNotice('notice-1'),
+          inCase('if-1'),
+        ],
+        harder: [toDo('do-1', facts), toAsk('ask-4', facts), toDo('do-4', facts)],
+      },
+      materials: [],
+      actions: [],
+      printable: { title: say('printable'), cards, sheets: [] },
+      key: counted.map(({ word, count }) => say('key', { word: inOwn(word), parts: count })),
+    });
+  },
+};

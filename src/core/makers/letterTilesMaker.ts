@@ -1,0 +1,108 @@
+import { listOf, type MessageValues } from '../message.ts';
+import { ok } from '../outcome.ts';
+import { inGrid } from '../page/drawing.ts';
+import { framedCard, wordCard } from '../page/pieces.ts';
+import { letterTiles } from '../words/tiles.ts';
+import { refuse, type Maker } from './maker.ts';
+import { lasting, lineWriters, usedUp } from './makerOutput.ts';
+import { sheetsNeeded } from './makerPages.ts';
+import { inOwn } from './ownWords.ts';
+import { readSpellable, wordsIn } from './wordKnowledge.ts';
+
+const TILE = { width: 30, height: 30 };
+const MOST_TILES = 90;
+
+/** Letter tiles for some words: as many of each letter as it takes, one word after the other or all at once. */
+export const letterTilesMaker: Maker = {
+  id: 'letter-tiles',
+  skills: ['build-words', 'letter-sound'],
+  dials: [
+    { kind: 'list', name: 'words', value: 'sun, moon, star' },
+    { kind: 'choice', name: 'laid', choices: ['one after the other', 'all at once'], value: 'one after the other' },
+    { kind: 'list', name: 'have', value: '' },
+  ],
+  make(values, settings, say) {
+    const read = readSpellable(String(values.words), { dial: 'words', least: 1, most: 10 });
+    if (!read.ok) return read;
+    const isTogether = values.laid === 'all at once';
+    const have = countLetters(String(values.have));
+    const { inTurn, atOnce, inTurnTotal, atOnceTotal } = letterTiles(read.value);
+    const tiles = isTogether ? atOnce : inTurn;
+    const total = isTogether ? atOnceTotal : inTurnTotal;
+    if (total > MOST_TILES) return refuse('problem.too-many', { tiles: total, most: MOST_TILES });
+    const isCapital = settings.letters === 'capitals';
+    const asSeen = (text: string) => (isCapital ? text.toUpperCase() : text);
+    const short = Object.entries(tiles).flatMap(([letter, count]) => {
+      const lacking = count - (have.get(letter) ?? 0);
+      return lacking > 0 ? [{ letter, lacking }] : [];
+    });
+    const cards = Object.entries(tiles).flatMap(([letter, count]) =>
+      Array.from({ length: count }, () => wordCard(asSeen(letter), { ...TILE, most: 22 })),
+    );
+    const printable = { title: say('printable'), cards, sheets: [] };
+    const letterFact = (letter: string, number: number) => ({
+      key: 'letter-tiles/letter',
+      values: { letter: inOwn(asSeen(letter)), number },
+    });
+    const first = read.value[0]!;
+    const facts: MessageValues = {
+      ...{
+        words: wordsIn(read.value.map(asSeen)),
+        count: read.value.length,
+        total,
+        laid: isTogether ? 'together' : 'turn',
+      },
+      ...{
+        first: inOwn(asSeen(first)),
+        letters: listOf(
+          [...first].map((letter) => inOwn(asSeen(letter))),
+          'comma',
+        ),
+        long: first.length,
+      },
+      ...{ start: inOwn(asSeen(first[0]!)), end: inOwn(asSeen(first.at(-1)!)) },
+      tiles: listOf(
+        Object.entries(tiles).map(([letter, number]) => letterFact(letter, number)),
+        'comma',
+      ),
+    };
+    const { toDo, toAsk, toNotice, inCase } = lineWriters(say);
+    return ok({
+      facts: [
+        say('fact', facts),
+        ...(have.size > 0
+          ? [
+              short.length === 0
+                ? say('fact.enough')
+                : say('fact.short', { short: listOf(short.map(({ letter, lacking }) => letterFact(letter, lacking))) }),
+            ]
+          : []),
+      ],
+      values: facts,
+      turns: { count: read.value.length, seconds: 45 },
+      picture: inGrid(cards.slice(0, 24).map(framedCard), 8, 3),
+      lines: {
+        easier: [toDo('do-2', facts), toAsk('ask-3', facts)],
+        right: [
+          toDo('do-1', facts),
+          toAsk('ask-1', facts),
+          toAsk('ask-2', facts),
+          toNotice('notice-1'),
+          inCase('if-1'),
+        ],
+        harder: [toDo('do-1', facts), toDo('do-4', facts), toAsk('ask-4', facts)],
+      },
+      materials: [usedUp('paper', sheetsNeeded(printable)), lasting('scissors', 1)],
+      actions: ['scissors'],
+      printable,
+      key: [say('key', facts)],
+    });
+  },
+};
+
+/** How many of each letter are in a set, as they are typed: every letter as often as it is there. */
+function countLetters(text: string): Map<string, number> {
+  const counts = new Map<string, number>();
+  for (const letter of text.toLowerCase()) if (/[a-z]/.test(letter)) counts.set(letter, (counts.get(letter) ?? 0) + 1);
+  return counts;
+}

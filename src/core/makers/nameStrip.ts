@@ -1,0 +1,72 @@
+import { listOf, type MessageValues } from '../message.ts';
+import { ok } from '../outcome.ts';
+import { inColumn, type Drawing, type Shape } from '../page/drawing.ts';
+import { fittingEdge } from '../page/fittingEdge.ts';
+import { CAP_HEIGHT, fittingSize } from '../page/text.ts';
+import { refuseList, type Maker } from './maker.ts';
+import { lasting, lineWriters, usedUp } from './makerOutput.ts';
+import { inOwn } from './ownWords.ts';
+
+const HEIGHT = 32;
+/** A letter with room for the teeth of its edges. */
+const WIDEST_CELL = 26;
+const ACROSS = 170;
+const LONGEST_NAME = 12;
+
+/** The letters in a row, cut apart along edges of which no two are alike. */
+function strip(letters: readonly string[], isCut: boolean): Drawing {
+  const cell = Math.min(WIDEST_CELL, ACROSS / letters.length);
+  const size = Math.min(...letters.map((letter) => fittingSize(letter, cell * 0.55, 20)));
+  const width = cell * letters.length;
+  const shapes = letters.flatMap((text, index): Shape[] => [
+    { kind: 'text', x: (index + 0.5) * cell, y: HEIGHT / 2 + (size * CAP_HEIGHT) / 2, size, text, align: 'middle' },
+    ...(isCut && index > 0 ? fittingEdge(index * cell, HEIGHT, index) : []),
+  ]);
+  const frame: Shape = { kind: 'rect', x: 0, y: 0, w: width, h: HEIGHT, stroke: 'ink', width: 0.4, fill: 'white' };
+  return { width, height: HEIGHT, shapes: [frame, ...shapes] };
+}
+
+/** A child's own name, its letters cut apart with edges that fit one way only: capital first, then small ones. */
+export const nameStripMaker: Maker = {
+  id: 'name-strip',
+  skills: ['letter-sound', 'build-words'],
+  dials: [{ kind: 'list', name: 'name', value: 'Tilda' }],
+  make(values, _settings, say) {
+    const name = String(values.name).trim().normalize('NFC');
+    if (!/^\p{Script=Latin}+$/u.test(name)) return refuseList('name', 'problem.letters');
+    if ([...name].length < 2 || [...name].length > LONGEST_NAME)
+      return refuseList('name', 'problem.length', { letters: [...name].length, most: LONGEST_NAME });
+    const [initial, ...rest] = [...name];
+    const letters = [initial!.toLocaleUpperCase('en'), ...rest.map((letter) => letter.toLocaleLowerCase('en'))];
+    const sheet = inColumn([strip(letters, false), strip(letters, true)], 8);
+    const facts: MessageValues = {
+      ...{
+        name: inOwn(letters.join('')),
+        count: letters.length,
+        first: inOwn(letters[0]!),
+        last: inOwn(letters.at(-1)!),
+      },
+      ...{
+        second: inOwn(letters[1]!),
+        letters: listOf(letters.map(inOwn), 'comma'),
+        third: inOwn(letters[2] ?? letters[1]!),
+      },
+    };
+    const { toDo, toAsk, toNotice } = lineWriters(say);
+    return ok({
+      facts: [say('fact', facts)],
+      values: facts,
+      turns: { count: letters.length, seconds: 20 },
+      picture: strip(letters, true),
+      lines: {
+        easier: [toDo('do-2', facts), toAsk('ask-3', facts)],
+        right: [toDo('do-1', facts), toAsk('ask-1', facts), toAsk('ask-2', facts), toNotice('notice-1')],
+        harder: [toDo('do-3', facts), toAsk('ask-4', facts), toDo('do-4', facts)],
+      },
+      materials: [usedUp('paper', 1), lasting('scissors', 1)],
+      actions: ['scissors'],
+      printable: { title: say('printable'), cards: [], sheets: [sheet] },
+      key: [say('key', facts)],
+    });
+  },
+};

@@ -1,0 +1,91 @@
+import { listOf, type MessageValues } from '../message.ts';
+import { ok } from '../outcome.ts';
+import { inGrid, inRow } from '../page/drawing.ts';
+import { framedCard, wordCard } from '../page/pieces.ts';
+import { numberOf, refuseList, type Maker } from './maker.ts';
+import { lineWriters } from './makerOutput.ts';
+import { inOwn, readWords } from './ownWords.ts';
+
+/** The units of patterns, each letter an action. */
+const UNITS = ['AB', 'AAB', 'ABB', 'ABC', 'AABB', 'ABBC', 'ABCD'] as const;
+/** Beats of a line: whole units that fill about eight. */
+const BEATS = 8;
+
+/** Two to four actions in turn to a beat, verse by verse, named as a pattern at the end. */
+export const patternSongMaker: Maker = {
+  id: 'pattern-song',
+  skills: ['pattern', 'beat', 'movement'],
+  dials: [
+    { kind: 'choice', name: 'unit', choices: UNITS, value: 'AB' },
+    { kind: 'list', name: 'actions', value: 'clap, stamp, wave, nod' },
+    { kind: 'number', name: 'verses', min: 2, max: 6, value: 3 },
+  ],
+  make(values, _settings, say) {
+    const unit = String(values.unit);
+    const needed = new Set(unit).size;
+    const actions = readWords(String(values.actions), { dial: 'actions', least: 2, most: 8 });
+    if (!actions.ok) return actions;
+    if (actions.value.length < needed)
+      return refuseList('actions', 'problem.actions', { needed, actions: actions.value.length });
+    const verses = numberOf(values, 'verses');
+    const place = (letter: string) => letter.charCodeAt(0) - 'A'.charCodeAt(0);
+    // Each verse takes the actions from the next one on, so that the pattern stays and what fills it changes.
+    const verse = (number: number) =>
+      [...unit].map((letter) => actions.value[(number + place(letter)) % actions.value.length]!);
+    const times = Math.max(2, Math.round(BEATS / unit.length));
+    const line = (words: readonly string[]) => listOf(words.map(inOwn), 'comma');
+    const first = verse(0);
+    const facts: MessageValues = {
+      ...{
+        unit,
+        verses,
+        times,
+        needed,
+        one: line(first),
+        twice: line([...first, ...first]),
+        beats: times * unit.length,
+      },
+      ...{
+        a: inOwn([...new Set(first)][0]!),
+        b: inOwn([...new Set(first)][1]!),
+        next: inOwn(first[0]!),
+        second: line(verse(1)),
+      },
+      ...{ stop: line(first.slice(0, 2)), then: inOwn(first[2 % first.length]!), more: verses - 1 },
+    };
+    const row = (number: number) =>
+      inRow(
+        [...verse(number), ...verse(number)].map((word, index) =>
+          framedCard(
+            wordCard(word, {
+              width: 20,
+              height: 14,
+              most: 5,
+              ink: place(unit[index % unit.length]!) % 2 ? 'mulberry' : 'teal',
+            }),
+          ),
+        ),
+        1,
+      );
+    const rows = Array.from({ length: verses }, (_, number) => row(number));
+    const { toDo, toSay, toAsk, toNotice, inCase } = lineWriters(say);
+    return ok({
+      facts: [say('fact', facts)],
+      values: facts,
+      turns: { count: verses, seconds: times * unit.length + 12 },
+      picture: inGrid(rows.slice(0, 3), 1, 4),
+      lines: {
+        easier: [toDo('do-2', facts), toAsk('ask-3', facts)],
+        right: [
+          ...[toDo('do-1', facts), toSay('say-1', facts), toDo('do-3', facts), toAsk('ask-1', facts)],
+          ...[toAsk('ask-2', facts), toNotice('notice-1'), inCase('if-1')],
+        ],
+        harder: [toDo('do-1', facts), toSay('say-1', facts), toDo('do-4', facts), toAsk('ask-4', facts)],
+      },
+      materials: [],
+      actions: ['movement'],
+      printable: { title: say('printable'), cards: [], sheets: rows },
+      key: rows.map((_, number) => say('key', { verse: number + 1, line: line(verse(number)) })),
+    });
+  },
+};

@@ -1,0 +1,81 @@
+import { type MessageValues } from '../message.ts';
+import { ok } from '../outcome.ts';
+import { inColumn, inRow } from '../page/drawing.ts';
+import { writing } from '../page/flow.ts';
+import { tracedLetters } from '../page/letterStrokes.ts';
+import { framedCard, wordCard } from '../page/pieces.ts';
+import { SOUND_UNIT } from '../sounds/soundUnits.ts';
+import { type Maker } from './maker.ts';
+import { lineWriters, usedUp } from './makerOutput.ts';
+import { inOwn } from './ownWords.ts';
+
+/** Sounds that come by themselves in something that happens; each has a story, an action and a line to sing in the catalogue. */
+export const STORY_SOUNDS = [
+  's',
+  'm',
+  'f',
+  'h',
+  'p',
+  't',
+  'b',
+  'n',
+  'r',
+  'l',
+  'w',
+  'v',
+  'z',
+  'sh',
+  'ch',
+  'th',
+] as const;
+
+/** A few lines in which a sound comes by itself, an action for it, and a song of one line. */
+export const soundStoryMaker: Maker = {
+  id: 'sound-story',
+  skills: ['first-sound', 'listen'],
+  dials: [
+    { kind: 'choice', name: 'sound', choices: STORY_SOUNDS, value: 's' },
+    { kind: 'choice', name: 'told', choices: ['as a story', 'as a rhyme'], value: 'as a story' },
+  ],
+  make(values, _settings, say) {
+    const sound = String(values.sound);
+    const unit = SOUND_UNIT.get(sound)!;
+    const isRhyme = values.told === 'as a rhyme';
+    const told = isRhyme ? 'rhyme' : 'story';
+    const facts: MessageValues = {
+      ...{ sound: inOwn(unit.spoken), letters: inOwn(sound), word: inOwn(unit.word), length: unit.length, told },
+      ...{ text: { key: `sound-story/${told}.${sound}` }, act: { key: `sound-story/act.${sound}` } },
+      song: { key: `sound-story/song.${sound}` },
+    };
+    const { toDo, toSay, toAsk, toNotice, inCase } = lineWriters(say);
+    const text = say(`${told}.${sound}`);
+    const page = inColumn(
+      [
+        inRow([tracedLetters(sound, 40), framedCard(wordCard(unit.word, { width: 50, height: 24, most: 10 }))], 10),
+        writing([text, '', say(`song.${sound}`)], { width: 170, size: 7 }),
+      ],
+      8,
+    );
+    return ok({
+      facts: [say('fact', facts)],
+      values: facts,
+      turns: { count: 3, seconds: 60 },
+      picture: page,
+      lines: {
+        easier: [toDo('do-2', facts), toAsk('ask-3', facts)],
+        right: [
+          ...[toDo(`do-1.${told}`, facts), toSay('say-1', facts), toAsk('ask-1', facts), toDo('do-3', facts)],
+          ...[toSay('say-2', facts), toNotice('notice-1'), inCase('if-1', facts)],
+        ],
+        harder: [
+          ...[toDo(`do-1.${told}`, facts), toSay('say-1', facts), toAsk('ask-1', facts), toDo('do-4', facts)],
+          toAsk('ask-4', facts),
+        ],
+      },
+      materials: [usedUp('paper', 1)],
+      actions: [],
+      printable: { title: say('printable'), cards: [], sheets: [page] },
+      key: [say('key', facts)],
+    });
+  },
+};

@@ -1,0 +1,26 @@
+import type { SoundSessionPart } from '../core/makers/soundSession.ts';
+
+const ROLE_WORDS: Readonly<Record<SoundSessionPart['role'], string>> = {
+  again: 'Once more: a sound you know',
+  page: 'The sound of the week',
+  rhyme: 'A rhyme, told twice',
+  pot: 'What starts with it?',
+  song: 'A song to a beat',
+  home: 'To do at home',
+  world: 'To find outside',
+};
+
+/** What a part of a session on a sound is called. */
+export function soundPartTitle(role: SoundSessionPart['role']): string {
+  return ROLE_WORDS[role];
+}
+
+/** What a session on a sound is called. */
+export function soundSessionTitle(sound: string): string {
+  return `The sound of the week: ${sound}`;
+}
+
+/** What a home would notice if a session on a sound works. */
+export function soundSessionAim(sound: string): string {
+  return `They hear ${sound} in words, and make it by themselves.`;
+}

@@ -1,0 +1,62 @@
+import { randomUUID } from 'node:crypto';
+import type { SoundSessionForm } from '../../contracts/forms.ts';
+import { firstValues } from '../../core/makers/maker.ts';
+import { segmentFromMaker } from '../../core/makers/makerSegment.ts';
+import { soundSessionParts } from '../../core/makers/soundSession.ts';
+import { agesFromYears } from '../../core/session/ages.ts';
+import type { Segment } from '../../core/session/session.ts';
+import { SOUND_UNIT } from '../../core/sounds/soundUnits.ts';
+import { taughtAround } from '../../core/terms/taughtSounds.ts';
+import { soundPartTitle, soundSessionAim, soundSessionTitle } from '../../messages/soundSession.ts';
+import { authorSpeech } from '../../messages/speeches.ts';
+import { addSession } from '../db/repositories/sessions.ts';
+import { readShelf } from '../db/repositories/shelf.ts';
+import { pacesOf } from './programme.ts';
+import { requireAuthor, type Person } from './person.ts';
+import { frameSegments, segmentFor } from './sessions.ts';
+import { listTerms } from './terms.ts';
+
+/** The sound a session on a day would be about: the first of the latest step of the term around it; m where there is none. */
+export async function soundOfTheWeek(person: Person, on: string): Promise<string> {
+  const steps = await stepsAround(person, on);
+  const latest = steps.findLast((step) => step.on <= on) ?? steps[0];
+  return latest?.graphemes.find((grapheme) => SOUND_UNIT.has(grapheme)) ?? 'm';
+}
+
+/** A session on a sound, made in one go; every part is made by a maker or taken from the shelf, and changed like any other. Gives its id. */
+export async function startSoundSession(person: Person, { sound, on }: SoundSessionForm): Promise<string> {
+  requireAuthor(person);
+  const [steps, shelf] = await Promise.all([stepsAround(person, on), readShelf(person.programmeId, ['song'])]);
+  const before = steps.filter((step) => step.on < on).flatMap(({ graphemes }) => graphemes);
+  const { numbers } = person.settings;
+  const segments = soundSessionParts(sound, before).flatMap(({ role, maker, values }): Segment[] => {
+    const [song] = shelf.songs;
+    const fromShelf = role === 'song' && song ? segmentFor({ kind: 'song', key: song.key }, shelf, person) : null;
+    if (fromShelf) return [fromShelf];
+    const made = segmentFromMaker(maker, {
+      values: { ...firstValues(maker), ...values },
+      settings: numbers,
+      paces: pacesOf(person.settings, maker.id),
+      id: randomUUID(),
+      speech: authorSpeech,
+    });
+    return made.ok ? [{ ...made.value, title: soundPartTitle(role) }] : [];
+  });
+  return addSession(
+    person.programmeId,
+    {
+      ...{ title: soundSessionTitle(sound), on, at: undefined, ages: agesFromYears(4, 6), aim: soundSessionAim(sound) },
+      ...{ segments: frameSegments(segments), accepted: [] },
+    },
+    person.userId,
+  );
+}
+
+async function stepsAround(person: Person, on: string) {
+  const terms = await listTerms(person);
+  return taughtAround(
+    terms.map(({ term }) => term),
+    on,
+    person.settings.weekend,
+  );
+}
