@@ -26,6 +26,7 @@ import { queueLetters, type GuideLetterFacts } from './letters.ts';
 import { requireAuthor, type Person } from './person.ts';
 import { findStops, fitInSlices } from './sendPage.ts';
 import { inSlices } from './inSlices.ts';
+import { oneAtATime } from './inTurn.ts';
 
 export interface SendRequest {
   readonly sessionId: string;
@@ -52,6 +53,19 @@ export interface Sent {
  */
 export async function sendSession(person: Person, request: SendRequest): Promise<Sent> {
   requireAuthor(person);
+  return oneAtATime(
+    request.sessionId,
+    async () => (await sentAlready(person, request)) ?? (await sendNow(person, request)),
+  );
+}
+
+/** What this press sent when it arrived before, without waiting for the session's lock. */
+async function sentAlready(person: Person, { sessionId, key }: SendRequest): Promise<Sent | null> {
+  if (!key || !(await readSession(person.programmeId, sessionId))) return null;
+  return findSendingByKey(sessionId, key);
+}
+
+async function sendNow(person: Person, request: SendRequest): Promise<Sent> {
   const [things, { books }, homes] = await Promise.all([
     readThings(person.programmeId),
     readShelf(person.programmeId, ['book']),

@@ -28,11 +28,13 @@ export async function readLatestSending(sessionId: string, transaction?: Transac
 export async function findSendingByKey(
   sessionId: string,
   sendKey: string,
-  transaction: Transaction,
+  transaction?: Transaction,
 ): Promise<{ edition: number; homes: number } | null> {
-  const row = await SendingRow.findOne({ where: { sessionId, sendKey }, transaction });
+  tables();
+  const inside = transaction && { transaction };
+  const row = await SendingRow.findOne({ where: { sessionId, sendKey }, ...inside });
   if (!row) return null;
-  return { edition: row.edition, homes: await GuideCopyRow.count({ where: { sendingId: row.id }, transaction }) };
+  return { edition: row.edition, homes: await GuideCopyRow.count({ where: { sendingId: row.id }, ...inside }) };
 }
 
 /** The newest copy that each home holds by a link that still opens, by the home's id. One query. */
