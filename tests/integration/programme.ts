@@ -25,27 +25,22 @@ export interface TestProgrammes {
   remove(): Promise<void>;
 }
 
-let count = 0;
-
 export async function startProgrammes(): Promise<TestProgrammes> {
-  const database = await startTestDatabase();
   const folder = mkdtempSync(join(tmpdir(), 'footstool-mail-'));
   Object.assign(process.env, {
-    DATABASE_URL: database.url,
     FOOTSTOOL_SECRET: SECRET,
     FOOTSTOOL_DATA: folder,
     FOOTSTOOL_NOW: '2027-03-08T09:00:00Z',
     FOOTSTOOL_TIME_ZONE: 'Europe/London',
     LOG_LEVEL: 'silent',
   });
-  await migrate();
-  const owner = await addPeople('quillbrook', 'owner');
-  for (const file of ['things', 'books', 'songs', 'activities', 'homes', 'sessions'])
-    await importFile(owner, readDemo(file));
+  const database = await startTestDatabase({ name: 'programmes', fill: fillProgrammes });
+  process.env.DATABASE_URL = database.url;
+  const { owner, stranger } = database.state;
   return {
     owner,
     reader: { ...owner, role: 'reader' },
-    stranger: await addPeople('millrace', 'owner'),
+    stranger,
     mailFolder: join(folder, 'mail'),
     remove: async () => {
       await closeDatabase();
@@ -53,6 +48,17 @@ export async function startProgrammes(): Promise<TestProgrammes> {
       rmSync(folder, { recursive: true, force: true });
     },
   };
+}
+
+async function fillProgrammes(url: string): Promise<{ owner: Person; stranger: Person }> {
+  process.env.DATABASE_URL = url;
+  await migrate();
+  const owner = await addPeople('quillbrook', 'owner');
+  for (const file of ['things', 'books', 'songs', 'activities', 'homes', 'sessions'])
+    await importFile(owner, readDemo(file));
+  const stranger = await addPeople('millrace', 'owner');
+  await closeDatabase();
+  return { owner, stranger };
 }
 
 export function readDemo(file: string): Record<string, unknown[]> {
@@ -63,9 +69,8 @@ export function readDemo(file: string): Record<string, unknown[]> {
 }
 
 function addPeople(slug: string, role: Person['role']): Promise<Person> {
-  count += 1;
   return addProgramme({ slug, name: slug }, [
-    { name: slug, email: `${slug}-${count}@test.example`, password: 'test-password', role },
+    { name: slug, email: `${slug}@test.example`, password: 'test-password', role },
   ]);
 }
 

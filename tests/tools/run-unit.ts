@@ -40,6 +40,7 @@ const run = spawnSync(
   ],
   {
     cwd: ROOT,
+    env: { ...process.env, FOOTSTOOL_TEST_TEMPLATES: scratch },
     encoding: 'utf8',
     stdio: ['ignore', 'pipe', 'inherit'],
     maxBuffer: 64 * 1024 * 1024,
