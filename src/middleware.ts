@@ -38,6 +38,7 @@ async function finish(context: Context, rendering: Rendering | null, response: R
   secureHeaders(response.headers, {
     isGuide: pathname.startsWith('/g/'),
     isSecure: isEncrypted(context.request),
+    mayRecord: pathname === '/programme/sounds',
     styleNonce: context.locals.styleNonce,
   });
   if (process.env.FOOTSTOOL_COUNT_QUERIES === '1') response.headers.set('x-queries', String(queries));

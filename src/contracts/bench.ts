@@ -28,6 +28,8 @@ export interface BenchProps {
   readonly mayWrite: boolean;
   /** How words are said here. */
   readonly accent: Accent;
+  /** The sounds that the programme has recorded, by their names. */
+  readonly recorded: readonly string[];
   /** What the term around the session teaches of sounds, by day; none where there is no such term. */
   readonly soundSteps: readonly TaughtOn[];
 }

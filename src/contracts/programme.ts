@@ -5,6 +5,7 @@ import type { CautionPolicy } from '../core/cautions/rules.ts';
 import { ACCENTS } from '../core/sounds/accents.ts';
 import { NUMBER_SCHOOLS, schoolOf, USUAL_SETTINGS } from '../core/session/makerSource.ts';
 import { numberSettings } from './numberSettings.ts';
+import { COMMON_WORDS, MOST_WORDS, readWordOrder, unreadableIn } from '../core/words/commonWords.ts';
 import { PAPERS, type Paper } from '../core/page/paper.ts';
 
 const pace = () => array().of(number().required().min(0).max(1000)).length(3).required();
@@ -30,6 +31,30 @@ const makerPaces = () =>
       ),
     );
 
+/** Whether a home may press something that sounds. */
+const SCREENS = ['listen', 'none'] as const;
+/** Who writes down which words a child read. */
+const KEPT_BY = ['author', 'homes'] as const;
+
+/** Common words in the order in which children meet them; the usual ones, or nothing, is no list of one's own. */
+const wordOrder = () =>
+  string()
+    .max(8000, 'must be at most 8000 characters')
+    .transform((text: string) => {
+      const words = readWordOrder(text);
+      return words.length === 0 || words.join(' ') === COMMON_WORDS.join(' ') ? undefined : text.trim();
+    })
+    .test('count', `must be at most ${MOST_WORDS} words`, (text) => readWordOrder(text ?? '').length <= MOST_WORDS)
+    .test('letters', (text, context) => {
+      const wrong = unreadableIn(text ?? '');
+      return (
+        wrong === undefined ||
+        context.createError({ message: `holds “${wrong.slice(0, 30)}”, which is no word of 1 to 24 letters a to z` })
+      );
+    });
+const wordsAtOnce = () => number().typeError('must be a number').integer().min(1).max(9);
+const restAfter = () => number().typeError('must be a number').integer().min(1).max(9);
+
 /** How a programme works; each setting has a default. */
 export const programmeSettings = object({
   seatedMinutesPerYear: number().required().min(1).max(10).default(3),
@@ -47,6 +72,15 @@ export const programmeSettings = object({
     .required()
     .oneOf(Object.keys(PAPERS) as Paper[])
     .default('a4'),
+  screens: string().required().oneOf(SCREENS).default('listen'),
+  words: object({
+    order: wordOrder(),
+    atOnce: wordsAtOnce().required(),
+    restAfter: restAfter().required(),
+    keptBy: string().required().oneOf(KEPT_BY),
+  })
+    .required()
+    .default({ atOnce: 5, restAfter: 3, keptBy: 'author' as const }),
   cautions: cautionPolicy().default({ own: [], stricter: [], hidden: [] }),
   pace: object({ wordsPerMinute: pace(), pageSeconds: pace(), pauseSeconds: pace() })
     .required()
@@ -68,6 +102,11 @@ export const programmeForm = object({
   seatedMinutesPerYear: number().typeError('must be a number').required().min(1).max(10),
   sendWorkingDays: number().typeError('must be a number').required().integer().min(0).max(30),
   ...numberSettings(),
+  screens: string().required().oneOf(SCREENS),
+  wordOrder: wordOrder(),
+  wordsAtOnce: wordsAtOnce().required(),
+  restAfter: restAfter().required(),
+  wordsKeptBy: string().required().oneOf(KEPT_BY),
   paper: string()
     .required()
     .oneOf(Object.keys(PAPERS) as Paper[]),
@@ -92,5 +131,10 @@ export function writtenSettings(kept: ProgrammeSettings, fields: URLSearchParams
     firstSaid: one('firstSaid', ['sounds', 'names'], kept.numbers.firstSaid ?? 'sounds'),
     letters: one('letters', ['small', 'capitals'], kept.numbers.letters ?? 'small'),
   } as ProgrammeSettings['numbers'];
-  return { weekend: weekend.slice(0, 6), numbers };
+  const words = {
+    ...kept.words,
+    keptBy: one('wordsKeptBy', KEPT_BY, kept.words.keptBy),
+  } as ProgrammeSettings['words'];
+  const screens = one('screens', SCREENS, kept.screens) as ProgrammeSettings['screens'];
+  return { weekend: weekend.slice(0, 6), numbers, words, screens };
 }

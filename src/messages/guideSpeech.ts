@@ -3,6 +3,7 @@ import { toCardinal as spanish, toOrdinal as spanishOrdinal } from 'n2words/es-E
 import type { Speech } from '../core/message.ts';
 import { madePicture } from '../core/guide/madePicture.ts';
 import type { GuidePicture } from '../core/guide/guide.ts';
+import { soundsSaid } from '../core/makers/soundsSaid.ts';
 import { rememberLast } from '../core/remembering.ts';
 import type { MakerSource } from '../core/session/makerSource.ts';
 import { framing as framingAr } from './framing/ar.ts';
@@ -41,12 +42,13 @@ const pictures = Object.fromEntries(
   ]),
 ) as Record<GuideLanguage, (source: string) => GuidePicture | undefined>;
 
-/** What guides in a language are put together from: its sentences, the language of what authors wrote, and makers' pictures. */
+/** What guides in a language are put together from: its sentences, the language of what authors wrote, makers' pictures and sounds. */
 export function guideLanguage(language: GuideLanguage) {
   return {
     speech: SPEECHES[language],
     authorLanguage: AUTHOR_LANGUAGE,
     pictureOf: ({ maker, values, settings }: MakerSource) =>
       pictures[language](JSON.stringify({ maker, values, settings })),
+    soundsOf: soundsSaid,
   };
 }

@@ -31,6 +31,20 @@ export interface GuideWords {
   readonly roles: { readonly older: string; readonly younger: string };
   /** What the picture of a part is headed by. */
   readonly picture: string;
+  /** The words that the children of a home read: the way to them, their page, and its presses. */
+  readonly wordsLink: string;
+  readonly wordsTitle: string;
+  readonly wordsHint: string;
+  readonly wordsNone: string;
+  readonly wordGone: string;
+  readonly wordRead: string;
+  readonly wordNotYet: string;
+  readonly wordWasRead: string;
+  readonly wordWasNot: string;
+  readonly wordBack: string;
+  /** Above the sounds of a part, recorded by the programme. */
+  readonly hear: string;
+  readonly hearSound: (letters: string) => string;
   readonly easier: string;
   readonly harder: string;
   readonly otherWay: string;

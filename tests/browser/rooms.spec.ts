@@ -25,6 +25,7 @@ const ROOMS = [
   { path: '/makers/ladder?skill=sort&seen=yes', heading: 'What next?' },
   { path: '/printer', heading: 'Printed' },
   { path: '/programme', heading: 'Quillbrook children’s room and the Lantern Room' },
+  { path: '/programme/sounds', heading: 'Sounds in our own voice' },
   { path: '/programme/cautions', heading: 'Cautions' },
   { path: '/sent', heading: 'Sent' },
   { path: '/shelf/import', heading: 'Import' },

@@ -88,6 +88,7 @@ test('other settings and cautions do not undo each other, even at once', async (
     weekend: '7',
     closed: '',
     seatedMinutesPerYear: '4',
+    ...{ screens: 'listen', wordsAtOnce: '5', restAfter: '3', wordsKeptBy: 'author' },
     sendWorkingDays: '3',
     stage: 'objects',
     currency: 'pence',

@@ -28,6 +28,7 @@ function typeOf({ type }: ModelAttributeColumnOptions): string {
     [DataTypes.DATEONLY, 'date'],
     [DataTypes.DATE, 'timestamp with time zone'],
     [DataTypes.DECIMAL, 'numeric'],
+    [DataTypes.BLOB, 'bytea'],
   ];
   return names.find(([kind]) => type instanceof (kind as new () => object))?.[1] ?? String(type);
 }

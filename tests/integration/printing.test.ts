@@ -140,6 +140,7 @@ test('a programme is changed by its owner, within the ranges, and the makers obe
       weekend: '7',
       closed: '',
       seatedMinutesPerYear: '3',
+      ...{ screens: 'listen', wordsAtOnce: '5', restAfter: '3', wordsKeptBy: 'author' },
       sendWorkingDays: '2',
       stage: 'signs',
       currency: 'tokens',

@@ -83,6 +83,8 @@ function addressesOf(route: string): string[] {
   const fitting = route
     .replace('/g/[token]', `/g/${first('token')}`)
     .replace('[link]', first('link'))
+    .replace('/homes/[id]', `/homes/${first('home')}`)
+    .replace('[sound]', 'm')
     .replace('[home]', first('home'))
     .replace('/term/[id]', `/term/${first('term')}`)
     .replace('/terms/[id]', `/terms/${first('term')}`)

@@ -107,6 +107,25 @@ test('a revoked guide is gone in every process within a second', async () => {
   for (const server of [0, 1]) assert.ok(await within(1000, async () => (await visit(server, token)).status === 404));
 });
 
+test('a recorded sound is heard in guides in every process within a second, and no longer once screens are none', async () => {
+  const { id } = links[3]!;
+  const token = guideToken(id);
+  await database().query(
+    `UPDATE guide_copies SET guide = jsonb_set(guide, '{segments,0,sounds}', '[{"sound":"m","letters":"m"}]') WHERE link_id = '${id}'`,
+  );
+  const isHeard = async (server: number) => (await (await visit(server, token)).text()).includes(`/g/${token}/sound/m`);
+  assert.deepEqual([await isHeard(0), await isHeard(1)], [false, false]);
+  await database().query(
+    `INSERT INTO sound_recordings SELECT programme_id, 'm', decode(repeat('00', 50), 'hex'), repeat('a', 64), 300, now(), NULL
+       FROM guide_links WHERE id = '${id}'`,
+  );
+  for (const server of [0, 1]) assert.ok(await within(1000, () => isHeard(server)));
+  const played = await fetch(`${servers[0]!.address}/g/${token}/sound/m`);
+  assert.deepEqual([played.status, played.headers.get('content-type')], [200, 'audio/wav']);
+  await database().query(`UPDATE programmes SET settings = settings || '{"screens":"none"}'`);
+  for (const server of [0, 1]) assert.ok(await within(1000, async () => !(await isHeard(server))));
+});
+
 test('a frozen database is given up after seconds, with a page that says so, to homes in the language of their guide', async () => {
   const spanish = guideToken(links.find(({ language }) => language === 'es')!.id);
   await visit(0, spanish);

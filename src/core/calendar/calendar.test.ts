@@ -7,7 +7,7 @@ import { skillCoverage } from '../terms/coverage.ts';
 import { wordSets } from '../words/wordSets.ts';
 import { letterTiles } from '../words/tiles.ts';
 import { backPlan } from './backPlan.ts';
-import { addDays, ageInMonths, daysBetween, isCalendarDate, weekdayOf } from './dates.ts';
+import { addDays, ageInMonths, daysBetween, isCalendarDate, latestBirthMonth, weekdayOf } from './dates.ts';
 import { dueItems } from './dueItems.ts';
 import { benchPreparations } from '../session/sessionPreparations.ts';
 
@@ -156,4 +156,14 @@ test('letter tiles for words in turn never exceed those for all at once', () => 
       for (const letter of Object.keys(inTurn)) assert.ok(inTurn[letter]! <= atOnce[letter]!);
     }),
   );
+});
+
+test('the latest birth month of an age is the last one that is that old, on every day of two years', () => {
+  for (let day = '2027-01-01'; day < '2029-01-01'; day = addDays(day, 1))
+    for (const months of [0, 1, 12, 48]) {
+      const latest = latestBirthMonth(months, day);
+      const [year, month] = latest.split('-').map(Number) as [number, number];
+      const next = month === 12 ? `${year + 1}-01` : `${year}-${String(month + 1).padStart(2, '0')}`;
+      assert.ok(ageInMonths(latest, day) >= months && ageInMonths(next, day) < months, `${day} ${months}`);
+    }
 });

@@ -50,3 +50,12 @@ export function ageInMonths(birthMonth: string, on: CalendarDate): number {
   const isLastOfMonth = addDays(on, 1).slice(0, 7) !== on.slice(0, 7);
   return (year - birthYear) * 12 + (month - birthMonthOfYear) - (isLastOfMonth ? 0 : 1);
 }
+
+/** The latest month of birth, YYYY-MM, of those who are at least so many months old on a day, as `ageInMonths` counts. */
+export function latestBirthMonth(months: number, on: CalendarDate): string {
+  const [year, month] = on.split('-').map(Number) as [number, number];
+  const asMonth = (count: number) =>
+    `${String(Math.floor(count / 12)).padStart(4, '0')}-${String((count % 12) + 1).padStart(2, '0')}`;
+  const count = year * 12 + (month - 1) - months;
+  return ageInMonths(asMonth(count), on) >= months ? asMonth(count) : asMonth(count - 1);
+}

@@ -32,6 +32,8 @@ export interface GuideInput {
   readonly authorLanguage: string;
   /** What parts of makers look like, by what they were made from; without it no part has a picture. */
   readonly pictureOf?: ((source: MakerSource) => GuidePicture | undefined) | undefined;
+  /** The sounds that parts of makers say by themselves; without it no part has any. */
+  readonly soundsOf?: ((source: MakerSource) => GuideSegment['sounds']) | undefined;
   /** Books of the shelf, to name another one. */
   readonly books?: readonly KnownBook[] | undefined;
 }
@@ -41,9 +43,9 @@ export function composeGuide(input: GuideInput): Guide {
   const { session, home, things, programme, policy, books = [], speech, authorLanguage } = input;
   const fit = fitHome(session, home, { things, policy });
   const loves = childFor(home, session.ages, session.on)?.loves;
-  const { pictureOf } = input;
+  const { pictureOf, soundsOf } = input;
   const hasTwo = home.children.length > 1;
-  const context: HomeContext = { fit, things, loves, speech, authorLanguage, hasTwo, pictureOf };
+  const context: HomeContext = { fit, things, loves, speech, authorLanguage, hasTwo, pictureOf, soundsOf };
   const done = fit.parts.filter(({ isLeftOut }) => !isLeftOut);
   const { child, setup } = runSheet({
     children: [{ ageMonths: fit.household.youngestMonths }],
@@ -86,6 +88,7 @@ interface HomeContext {
   /** Whether there are two children or more, so that one can do this and another that. */
   readonly hasTwo: boolean;
   readonly pictureOf: GuideInput['pictureOf'];
+  readonly soundsOf: GuideInput['soundsOf'];
 }
 
 /** What lines may refer to at this home: its own things by name and number, and the dials as its swaps set them. */
@@ -130,6 +133,7 @@ function guideSegment(part: FittedPart, context: HomeContext): GuideSegment {
     kind: segment.kind,
     from: segment.from ?? (segment.made && answersKey(segment.made)),
     picture: segment.made && context.pictureOf?.(segment.made),
+    ...soundsIn(segment, context),
     leftOut: part.isLeftOut,
     aim: segment.aim,
     minutes: levels[segment.level]?.minutes ?? levelAt(segment.level).minutes,
@@ -157,6 +161,12 @@ function guideSegment(part: FittedPart, context: HomeContext): GuideSegment {
     })),
     dials: scope.values,
   };
+}
+
+/** The sounds of a part, where it says any. */
+function soundsIn({ made }: Segment, { soundsOf }: HomeContext): Pick<GuideSegment, 'sounds'> {
+  const sounds = (made && soundsOf?.(made)) ?? [];
+  return sounds.length > 0 ? { sounds } : {};
 }
 
 function guideLevel(part: FittedPart, level: LevelName, context: HomeContext): GuideLevel {

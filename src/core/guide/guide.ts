@@ -65,6 +65,8 @@ export interface GuideSegment {
   readonly withheld: readonly { readonly item: string; readonly name: string }[];
   /** How it looks, where a look is worth a sentence. */
   readonly picture?: GuidePicture | undefined;
+  /** Sounds that the adult says by themselves in it, with the letters that stand for them. */
+  readonly sounds?: readonly { readonly sound: string; readonly letters: string }[] | undefined;
   /** The dials with what this home's swaps set. */
   readonly dials: Scope;
 }

@@ -7,6 +7,8 @@ import { cautionsOverAges } from '../../core/cautions/cautions.ts';
 import type { CautionPolicy } from '../../core/cautions/rules.ts';
 import { runMaker } from '../../core/makers/maker.ts';
 import { findMaker } from '../../core/makers/makers.ts';
+import { soundsSaid } from '../../core/makers/soundsSaid.ts';
+import { HeardSounds } from '../sounds/HeardSounds.tsx';
 import { ADULT_DECIDES, describeCaution } from '../../messages/cautions.ts';
 import { describeMakerProblem, makerAbout, makerTitle } from '../../messages/makers.ts';
 import { DrawingView } from '../drawing/DrawingView.tsx';
@@ -25,6 +27,8 @@ export interface MakerRoomProps {
   /** What the programme decided about cautions. */
   readonly policy: CautionPolicy;
   readonly mayWrite: boolean;
+  /** The sounds that the programme has recorded, by their names. */
+  readonly recorded: readonly string[];
   /** What a maker that takes long makes as it starts. */
   readonly first?: MakerOutput | undefined;
   /** The values its dials start from. */
@@ -34,7 +38,17 @@ export interface MakerRoomProps {
 const LEVEL_WORDS: Readonly<Record<LevelName, string>> = { easier: 'easier', right: 'just right', harder: 'harder' };
 
 /** One maker: its dials, its picture, the lines it writes, what it needs and what is printed. All follow in the same frame. */
-export function MakerRoom({ id, settings, things, sessions, policy, mayWrite, first, start }: MakerRoomProps) {
+export function MakerRoom({
+  id,
+  settings,
+  things,
+  sessions,
+  policy,
+  mayWrite,
+  recorded,
+  first,
+  start,
+}: MakerRoomProps) {
   const maker = findMaker(id)!;
   const { values, made, refusal, isWorking, turn } = useMaker(maker, settings, { start, first });
   const [level, setLevel] = useState<LevelName>('right');
@@ -72,6 +86,7 @@ export function MakerRoom({ id, settings, things, sessions, policy, mayWrite, fi
           label={made.pictureWords}
           className="maker-picture w-full max-h-76 bg-white p-2.5 border border-line overflow-visible"
         />
+        <HeardSounds sounds={soundsSaid({ maker: id, values, settings })} recorded={recorded} />
         <div role="group" aria-label="Level" className="tabs tabs-border mt-3.5 mb-1">
           {LEVELS.map((name) => (
             <button

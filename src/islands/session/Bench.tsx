@@ -89,6 +89,8 @@ export function Bench(props: BenchProps) {
             key={part.segment.id}
             {...{ part, things, mayWrite, wordChecks }}
             hasMakers={bench.hasMakers}
+            sounds={(part.segment.made && bench.soundsSaid?.(part.segment.made)) ?? []}
+            recorded={props.recorded}
             position={index}
             count={composed.segments.length}
             findings={findings.filter(({ segment }) => segment === part.segment.id)}

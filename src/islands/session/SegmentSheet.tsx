@@ -15,6 +15,8 @@ import { useMoveSensors } from '../moving/useMoveSensors.ts';
 import { FromShelf } from './FromShelf.tsx';
 import { NeedsEditor } from './NeedsEditor.tsx';
 import { MinutesEditor } from './MinutesEditor.tsx';
+import type { SaidSound } from '../../core/makers/soundsSaid.ts';
+import { HeardSounds } from '../sounds/HeardSounds.tsx';
 import type { WordChecks } from './WordCheck.tsx';
 import { newId } from '../autosave/newId.ts';
 
@@ -28,6 +30,9 @@ interface SegmentSheetProps {
   /** False while the makers, which write parts anew when their dials turn, are being fetched. */
   readonly hasMakers: boolean;
   readonly wordChecks: WordChecks;
+  /** Sounds that are said in this part, and which the programme has recorded. */
+  readonly sounds: readonly SaidSound[];
+  readonly recorded: readonly string[];
   readonly onEdit: (edit: Edit) => void;
 }
 
@@ -35,7 +40,7 @@ const LEVEL_WORDS: Readonly<Record<LevelName, string>> = { easier: 'easier', rig
 
 /** A part of the session on the sheet: heading, lines in the gutter's order, findings in the margin beside them. */
 export function SegmentSheet(props: SegmentSheetProps) {
-  const { part, position, count, findings, things, mayWrite, hasMakers, wordChecks, onEdit } = props;
+  const { part, position, count, findings, things, mayWrite, hasMakers, wordChecks, sounds, recorded, onEdit } = props;
   const { segment, lines } = part;
   const [writing, setWriting] = useState<string | null>(null);
   const addLine = () => {
@@ -55,7 +60,7 @@ export function SegmentSheet(props: SegmentSheetProps) {
       id={`part-${segment.id}`}
       aria-labelledby={`title-${segment.id}`}
     >
-      <SegmentHead {...{ part, position, count, things, mayWrite, hasMakers, onEdit }} />
+      <SegmentHead {...{ part, position, count, things, mayWrite, hasMakers, sounds, recorded, onEdit }} />
       <SegmentLines {...{ part, mayWrite, onEdit, writing, wordChecks }} onWriting={setWriting} />
       {groupByRow(findings, part).map(({ row, span, group }) => (
         <div key={row} className="margin" style={{ gridRow: `${row} / span ${span}` }}>
@@ -78,7 +83,7 @@ type OfSegment = Edits & { readonly segment: ComposedSegment['segment'] };
 
 /** The heading of a part: its title, levels, dials and facts, and what can be done with it. */
 function SegmentHead(props: Omit<SegmentSheetProps, 'findings' | 'wordChecks'>) {
-  const { part, position, count, things, mayWrite, hasMakers, onEdit } = props;
+  const { part, position, count, things, mayWrite, hasMakers, sounds, recorded, onEdit } = props;
   const { segment } = part;
   const isOwn = segment.kind === 'activity' && !segment.from && !segment.made;
   return (
@@ -95,6 +100,7 @@ function SegmentHead(props: Omit<SegmentSheetProps, 'findings' | 'wordChecks'>) 
       {segment.made && <MadeDials {...{ segment, onEdit }} mayWrite={mayWrite && hasMakers} />}
       <span className="text-soft text-sm">{factsOf(part)}</span>
       {mayWrite && <SegmentTools {...{ segment, position, count, things, onEdit }} />}
+      <HeardSounds sounds={sounds} recorded={recorded} />
     </header>
   );
 }

@@ -1,6 +1,7 @@
 import { regenerateIn } from '../../core/makers/makerSegment.ts';
 import { authorSpeech } from '../../messages/speeches.ts';
 
+export { soundsSaid } from '../../core/makers/soundsSaid.ts';
 export { describeMakerProblem } from '../../messages/makers.ts';
 
 /** Writes a maker's part anew in the words of authors. */

@@ -35,7 +35,16 @@ export function useBench({ session: initial, things, homes, policy, seatedMinute
     () => findFindings(session, composed, fits, { things, policy }),
     [session, composed, fits, things, policy],
   );
-  return { ...history, hasMakers: makerParts !== null, session, composed, fits, readiness, findings };
+  return {
+    ...history,
+    hasMakers: makerParts !== null,
+    soundsSaid: makerParts?.soundsSaid,
+    session,
+    composed,
+    fits,
+    readiness,
+    findings,
+  };
 }
 
 const holdsMade = ({ segments }: Session) => segments.some(({ made }) => made !== undefined);

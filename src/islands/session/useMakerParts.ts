@@ -8,8 +8,8 @@ export function useMakerParts(isWanted: boolean): MakerParts | null {
   useEffect(() => {
     if (!isWanted || makerParts) return;
     let isLeft = false;
-    void import('./makerParts.ts').then(({ regenerate, describeMakerProblem }) => {
-      if (!isLeft) setMakerParts({ regenerate, describeMakerProblem });
+    void import('./makerParts.ts').then(({ regenerate, describeMakerProblem, soundsSaid }) => {
+      if (!isLeft) setMakerParts({ regenerate, describeMakerProblem, soundsSaid });
     });
     return () => {
       isLeft = true;

@@ -17,6 +17,8 @@ export const json = () => ({ type: DataTypes.JSONB, allowNull: false }) as const
 
 export const day = () => ({ type: DataTypes.DATEONLY, allowNull: false }) as const;
 
+export const bytes = () => ({ type: DataTypes.BLOB, allowNull: false }) as const;
+
 export const moment = () => ({ type: DataTypes.DATE, allowNull: false }) as const;
 
 export const maybe = (type: typeof DataTypes.TEXT | typeof DataTypes.DATE | typeof DataTypes.UUID) =>

@@ -274,3 +274,21 @@ export class TickRow extends Model {
   declare tickedAt: Date;
   declare tickedBy: string | null;
 }
+
+export class SoundRecordingRow extends Model {
+  declare programmeId: string;
+  declare sound: string;
+  declare audio: Buffer;
+  declare hash: string;
+  declare milliseconds: number;
+  declare recordedAt: Date;
+  declare recordedBy: string | null;
+}
+
+export class WordReadingRow extends Model {
+  declare homeId: string;
+  declare child: string;
+  declare readOn: string;
+  declare word: string;
+  declare isRight: boolean;
+}

@@ -1,6 +1,7 @@
 import { uuidKey, text, uuid, whole, counted, flag, json, day, moment, maybe, numeric } from './columns.ts';
-import { DataTypes, Model, type Sequelize } from 'sequelize';
+import { DataTypes, type Sequelize } from 'sequelize';
 import { database } from './connection.ts';
+import { defineSoundsAndWords, type Define } from './soundTables.ts';
 import {
   ProgrammeRow,
   UserRow,
@@ -27,8 +28,6 @@ import {
   TickRow,
 } from './models.ts';
 
-type Define = (model: typeof Model, tableName: string, columns: object) => void;
-
 let readyFor: Sequelize | undefined;
 
 /** Ties the models to the connection, once for each connection; gives the connection for transactions. */
@@ -45,6 +44,7 @@ export function tables(): Sequelize {
   defineShelfAndHomes(define);
   defineSessions(define);
   defineSendings(define);
+  defineSoundsAndWords(define);
   tieTogether();
   readyFor = sequelize;
   return sequelize;

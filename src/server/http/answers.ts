@@ -79,7 +79,7 @@ export async function readJsonObject(request: Request, largest: number): Promise
 }
 
 /** The body of a request as bytes, within a size, whatever its headers promise. */
-async function readBytes(request: Request, largest: number): Promise<Uint8Array> {
+export async function readBytes(request: Request, largest: number): Promise<Uint8Array> {
   const declared = Number(request.headers.get('content-length') ?? 0);
   if (declared > largest) throw new EdgeError('too-large');
   const reader = request.body?.getReader();
@@ -123,16 +123,20 @@ export async function readForm(request: Request, largest: number = BYTES.entry):
 
 /** The text of a file that a form sends as “file”, within a size; empty when it sends none. */
 export async function readUpload(request: Request, largest: number): Promise<string> {
+  const file = (await readFileForm(request, largest)).get('file');
+  return file instanceof File ? file.text() : '';
+}
+
+/** The fields of a form that sends a file, within a size. */
+export async function readFileForm(request: Request, largest: number): Promise<FormData> {
   const type = request.headers.get('content-type') ?? '';
   if (!type.startsWith('multipart/form-data')) throw new EdgeError('wrong-kind');
   const bytes = await readBytes(request, largest);
-  const form = await new Response(new Uint8Array(bytes), { headers: { 'content-type': type } })
+  return new Response(new Uint8Array(bytes), { headers: { 'content-type': type } })
     .formData()
     .catch((cause: unknown) => {
       throw new EdgeError('wrong-form', { cause });
     });
-  const file = form.get('file');
-  return file instanceof File ? file.text() : '';
 }
 
 const MOST_FIELDS = 2000;

@@ -1,16 +1,19 @@
 interface Answered {
   readonly isGuide: boolean;
   readonly isSecure: boolean;
+  /** Lets this page use the microphone, once somebody says yes to it. */
+  readonly mayRecord?: boolean;
   /** Lets the chart of this answer bring its own style sheet. */
   readonly styleNonce: string;
 }
 
 /** Security headers for every answer. Pages bring their own script hashes, see docs/decisions. */
-export function secureHeaders(headers: Headers, { isGuide, isSecure, styleNonce }: Answered): void {
+export function secureHeaders(headers: Headers, { isGuide, isSecure, styleNonce, mayRecord = false }: Answered): void {
   headers.set('x-content-type-options', 'nosniff');
   headers.set('x-frame-options', 'DENY');
   headers.set('referrer-policy', 'same-origin');
-  headers.set('permissions-policy', 'camera=(), microphone=(), geolocation=(), interest-cohort=()');
+  const microphone = mayRecord ? '(self)' : '()';
+  headers.set('permissions-policy', `camera=(), microphone=${microphone}, geolocation=(), interest-cohort=()`);
   headers.set('cross-origin-opener-policy', 'same-origin');
   // Positions on the tape and in charts are style attributes; style sheets and scripts stay bound to their hashes.
   const policy = headers.get('content-security-policy');

@@ -6,17 +6,19 @@ import type { Segment } from '../../core/session/session.ts';
 import { EdgeError } from '../http/errors.ts';
 import type { Person } from './person.ts';
 import { taughtAround } from '../../core/terms/taughtSounds.ts';
+import { listRecorded } from './soundRecordings.ts';
 import { listTerms } from './terms.ts';
 import { findSession, segmentFor } from './sessions.ts';
 
-/** Everything the bench works with: the session, the things, the homes. Seven queries, however much there is. */
+/** Everything the bench works with: the session, the things, the homes. Eight queries, however much there is. */
 export async function readBench(person: Person, id: string): Promise<BenchProps> {
-  const [kept, things, homes, withoutBook, terms] = await Promise.all([
+  const [kept, things, homes, withoutBook, terms, recorded] = await Promise.all([
     findSession(person, id),
     readThings(person.programmeId),
     readHomes(person.programmeId),
     countWithoutBook(person.programmeId, id),
     listTerms(person),
+    listRecorded(person),
   ]);
   return {
     id: kept.id,
@@ -29,6 +31,7 @@ export async function readBench(person: Person, id: string): Promise<BenchProps>
     withoutBook,
     seatedMinutesPerYear: person.settings.seatedMinutesPerYear,
     mayWrite: person.role !== 'reader',
+    recorded,
     accent: person.settings.numbers.accent ?? 'gb',
     soundSteps: taughtAround(
       terms.map(({ term }) => term),

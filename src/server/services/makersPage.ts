@@ -16,6 +16,7 @@ import { readShelf, thingsByKey } from '../db/repositories/shelf.ts';
 import { EdgeError } from '../http/errors.ts';
 import { writePdf } from '../print/pdf.ts';
 import { pacesOf } from './programme.ts';
+import { listRecorded } from './soundRecordings.ts';
 import { requireAuthor, type Person } from './person.ts';
 
 /** Programmes work in a few ways: what was drawn for the last ones is drawn once. */
@@ -33,15 +34,17 @@ export function makerPictures(settings: MakerSettings): { maker: Maker; picture:
   return MAKERS.map((maker, index) => ({ maker, picture: pictures[index]! }));
 }
 
-/** What a maker's room works with: two queries. */
+/** What a maker's room works with: three queries. */
 export async function readMakerPage(
   person: Person,
-): Promise<{ things: ThingsByKey; sessions: { id: string; title: string }[] }> {
-  const [shelf, sessions] = await Promise.all([
+): Promise<{ things: ThingsByKey; sessions: { id: string; title: string }[]; recorded: string[] }> {
+  const [shelf, sessions, recorded] = await Promise.all([
     readShelf(person.programmeId, ['thing']),
     readSessions(person.programmeId, today()),
+    listRecorded(person),
   ]);
   return {
+    recorded,
     things: thingsByKey(shelf.things),
     sessions: sessions.map(({ id, session }) => ({ id, title: session.title })),
   };

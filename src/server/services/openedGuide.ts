@@ -13,6 +13,10 @@ export interface OpenedGuide {
   readonly hasChanged: boolean;
   /** Whether the home said that the book is not at hand. */
   readonly isWithoutBook: boolean;
+  /** The sounds that the programme has recorded and lets homes hear. */
+  readonly recorded: readonly string[];
+  /** Whether homes write down which words were read. */
+  readonly asksWords: boolean;
   readonly reply: KeptReply | null;
 }
 

@@ -20,8 +20,16 @@ export async function keepProgramme(person: Person, form: URLSearchParams): Prom
   const seen = form.get('revision');
   return changeSettings(person, (settings, revision) => {
     if (!checked.ok) throw new EdgeError('wrong-input', { problems: checked.problem });
-    const { weekend, closed, seatedMinutesPerYear, sendWorkingDays, paper, ...numbers } = checked.value;
-    const wanted = { ...settings, weekend, closed, seatedMinutesPerYear, sendWorkingDays, paper, numbers };
+    const { weekend, closed, seatedMinutesPerYear, sendWorkingDays, paper, screens, ...rest } = checked.value;
+    const { wordOrder, wordsAtOnce, restAfter, wordsKeptBy, ...numbers } = rest;
+    const words = {
+      ...(wordOrder !== undefined && { order: wordOrder }),
+      ...{ atOnce: wordsAtOnce, restAfter, keptBy: wordsKeptBy },
+    };
+    const wanted = {
+      ...settings,
+      ...{ weekend, closed, seatedMinutesPerYear, sendWorkingDays, paper, screens, words, numbers },
+    };
     // The second of two owners is told, unless both say the same.
     if (seen !== null && Number(seen) !== revision && !isSameValue(wanted, settings))
       throw new EdgeError('conflict', { current: { revision } });

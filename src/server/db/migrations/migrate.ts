@@ -5,6 +5,7 @@ import * as firstPath from './0001-first-path.ts';
 import * as printing from './0003-printing.ts';
 import * as rightAndSafe from './0004-right-and-safe.ts';
 import * as sturdyEdge from './0005-sturdy-edge.ts';
+import * as ownVoiceAndWords from './0006-own-voice-and-words.ts';
 import * as term from './0002-term.ts';
 import { prepareQueue } from '../queue.ts';
 
@@ -18,6 +19,7 @@ export async function migrate(): Promise<string[]> {
       { name: '0003-printing', up: ({ context }) => printing.up(context) },
       { name: '0004-right-and-safe', up: ({ context }) => rightAndSafe.up(context) },
       { name: '0005-sturdy-edge', up: ({ context }) => sturdyEdge.up(context) },
+      { name: '0006-own-voice-and-words', up: ({ context }) => ownVoiceAndWords.up(context) },
     ],
     context: sequelize.getQueryInterface(),
     storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),

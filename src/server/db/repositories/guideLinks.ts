@@ -1,7 +1,9 @@
 import { QueryTypes } from 'sequelize';
 import type { LevelName } from '../../../core/session/levelName.ts';
 import type { Guide } from '../../../core/guide/guide.ts';
-import { now } from '../../clock.ts';
+import { latestBirthMonth } from '../../../core/calendar/dates.ts';
+import { MONTHS_FOR_WORDS } from '../../../core/words/readingLog.ts';
+import { now, today } from '../../clock.ts';
 import { GuideLinkRow, HomeRow, MessageRow } from '../models.ts';
 import { tables } from '../tables.ts';
 import { toMessage, type OutboxMessage } from './messages.ts';
@@ -16,6 +18,10 @@ export interface OpenedCopy {
   readonly sentAt: Date;
   readonly firstEdition: number;
   readonly isWithoutBook: boolean;
+  /** The sounds that the programme has recorded and lets homes hear. */
+  readonly recorded: readonly string[];
+  /** Whether homes of the programme write down which words were read. */
+  readonly asksWords: boolean;
   readonly reply: {
     readonly outcome: 'done' | 'partly' | 'not';
     readonly note: string;
@@ -35,14 +41,21 @@ export async function openCopy(tokenHash: string): Promise<OpenedCopy | null> {
     `SELECT guide_links.id AS "linkId", copy.edition, copy.guide, copy.language, copy.sent_at AS "sentAt",
             (SELECT min(edition) FROM guide_copies WHERE link_id = guide_links.id) AS "firstEdition",
             guide_links.without_book_at IS NOT NULL AS "isWithoutBook",
+            CASE WHEN programmes.settings ->> 'screens' = 'none' THEN '[]'::jsonb
+                 ELSE (SELECT coalesce(jsonb_agg(sound), '[]') FROM sound_recordings WHERE programme_id = programmes.id)
+            END AS recorded,
+            coalesce(programmes.settings #>> '{words,keptBy}', '') = 'homes'
+              AND EXISTS (SELECT 1 FROM children WHERE children.home_id = guide_links.home_id AND birth_month <= :bornBy
+                            UNION ALL SELECT 1 FROM word_readings WHERE word_readings.home_id = guide_links.home_id) AS "asksWords",
             (SELECT jsonb_build_object('outcome', replies.outcome, 'note', replies.note, 'repliedAt', replies.replied_at,
                       'parts', (SELECT coalesce(jsonb_agg(jsonb_build_object('segment', segment, 'minutes', minutes, 'ease', ease, 'level', level)), '[]')
                                   FROM reply_parts WHERE reply_id = replies.id))
                FROM replies WHERE replies.link_id = guide_links.id) AS reply
        FROM guide_links
+       JOIN programmes ON programmes.id = guide_links.programme_id
        JOIN LATERAL (SELECT * FROM guide_copies WHERE link_id = guide_links.id ORDER BY edition DESC LIMIT 1) copy ON true
       WHERE guide_links.token_hash = :tokenHash AND guide_links.revoked_at IS NULL`,
-    { replacements: { tokenHash }, type: QueryTypes.SELECT },
+    { replacements: { tokenHash, bornBy: latestBirthMonth(MONTHS_FOR_WORDS, today()) }, type: QueryTypes.SELECT },
   );
   return rows[0] ?? null;
 }

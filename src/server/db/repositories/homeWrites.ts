@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { Op } from 'sequelize';
 import { ChildRow, HomeRow, HomeThingRow, ShelfItemRow } from '../models.ts';
 import type { Transaction } from '../transaction.ts';
+import { moveReadings } from './wordReadings.ts';
 
 /** A child and a thing of a home as they are written. */
 interface WrittenChild {
@@ -37,7 +38,7 @@ export async function readThingIds(
   return new Map(rows.map(({ id, key }) => [key, id]));
 }
 
-/** Writes one home under a revision, in place of what there was under its id. Five queries. */
+/** Writes one home under a revision, in place of what there was under its id. Six queries, one more for each child that was renamed or has left. */
 export async function writeHome(
   programmeId: string,
   { id, home, revision }: { id: string; home: WrittenHome; revision: number },
@@ -45,7 +46,25 @@ export async function writeHome(
 ): Promise<void> {
   const { children: _children, things: _things, ...facts } = home;
   await HomeRow.upsert({ id, programmeId, ...facts, revision, takenOutAt: null }, { transaction });
+  await followChildren(id, home.children, transaction);
   await writeContents(programmeId, [{ id, home }], { thingIds, transaction });
+}
+
+/** What a child read goes with it to a new name (born in the same month, and not there before); of one that has left nothing stays. */
+async function followChildren(
+  homeId: string,
+  children: readonly WrittenChild[],
+  transaction: Transaction,
+): Promise<void> {
+  const before = await ChildRow.findAll({ where: { homeId }, transaction });
+  const isNew = ({ nickname }: WrittenChild) => !before.some((known) => known.nickname === nickname);
+  const unclaimed = children.filter(isNew);
+  for (const { nickname: from, birthMonth } of before) {
+    if (children.some(({ nickname }) => nickname === from)) continue;
+    const found = unclaimed.findIndex((child) => child.birthMonth === birthMonth);
+    const [to] = found < 0 ? [] : unclaimed.splice(found, 1);
+    await moveReadings(homeId, { from, to: to?.nickname }, transaction);
+  }
 }
 
 /** Writes homes of a file, in place of those with the same nicknames. Six queries, however many. */

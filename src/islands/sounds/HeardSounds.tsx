@@ -1,0 +1,23 @@
+import type { SaidSound } from '../../core/makers/soundsSaid.ts';
+
+/** The sounds that are said here, in the programme's own voice; nothing where none of them is recorded. */
+export function HeardSounds({ sounds, recorded }: { sounds: readonly SaidSound[]; recorded: readonly string[] }) {
+  const heard = sounds.filter(({ sound }) => recorded.includes(sound));
+  if (heard.length === 0) return null;
+  return (
+    <ul className="flex flex-wrap gap-x-5 gap-y-1 py-1" aria-label="In our own voice">
+      {heard.map(({ sound, letters }) => (
+        <li key={sound} className="flex items-center gap-2">
+          <span className="drawn-text text-lg">{letters}</span>
+          <audio
+            controls
+            preload="none"
+            className="h-9 w-52"
+            aria-label={`The sound of ${letters}`}
+            src={`/api/sounds/${sound}`}
+          />
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,72 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import wavefile from 'wavefile';
+import { RECORDING_RATE } from '../../core/sounds/levelRecording.ts';
+import { readWav, writeWav } from './wav.ts';
+
+const hum = (rate: number, seconds: number) =>
+  Float32Array.from({ length: rate * seconds }, (_, index) => 0.5 * Math.sin((2 * Math.PI * 300 * index) / rate));
+
+function fileOf(rate: number, depth: string, channels = 1): Uint8Array {
+  const wav = new wavefile.WaveFile();
+  const samples = [...hum(rate, 1)].map((sample) => (depth === '32f' ? sample : Math.round(sample * 32767)));
+  wav.fromScratch(
+    channels,
+    rate,
+    depth === '8' ? '16' : depth,
+    channels === 1 ? samples : [samples, samples.map(() => 0)],
+  );
+  if (depth === '8') wav.toBitDepth('8');
+  return wav.toBuffer();
+}
+
+function loudestOf(bytes: Uint8Array): { loudest: number; length: number } {
+  const read = readWav(bytes);
+  if (!read.ok) throw new Error(read.problem);
+  return { loudest: read.value.reduce((most, sample) => Math.max(most, sample), 0), length: read.value.length };
+}
+
+test('what is written is read again', () => {
+  const samples = hum(RECORDING_RATE, 0.5);
+  const read = readWav(writeWav(samples));
+  assert.ok(read.ok && read.value.length === samples.length);
+  assert.ok(read.value.every((sample, index) => Math.abs(sample - samples[index]!) < 0.001));
+});
+
+test('files of other rates, depths and channels come out as loud and as long', () => {
+  for (const [rate, depth, channels] of [
+    [44_100, '16', 1],
+    [48_000, '32f', 1],
+    [8000, '16', 2],
+    [16_000, '8', 1],
+  ] as const) {
+    const { loudest, length } = loudestOf(fileOf(rate, depth, channels));
+    assert.ok(Math.abs(loudest - 0.5) < 0.03, `${rate} ${depth}: ${loudest}`);
+    assert.ok(Math.abs(length - RECORDING_RATE) < 200, `${rate}: ${length}`);
+  }
+});
+
+test('what is no such file is refused in words, at once', () => {
+  const good = fileOf(8000, '16');
+  const lies = Buffer.from(good);
+  lies.writeUInt32LE(0xffffffff, 40);
+  const still = Buffer.from(good);
+  still.writeUInt32LE(0, 24);
+  const packed = Buffer.from(good);
+  packed.writeUInt16LE(17, 20);
+  for (const bytes of [
+    new Uint8Array(),
+    new Uint8Array(44),
+    Buffer.from('RIFFxxxxWAVE'),
+    good.slice(0, 30),
+    still,
+    packed,
+  ]) {
+    const read = readWav(bytes);
+    assert.ok(!read.ok && /^(is|must)/.test(read.problem), String(bytes.length));
+  }
+  const read = readWav(lies);
+  assert.ok(!read.ok || read.value.length <= RECORDING_RATE * 20);
+  const long = readWav(writeWav(hum(RECORDING_RATE, 21)));
+  assert.ok(!long.ok && long.problem === 'must last at most 20 seconds');
+});

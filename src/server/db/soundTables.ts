@@ -1,0 +1,26 @@
+import { DataTypes, type Model } from 'sequelize';
+import { bytes, day, flag, maybe, moment, text, uuidKey, whole } from './columns.ts';
+import { SoundRecordingRow, WordReadingRow } from './models.ts';
+
+/** Ties a model to a table of the connection. */
+export type Define = (model: typeof Model, tableName: string, columns: object) => void;
+
+/** The tables of recorded sounds and of words that were read. */
+export function defineSoundsAndWords(define: Define): void {
+  define(SoundRecordingRow, 'sound_recordings', {
+    programmeId: uuidKey(),
+    sound: { ...text(), primaryKey: true },
+    audio: bytes(),
+    hash: text(),
+    milliseconds: whole(),
+    recordedAt: moment(),
+    recordedBy: maybe(DataTypes.UUID),
+  });
+  define(WordReadingRow, 'word_readings', {
+    homeId: uuidKey(),
+    child: { ...text(), primaryKey: true },
+    readOn: { ...day(), primaryKey: true },
+    word: { ...text(), primaryKey: true },
+    isRight: flag(),
+  });
+}
