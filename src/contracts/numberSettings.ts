@@ -1,3 +1,4 @@
+import { WORD_GAME_ENDS, type WordGameEnd } from '../core/games/wordGames.ts';
 import { CURRENCIES, type CurrencyName } from '../core/numbers/currencies.ts';
 import { NUMBER_SCHOOLS, type NumberSchool } from '../core/session/makerSource.ts';
 import { ACCENTS, type Accent } from '../core/sounds/accents.ts';
@@ -38,6 +39,7 @@ export const numberSettings = () => ({
   accent: string().oneOf(ACCENTS as readonly Accent[]),
   letters: string().oneOf(['small', 'capitals'] as const),
   firstSaid: string().oneOf(['sounds', 'names'] as const),
+  wordGames: string().oneOf(WORD_GAME_ENDS as readonly WordGameEnd[]),
   soundOrder: soundOrder(),
   youngerSeconds: turnSeconds(),
   olderSeconds: turnSeconds(),

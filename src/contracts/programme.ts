@@ -2,6 +2,7 @@ import { array, mixed, number, object, string, type InferType } from 'yup';
 import { calendarDay } from './calendarDay.ts';
 import { cautionPolicy } from './cautions.ts';
 import type { CautionPolicy } from '../core/cautions/rules.ts';
+import { WORD_GAME_ENDS } from '../core/games/wordGames.ts';
 import { ACCENTS } from '../core/sounds/accents.ts';
 import { NUMBER_SCHOOLS, schoolOf, USUAL_SETTINGS } from '../core/session/makerSource.ts';
 import { numberSettings } from './numberSettings.ts';
@@ -129,6 +130,7 @@ export function writtenSettings(kept: ProgrammeSettings, fields: URLSearchParams
     school: one('school', NUMBER_SCHOOLS, schoolOf(kept.numbers)),
     accent: one('accent', ACCENTS, kept.numbers.accent ?? 'gb'),
     firstSaid: one('firstSaid', ['sounds', 'names'], kept.numbers.firstSaid ?? 'sounds'),
+    wordGames: one('wordGames', WORD_GAME_ENDS, kept.numbers.wordGames ?? 'enough'),
     letters: one('letters', ['small', 'capitals'], kept.numbers.letters ?? 'small'),
   } as ProgrammeSettings['numbers'];
   const words = {

@@ -77,6 +77,16 @@ export const programmeChoices = (settings: ProgrammeSettings): readonly Choice[]
       ],
     },
     {
+      name: 'wordGames',
+      label: 'A game with words is over',
+      why: 'Luck decides who wins; the reading decides when it is over.',
+      value: numbers.wordGames ?? 'enough',
+      options: [
+        ['enough', 'when every word was read three times'],
+        ['chance', 'when somebody was lucky first'],
+      ],
+    },
+    {
       name: 'currency',
       label: 'Coins',
       why: 'Whole small units; nothing is written in two ways.',

@@ -178,6 +178,26 @@ test('the key of a word sheet is true of what is printed', () => {
   assert.equal(refused('word-sheet', { words }, { playOnly: true }), 'breaks-level');
 });
 
+test('a word game is over when every word was read often enough, or with luck, as the programme has it; what is played with is listed', () => {
+  for (const [kind, things] of [
+    ['path', ['die', 'bottle-lid', 'button']],
+    ['dice lines', ['die']],
+    ['three in a row', ['bottle-lid', 'button']],
+  ] as const) {
+    const values = { kind, words: 'the, and, my, see, go' };
+    const drawnOut = made('word-sheet', values);
+    const lucky = made('word-sheet', values, { wordGames: 'chance' });
+    const texts = (output: typeof drawnOut) => output.lines.right.map(({ text }) => text).join(' ');
+    assert.match(texts(drawnOut), /over when each has 3 strokes/);
+    assert.match(texts(lucky), /Play again/);
+    assert.equal(drawnOut.printable.sheets.length, lucky.printable.sheets.length + 1, 'places for strokes');
+    assert.ok(drawnOut.minutes.together[1] >= lucky.minutes.together[1], kind);
+    assert.match(drawnOut.facts[0]!, /a game takes about \d+ turns, 8 in 10 between \d+ and \d+/);
+    const items = drawnOut.materials.map(({ item }) => item);
+    assert.deepEqual(items.slice(items.indexOf('pencil') + 1), things);
+  }
+});
+
 test('a name strip has a capital first, then small letters, and an edge of its own between each two', () => {
   const { key, picture } = made('name-strip', { name: 'MAREN' });
   assert.deepEqual(key, ['Maren: M, a, r, e, n']);

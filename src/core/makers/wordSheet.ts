@@ -1,4 +1,5 @@
-import type { MessageValues } from '../message.ts';
+import { ENOUGH_READS, playWordGame, type WordGame, type WordGameEnd } from '../games/wordGames.ts';
+import type { MessageValues, Say } from '../message.ts';
 import { err, ok, type Outcome } from '../outcome.ts';
 import { inColumn, inGrid, inRow, type Drawing } from '../page/drawing.ts';
 import { framedCard, wordCard } from '../page/pieces.ts';
@@ -8,7 +9,8 @@ import { missingWordBoxes } from '../words/sheets/missingWord.ts';
 import { wordHunt } from '../words/sheets/wordHunt.ts';
 import { wordSearch, type WordSearchProblem } from '../words/sheets/wordSearch.ts';
 import { numberOf, refuse, type Maker, type Refusal } from './maker.ts';
-import { lasting, lineWriters, usedUp } from './makerOutput.ts';
+import { rememberLast } from '../remembering.ts';
+import { lasting, lineWriters, usedUp, type MakerMaterial } from './makerOutput.ts';
 import { sheetsNeeded } from './makerPages.ts';
 import { inOwn } from './ownWords.ts';
 import { readSpellable, wordsIn } from './wordKnowledge.ts';
@@ -34,11 +36,20 @@ const TIMES = 4;
 interface Sheet {
   readonly drawing: Drawing;
   readonly key: readonly { readonly name: string; readonly values: MessageValues }[];
-  /** How often each word is read on it, at the least. */
+  /** How often each word is read on it, at the least; of a game it is found by playing. */
   readonly reads: number;
   /** Further parts, each below the one before. */
   readonly more?: readonly Drawing[] | undefined;
+  /** What is played on it, if it is played. */
+  readonly game?: WordGame | undefined;
 }
+
+/** How a game on a sheet goes; remembered, since most dials do not change it. */
+const playsOf = rememberLast(60, (text) => {
+  const { game, end } = JSON.parse(text) as { game: WordGame; end: WordGameEnd };
+  return playWordGame(game, { end });
+});
+const SECONDS_TO_READ = 15;
 
 const cell = (text: string, width: number, height: number, most: number) =>
   framedCard(wordCard(text, { width, height, most }));
@@ -59,9 +70,13 @@ export const wordSheetMaker: Maker = {
     const kind = String(values.kind) as Kind;
     const made = sheetOf(kind, read.value, numberOf(values, 'shuffle'));
     if (!made.ok) return made;
-    const { drawing, key, reads, more = [] } = made.value;
+    const { drawing, key, more = [], game } = made.value;
     const slug = kind.replaceAll(' ', '-');
-    const printable = { title: say('printable'), cards: [], sheets: [drawing, ...more] };
+    const end = settings.wordGames ?? 'enough';
+    const plays = game && playsOf(JSON.stringify({ game, end }));
+    const reads = plays?.reads ?? made.value.reads;
+    const tally = game && end === 'enough' ? [tallyOf(read.value)] : [];
+    const printable = { title: say('printable'), cards: [], sheets: [drawing, ...tally, ...more] };
     const facts: MessageValues = {
       ...{
         words: wordsIn(read.value),
@@ -69,36 +84,36 @@ export const wordSheetMaker: Maker = {
         first: inOwn(read.value[0]!),
         last: inOwn(read.value.at(-1)!),
         reads,
-        kind: slug,
+        kind: kind.replaceAll(' ', ''),
       },
+      ...(plays && {
+        ...{ end, turns: plays.turns[1], fewest: plays.turns[0], most: plays.turns[2], enough: ENOUGH_READS },
+        minutes: Math.max(1, Math.round((plays.turns[1] * SECONDS_TO_READ) / 60)),
+      }),
     };
     const { toDo, toAsk, toNotice, inCase } = lineWriters(say);
-    const isPlayed = ['dice-lines', 'path', 'three-in-a-row'].includes(slug);
+    const over = plays ? [toDo(`over.${end}`, facts)] : [];
     return ok({
-      facts: [say('fact', facts)],
+      facts: plays ? [say('fact.plays', facts), say(`fact.${end}`, facts)] : [say('fact', facts)],
       values: facts,
-      turns: { count: read.value.length, seconds: 40 },
+      turns: plays ? { count: plays.turns[1], seconds: SECONDS_TO_READ } : { count: read.value.length, seconds: 40 },
       picture: drawing,
       lines: {
         easier: [toDo('do-2', facts), toAsk('ask-3', facts)],
         right: [
           toDo(`lay.${slug}`, facts),
+          ...over,
           toAsk('ask-1', facts),
           toAsk('ask-2', facts),
           toNotice('notice-1'),
           inCase('if-1'),
         ],
-        harder: [toDo(`lay.${slug}`, facts), toDo('do-4', facts), toAsk('ask-4', facts)],
+        harder: [toDo(`lay.${slug}`, facts), ...over, toDo('do-4', facts), toAsk('ask-4', facts)],
       },
       materials: [
         usedUp('paper', sheetsNeeded(printable)),
         lasting('pencil', 1, [{ item: 'crayon', fit: 0.9, why: say('swap.crayon') }]),
-        ...(isPlayed
-          ? [
-              lasting('die', 1),
-              lasting('bottle-lid', 8, [{ item: 'building-block', fit: 0.8, why: say('swap.building-block') }]),
-            ]
-          : []),
+        ...(game ? playedWith(game.kind, say) : []),
       ],
       actions: [],
       printable,
@@ -106,6 +121,29 @@ export const wordSheetMaker: Maker = {
     });
   },
 };
+
+/** The words with places to make strokes: for each time one is read. */
+function tallyOf(words: readonly string[]): Drawing {
+  return inGrid(
+    words.map((word) => cell(`${word} ${' _'.repeat(ENOUGH_READS)}`, 54, 10, 6)),
+    3,
+    2,
+  );
+}
+
+/** What a game is played with beside sheet and pencil: lids of two kinds, so that each knows their own. */
+function playedWith(kind: WordGame['kind'], say: Say): MakerMaterial[] {
+  const block = { item: 'building-block', fit: 0.8, why: say('swap.building-block') };
+  const pebble = { item: 'pebble', fit: 0.8, why: say('swap.pebble') };
+  switch (kind) {
+    case 'three-in-a-row':
+      return [lasting('bottle-lid', 5, [block]), lasting('button', 5, [pebble])];
+    case 'path':
+      return [lasting('die', 1), lasting('bottle-lid', 1, [block]), lasting('button', 1, [pebble])];
+    case 'dice-lines':
+      return [lasting('die', 1)];
+  }
+}
 
 function sheetOf(kind: Kind, words: readonly string[], seed: number): Outcome<Sheet, Refusal> {
   switch (kind) {
@@ -165,7 +203,7 @@ function sheetOf(kind: Kind, words: readonly string[], seed: number): Outcome<Sh
       const drawn = lines.map((line, face) =>
         inRow([cell(String(face + 1), 12, 12, 8), ...line.map((word) => cell(word, 30, 12, 8))], 1),
       );
-      return ok({ drawing: inColumn(drawn, 2), key: [], reads: Math.floor(30 / words.length) });
+      return ok({ drawing: inColumn(drawn, 2), key: [], reads: 0, game: { kind: 'dice-lines', cells: lines } });
     }
     case 'path': {
       const places = wordPath(words, { places: 24, seed });
@@ -176,7 +214,8 @@ function sheetOf(kind: Kind, words: readonly string[], seed: number): Outcome<Sh
           1,
         ),
         key: [],
-        reads: Math.floor(24 / words.length),
+        reads: 0,
+        game: { kind: 'path', cells: [places] },
       });
     }
     case 'match across':
@@ -200,7 +239,8 @@ function sheetOf(kind: Kind, words: readonly string[], seed: number): Outcome<Sh
           0,
         ),
       );
-      return ok({ drawing: inRow(drawn, 8), key: [], reads: Math.floor(18 / words.length) });
+      const cells = boards.map((board) => board.flat());
+      return ok({ drawing: inRow(drawn, 8), key: [], reads: 0, game: { kind: 'three-in-a-row', cells } });
     }
   }
 }

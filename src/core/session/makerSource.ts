@@ -1,6 +1,7 @@
 import type { LevelName } from './levelName.ts';
 import type { Line } from './line.ts';
 import type { Accent } from '../sounds/accents.ts';
+import type { WordGameEnd } from '../games/wordGames.ts';
 import type { CurrencyName } from '../numbers/currencies.ts';
 
 /** How a school brings something new: free hands first, a set presentation in small steps, or inside daily life. */
@@ -28,6 +29,8 @@ export interface MakerSettings {
   readonly letters?: 'small' | 'capitals' | undefined;
   /** Whether a letter is met by its sound or by its name; absent: by its sound. */
   readonly firstSaid?: 'sounds' | 'names' | undefined;
+  /** When a game with words is over; absent: when every word was read often enough. */
+  readonly wordGames?: WordGameEnd | undefined;
   /** The order in which sounds are taught, a group to a line; absent: our own. */
   readonly soundOrder?: string | undefined;
   /** Seconds that a turn of a game takes a younger child; absent: the usual. Likewise an older one. */

@@ -10,7 +10,7 @@ export interface WordRead {
 }
 
 /** Weeks that a word rests before it comes back: once, twice, three times, and every time after. */
-export const REST_WEEKS: readonly number[] = [1, 2, 4, 8];
+const REST_WEEKS: readonly number[] = [1, 2, 4, 8];
 /** Weeks back from which letters are judged; a child of five has learned since. */
 const WEEKS_JUDGED = 8;
 const MOST_HARD = 6;

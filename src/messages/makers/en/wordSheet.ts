@@ -11,6 +11,16 @@ export const wordSheet = {
   'problem.within': '“{word}” stands within “{other}”, so it would be found twice: leave out one of them',
   'problem.no-room': 'these words do not go into a grid that fits the sheet: take fewer or shorter ones',
   fact: '{words}: each is read at least {reads, plural, one {once} =2 {twice} other {# times}}.',
+  'fact.plays':
+    '{words}: a game takes about {turns} turns, 8 in 10 between {fewest} and {most}: {minutes, plural, one {a minute} other {# minutes}} or so.',
+  'fact.enough': 'It goes on until each word has been read {enough} times. Who wins is luck.',
+  'fact.chance':
+    'Whoever is lucky first wins. In 9 games of 10 each word is read {reads, plural, =0 {once or not at all} one {once at least} =2 {twice at least} other {# times at least}}.',
+  'over.enough':
+    '{kind, select, path {Whoever is through starts again. } threeinarow {Fill each board, row or not; after the last comes the first again. } other {}}Make a stroke below a word each time it is read. The game is over when each has {enough} strokes, however often somebody wins on the way.',
+  'over.chance':
+    '{kind, select, dicelines {The first full line ends it, and whoever filled it wins.} path {Whoever is through first wins.} other {The first row of three ends a board; the second board ends the game.}} Play again as long as somebody likes to.',
+  'swap.pebble': 'flat ones lie well',
   'swap.crayon': 'thicker, and easier to hold',
   'swap.building-block': 'to stand on a word',
   'lay.missing-word':
@@ -18,11 +28,11 @@ export const wordSheet = {
   'lay.word-search': 'The words hide in the grid, to the right or downwards. Ring each, and write it on its line.',
   'lay.word-hunt': 'In each row the first word hides once more among others that look like it. Ring it.',
   'lay.dice-lines':
-    'Throw the die, and read the first free word in that line. Put a lid on it. If the line is full, read a word of it again.',
+    'Throw the die, and read the first word without a tick in that line. Tick it. If the line is full, or the same number comes twice running, only read.',
   'lay.path':
-    'Throw the die and walk on. Read the word you land on; whoever reads it stays, whoever does not hears it and says it.',
+    'Take a bottle lid, and a button for your child. Throw the die in turn, walk on, and read the word you land on; what somebody does not know is said by both.',
   'lay.three-in-a-row':
-    'Each has a board. Take turns to read a word and put a lid on it. Three lids in a row, and you call it.',
+    'Take the bottle lids, and the buttons for your child; begin on the first board. In turn, read a free word and lay one of yours on it. Three in a row, and you call it.',
   'lay.match-across': 'Each word stands on the left and once more on the right. Read it, and join the two with a line.',
   'lay.each-word-its-colour':
     'Give each word its colour above. Read a field, and colour it as its word is coloured; the pattern comes by itself.',
@@ -63,7 +73,7 @@ export const wordSheet = {
   'game-2': '“Mine, and it says …”',
   'two-1': 'One reads, the other looks and marks; change at the end of the row.',
   older: 'reads the words that are marked, as fast as they can.',
-  younger: 'covers with lids what was read.',
+  younger: 'points to what was read.',
   'day-1': 'Write one of the words on a slip, and put it where it will be met all day.',
   'day-2': '“What does our slip say?”',
   'day-2.answer': '{first}, or whichever it is',
