@@ -8,6 +8,7 @@ import { chooseSwaps, type SwapsInput } from '../../src/core/materials/swaps.ts'
 import { edgeOfServer } from './edge.ts';
 import { gamePlays } from './games.ts';
 import { wordsOfLines } from './words.ts';
+import { typingInALine } from './typing.ts';
 import { coinCounting, dialToPicture } from './makers.ts';
 import { finding, findingInBrowser, termPlans } from './shelfSearch.ts';
 import { readBenchFixture } from './fixture.ts';
@@ -25,7 +26,10 @@ coinCounting(report);
 gamePlays(report);
 wordsOfLines(report);
 if (!process.argv.includes('--core')) await printSets(report);
-if (!process.argv.includes('--core')) await dialToPicture(report);
+if (!process.argv.includes('--core')) {
+  await typingInALine(report);
+  await dialToPicture(report);
+}
 if (!process.argv.includes('--quick')) await termPlans(report);
 
 function swapsAgainstBruteForce(): void {
