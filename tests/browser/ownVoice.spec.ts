@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { CHROMIUM } from '../support/chromium.ts';
 import { humFile } from '../support/humFile.ts';
-import { address, expectAccessible, sendAndOpenLetter, signIn } from './steps.ts';
+import { address, benchIsReady, expectAccessible, sendAndOpenLetter, signIn } from './steps.ts';
 
 /** What the microphone of this browser hears: somebody who hums once, a moment after it is switched on. */
 const folder = mkdtempSync(join(tmpdir(), 'footstool-voice-'));
@@ -43,6 +43,7 @@ test('a sound is recorded in the browser, cut and kept, heard in the maker’s r
 }) => {
   await signIn(page);
   await page.goto(address('/programme/sounds'));
+  await benchIsReady(page);
   const row = rowOf(page, 'm');
   await row.getByRole('button', { name: 'Record m' }).click();
   await expect(row.getByRole('button', { name: /^Stop/ })).toBeVisible();
@@ -55,6 +56,7 @@ test('a sound is recorded in the browser, cut and kept, heard in the maker’s r
   await expectAccessible(page);
 
   await page.goto(address('/makers/sound-page?sound=m'));
+  await benchIsReady(page);
   await expect(page.getByLabel('The sound of m')).toBeVisible();
   await page.getByRole('combobox', { name: 'letter or pair' }).selectOption('t');
   await expect(page.getByLabel('The sound of m')).toHaveCount(0);
@@ -74,6 +76,7 @@ test('a sound is recorded in the browser, cut and kept, heard in the maker’s r
   await home.close();
 
   await page.goto(address('/programme/sounds'));
+  await benchIsReady(page);
   await row.getByRole('button', { name: 'Take m out' }).click();
   await expect(row.getByRole('status')).toHaveText('The recording of “m” was taken out.');
   await page.goto(guide);
@@ -90,6 +93,7 @@ test('a microphone that is refused is said in words, and a file does instead, by
   });
   await signIn(page);
   await page.goto(address('/programme/sounds'));
+  await benchIsReady(page);
   const row = rowOf(page, 'sh');
   await row.getByRole('button', { name: 'Record sh' }).focus();
   await page.keyboard.press('Enter');
@@ -112,6 +116,7 @@ test('a microphone that is refused is said in words, and a file does instead, by
   await expect(still.getByLabel('The sound of sh')).toHaveCount(1);
   await plain.close();
   await page.reload();
+  await benchIsReady(page);
   await row.getByRole('button', { name: 'Take sh out' }).click();
   await expect(row.getByRole('status')).toContainText('was taken out');
 });
