@@ -63,7 +63,7 @@ await page.getByRole('status').filter({ hasText: 'saved at' }).waitFor();
 await picture('term');
 await page.goto(`${term}/sounds`);
 await picture('sounds');
-await go('/makers/money-table');
+await go('/makers/rhyme-pot');
 await page.locator('astro-island[ssr]').waitFor({ state: 'detached' });
 await picture('maker');
 await go('/makers/sound-page?sound=sh');

@@ -1,3 +1,4 @@
+import { asWritten } from '../words/readableWord.ts';
 import { listOf, type MessageValues } from '../message.ts';
 import { ok } from '../outcome.ts';
 import { inGrid, moved, type Drawing } from '../page/drawing.ts';
@@ -19,7 +20,7 @@ const LARGEST = 26;
 function card({ word, graphemes, marks }: SegmentedWord): Drawing {
   const size = Math.min(LARGEST, (CARD.width * 0.86) / Math.max(0.1, textWidth(word, 1)));
   const pieces = graphemes.map((grapheme, index) => ({ letters: grapheme.replace('_e', ''), mark: marks[index]! }));
-  const drawn = markedWord(word, pieces, size);
+  const drawn = markedWord(asWritten(word), pieces, size);
   return { ...CARD, shapes: moved(drawn.shapes, (CARD.width - drawn.width) / 2, (CARD.height - drawn.height) / 2) };
 }
 

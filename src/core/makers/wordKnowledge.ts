@@ -5,7 +5,7 @@ import { ACCENTS, type Accent } from '../sounds/accents.ts';
 import { EVERYDAY_WORDS } from '../sounds/everydayWords.ts';
 import { packedPronunciations, type Pronunciations } from '../sounds/pronunciations.ts';
 import type { MakerSettings } from '../session/makerSource.ts';
-import { readableWord } from '../words/readableWord.ts';
+import { asWritten, readableWord } from '../words/readableWord.ts';
 import { isRude } from '../words/rudeWords.ts';
 import { refuseList, type Refusal } from './maker.ts';
 import { inOwn, readWords } from './ownWords.ts';
@@ -41,4 +41,4 @@ export function readSpellable(
 }
 
 /** Words of an author's own in a list. */
-export const wordsIn = (words: readonly string[]): MessageList => listOf(words.map(inOwn));
+export const wordsIn = (words: readonly string[]): MessageList => listOf(words.map((word) => inOwn(asWritten(word))));

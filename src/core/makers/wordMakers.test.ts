@@ -178,6 +178,17 @@ test('the key of a word sheet is true of what is printed', () => {
   assert.equal(refused('word-sheet', { words }, { playOnly: true }), 'breaks-level');
 });
 
+test('I stands large in words and sentences; a card of it has its dot', () => {
+  const textsOf = (drawings: readonly Drawing[]) =>
+    drawings.flatMap(({ shapes }) => shapes.flatMap((shape) => (shape.kind === 'text' ? [shape.text] : [])));
+  for (const kind of ['match across', 'path', 'missing word']) {
+    const texts = textsOf(made('word-sheet', { kind, words: 'i, am, we, see' }).printable.sheets);
+    assert.ok(texts.includes('I') && !texts.includes('i'), kind);
+  }
+  assert.match(made('word-sheet', { words: 'i, am, we' }).facts[0]!, /^I, am and we/);
+  assert.ok(textsOf(made('word-cards', { words: 'i, am' }).printable.cards).includes('I'));
+});
+
 test('a word game is over when every word was read often enough, or with luck, as the programme has it; what is played with is listed', () => {
   for (const [kind, things] of [
     ['path', ['die', 'bottle-lid', 'button']],

@@ -3,6 +3,7 @@ import type { MessageValues, Say } from '../message.ts';
 import { ok } from '../outcome.ts';
 import { inGrid, type Drawing } from '../page/drawing.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
+import { asWritten } from '../words/readableWord.ts';
 import { rememberLast } from '../remembering.ts';
 import { lasting, lineWriters, usedUp, type MakerMaterial } from './makerOutput.ts';
 import { sheetsNeeded } from './makerPages.ts';
@@ -44,8 +45,8 @@ export const wordSheetMaker: Maker = {
       ...{
         words: wordsIn(read.value),
         count: read.value.length,
-        first: inOwn(read.value[0]!),
-        last: inOwn(read.value.at(-1)!),
+        first: inOwn(asWritten(read.value[0]!)),
+        last: inOwn(asWritten(read.value.at(-1)!)),
         reads,
         kind: kind.replaceAll(' ', ''),
       },
@@ -88,7 +89,7 @@ export const wordSheetMaker: Maker = {
 /** The words with places to make strokes: for each time one is read. */
 function tallyOf(words: readonly string[]): Drawing {
   return inGrid(
-    words.map((word) => cell(`${word} ${' _'.repeat(ENOUGH_READS)}`, 54, 10, 6)),
+    words.map((word) => cell(`${asWritten(word)} ${' _'.repeat(ENOUGH_READS)}`, 54, 10, 6)),
     3,
     2,
   );

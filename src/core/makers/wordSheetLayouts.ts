@@ -3,6 +3,7 @@ import type { MessageValues } from '../message.ts';
 import { err, ok, type Outcome } from '../outcome.ts';
 import { inColumn, inGrid, inRow, type Drawing } from '../page/drawing.ts';
 import { framedCard, wordCard } from '../page/pieces.ts';
+import { asWritten } from '../words/readableWord.ts';
 import { diceLines, threeInARow, wordPath } from '../words/sheets/gridGames.ts';
 import { circleEvery, matchAcross, wordColours } from '../words/sheets/matchAndMark.ts';
 import { missingWordBoxes } from '../words/sheets/missingWord.ts';
@@ -47,7 +48,9 @@ export const cell = (text: string, width: number, height: number, most: number) 
   framedCard(wordCard(text, { width, height, most }));
 
 /** Lays a sheet out for words; the same seed, the same sheet. A search that cannot hold its words is refused. */
-export function sheetOf(kind: Kind, words: readonly string[], seed: number): Outcome<Sheet, Refusal> {
+export function sheetOf(kind: Kind, read: readonly string[], seed: number): Outcome<Sheet, Refusal> {
+  // Letters in a grid stay small; words stand as in a sentence.
+  const words = kind === 'word search' ? read : read.map(asWritten);
   switch (kind) {
     case 'missing word': {
       const boxes = missingWordBoxes(words, seed);

@@ -9,6 +9,9 @@ export type WordProblem =
 /** Letters that a word may have; no English word that a child meets is longer. */
 export const LONGEST_WORD = 60;
 
+/** A word as it is written in a sentence: small, but for I. */
+export const asWritten = (word: string): string => (word === 'i' ? 'I' : word);
+
 /** A word in small letters a to z; a problem names what else it holds. */
 export function readableWord(written: string): Outcome<string, WordProblem> {
   const word = written.trim().toLowerCase();

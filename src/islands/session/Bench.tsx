@@ -89,7 +89,7 @@ export function Bench(props: BenchProps) {
             key={part.segment.id}
             {...{ part, things, mayWrite, wordChecks }}
             hasMakers={bench.hasMakers}
-            sounds={(part.segment.made && bench.soundsSaid?.(part.segment.made)) ?? []}
+            soundsSaid={bench.soundsSaid}
             recorded={props.recorded}
             position={index}
             count={composed.segments.length}

@@ -2,7 +2,7 @@ import { LEVELS, type LevelName } from '../../core/session/levelName.ts';
 import type { ThingsByKey } from '../../core/materials/thing.ts';
 import { DndContext, closestCenter, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { Finding } from '../../core/checks/findings.ts';
 import type { ComposedSegment } from '../../core/guide/composition.ts';
 import type { Edit } from '../../core/session/edit.ts';
@@ -15,6 +15,7 @@ import { useMoveSensors } from '../moving/useMoveSensors.ts';
 import { FromShelf } from './FromShelf.tsx';
 import { NeedsEditor } from './NeedsEditor.tsx';
 import { MinutesEditor } from './MinutesEditor.tsx';
+import type { MakerSource } from '../../core/session/makerSource.ts';
 import type { SaidSound } from '../../core/makers/soundsSaid.ts';
 import { HeardSounds } from '../sounds/HeardSounds.tsx';
 import type { WordChecks } from './WordCheck.tsx';
@@ -30,8 +31,8 @@ interface SegmentSheetProps {
   /** False while the makers, which write parts anew when their dials turn, are being fetched. */
   readonly hasMakers: boolean;
   readonly wordChecks: WordChecks;
-  /** Sounds that are said in this part, and which the programme has recorded. */
-  readonly sounds: readonly SaidSound[];
+  /** Tells the sounds that are said in a maker's part, once the makers are there; and which the programme has recorded. */
+  readonly soundsSaid: ((made: MakerSource) => readonly SaidSound[]) | undefined;
   readonly recorded: readonly string[];
   readonly onEdit: (edit: Edit) => void;
 }
@@ -40,7 +41,8 @@ const LEVEL_WORDS: Readonly<Record<LevelName, string>> = { easier: 'easier', rig
 
 /** A part of the session on the sheet: heading, lines in the gutter's order, findings in the margin beside them. */
 export function SegmentSheet(props: SegmentSheetProps) {
-  const { part, position, count, findings, things, mayWrite, hasMakers, wordChecks, sounds, recorded, onEdit } = props;
+  const { part, position, count, findings, things, mayWrite, hasMakers, wordChecks, soundsSaid, recorded, onEdit } =
+    props;
   const { segment, lines } = part;
   const [writing, setWriting] = useState<string | null>(null);
   const addLine = () => {
@@ -60,7 +62,7 @@ export function SegmentSheet(props: SegmentSheetProps) {
       id={`part-${segment.id}`}
       aria-labelledby={`title-${segment.id}`}
     >
-      <SegmentHead {...{ part, position, count, things, mayWrite, hasMakers, sounds, recorded, onEdit }} />
+      <SegmentHead {...{ part, position, count, things, mayWrite, hasMakers, soundsSaid, recorded, onEdit }} />
       <SegmentLines {...{ part, mayWrite, onEdit, writing, wordChecks }} onWriting={setWriting} />
       {groupByRow(findings, part).map(({ row, span, group }) => (
         <div key={row} className="margin" style={{ gridRow: `${row} / span ${span}` }}>
@@ -83,8 +85,10 @@ type OfSegment = Edits & { readonly segment: ComposedSegment['segment'] };
 
 /** The heading of a part: its title, levels, dials and facts, and what can be done with it. */
 function SegmentHead(props: Omit<SegmentSheetProps, 'findings' | 'wordChecks'>) {
-  const { part, position, count, things, mayWrite, hasMakers, sounds, recorded, onEdit } = props;
+  const { part, position, count, things, mayWrite, hasMakers, soundsSaid, recorded, onEdit } = props;
   const { segment } = part;
+  const { made } = segment;
+  const sounds = useMemo(() => (made && soundsSaid?.(made)) ?? [], [made, soundsSaid]);
   const isOwn = segment.kind === 'activity' && !segment.from && !segment.made;
   return (
     <header className="segment-head">

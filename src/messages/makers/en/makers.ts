@@ -15,7 +15,8 @@ export const makers = {
   number: '{number, number, words}',
   'join.then': ', then ',
   tokens: '{count, plural, one {# token} other {# tokens}}',
-  'part.access': 'What is shown can be said or felt as well, and what is asked can be answered by pointing: one of the three is enough.',
+  'part.access':
+    'What is shown can be said or felt as well, and what is asked can be answered by pointing: one of the three is enough.',
   'dial.variant': 'how it is run',
   'where.sitting': 'at the table or on the floor',
   'where.moving-about': 'where there is room to walk',
