@@ -17,6 +17,7 @@ import { addTerm } from '../server/db/repositories/terms.ts';
 import { importFile } from '../server/services/importShelf.ts';
 import { keepReply } from '../server/services/guides.ts';
 import { postWaiting } from '../server/services/letters.ts';
+import { tapWord } from '../server/services/knownWords.ts';
 import { listLinks } from '../server/services/postLinks.ts';
 import { sendSession } from '../server/services/sending.ts';
 import { hashPassword, isPassword } from '../server/services/signIn.ts';
@@ -44,6 +45,7 @@ export async function loadDemo(address: string): Promise<void> {
   }
   await addDemoTerm(owner);
   await sendAndAnswer(owner, address);
+  await addDemoReadings(owner);
 }
 
 /** The demo's own passwords are known to everybody; another one is used where others can reach this machine. */
@@ -152,6 +154,25 @@ async function addDemoTerm(owner: Person): Promise<void> {
     })),
   };
   await addTerm(owner.programmeId, term, owner.userId);
+}
+
+/** What a child of the demo read in the last days: one word is sure and rests, one is hard. */
+async function addDemoReadings(owner: Person): Promise<void> {
+  const { home, child, days } = (await readDemo('readings.json')) as unknown as DemoReadings;
+  const homes = await readHomes(owner.programmeId);
+  const { id } = homes.find(({ nickname }) => nickname === home)!;
+  for (const { ago, read, missed } of days)
+    for (const [word, pressed] of [
+      ...read.map((word) => [word, 'yes'] as const),
+      ...missed.map((word) => [word, 'no'] as const),
+    ])
+      await tapWord(owner, id, { child, word, read: pressed, on: addDays(today(), -ago) });
+}
+
+interface DemoReadings {
+  readonly home: string;
+  readonly child: string;
+  readonly days: readonly { readonly ago: number; readonly read: string[]; readonly missed: string[] }[];
 }
 
 interface DemoReplies {

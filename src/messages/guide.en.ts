@@ -31,7 +31,7 @@ export const en: GuideWords = {
   wordsLink: 'Words your child is reading',
   wordsTitle: 'Words your child is reading',
   wordsHint:
-    'Ask for a word wherever it turns up: on a packet, in a book. One press a word is enough, and only when it happens by itself; the next guide brings sheets with the right words.',
+    'Ask for a word wherever it turns up: on a packet, in a book. One press a word is enough, and only when it happens by itself; so we know which words come next.',
   wordsNone: 'Every word rests today.',
   wordGone: 'That word is not read any more, so nothing was written down. Here is the list as it is now.',
   wordRead: 'read it',

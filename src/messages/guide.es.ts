@@ -31,7 +31,7 @@ export const es: GuideWords = {
   wordsLink: 'Palabras que lee su niño',
   wordsTitle: 'Palabras que lee su niño',
   wordsHint:
-    'Pregunten por una palabra donde aparezca: en un paquete, en un libro. Basta con pulsar una vez por palabra, y solo cuando surge solo; la próxima guía trae hojas con las palabras adecuadas.',
+    'Pregunten por una palabra donde aparezca: en un paquete, en un libro. Basta con pulsar una vez por palabra, y solo cuando surge sin buscarlo; así sabemos qué palabras siguen.',
   wordsNone: 'Hoy todas las palabras descansan.',
   wordGone: 'Esa palabra ya no se lee ahora, así que no se apuntó nada. Esta es la lista tal como está.',
   wordRead: 'la leyó',

@@ -33,8 +33,8 @@ test('a sound is recorded once, cut and levelled, and heard by its own programme
   assert.ok(milliseconds >= 500 && milliseconds < 650, String(milliseconds));
   assert.equal(await lengthOf('m'), milliseconds);
   const heard = readWav((await hearSound(at.reader, 'm')).audio);
-  assert.ok(heard.ok && heard.value.length === Math.round((milliseconds * RECORDING_RATE) / 1000));
-  assert.ok(heard.value.some((sample) => sample > 0.15));
+  assert.ok(heard.ok && heard.value.samples.length === Math.round((milliseconds * RECORDING_RATE) / 1000));
+  assert.ok(heard.value.samples.some((sample) => sample > 0.15));
   await refuses(hearSound(at.stranger, 'm'), 'not-found');
   assert.equal((await listSounds(at.stranger)).find(({ sound }) => sound === 'm')!.milliseconds, null);
   assert.equal((await countingQueries(() => listSounds(at.owner))).queries, 1);
@@ -42,7 +42,7 @@ test('a sound is recorded once, cut and levelled, and heard by its own programme
 
 test('what is no recording is refused in words, and the one from before stays', async () => {
   const before = await lengthOf('m');
-  const silence = writeWav(new Float32Array(RECORDING_RATE));
+  const silence = writeWav({ samples: new Float32Array(RECORDING_RATE), rate: RECORDING_RATE });
   for (const [file, message] of [
     [silence, /no sound in it/],
     [humFile({ hum: 3000 }), /lasts 3\.\d seconds/],

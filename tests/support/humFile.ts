@@ -7,5 +7,5 @@ export function humFile({ before = 200, hum = 400, behind = 300, loud = 0.3 }): 
     const time = (index * 1000) / RECORDING_RATE - before;
     return time >= 0 && time < hum ? loud * Math.sin((2 * Math.PI * 220 * index) / RECORDING_RATE) : 0;
   });
-  return writeWav(samples);
+  return writeWav({ samples, rate: RECORDING_RATE });
 }

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { levelRecording, LONGEST_SOUND_MS, RECORDING_RATE } from '../../core/sounds/levelRecording.ts';
+import { levelRecording, LONGEST_SOUND_MS } from '../../core/sounds/levelRecording.ts';
 import { recordableSounds, type RecordableSound } from '../../core/words/recordableSounds.ts';
 import { readSoundOrder } from '../../core/words/soundOrder.ts';
 import { readWav, writeWav } from '../audio/wav.ts';
@@ -43,15 +43,17 @@ export async function keepRecording(person: Person, sound: string, file: Uint8Ar
   if (!soundsOf(person).some((known) => known.sound === sound)) throw new EdgeError('not-found');
   const wav = readWav(file);
   if (!wav.ok) throw refused(wav.problem);
-  const levelled = levelRecording(wav.value, RECORDING_RATE);
+  const { samples, rate } = wav.value;
+  // Cut before anything else is done to it: what follows is then never longer than a sound.
+  const levelled = levelRecording(samples, rate);
   if (!levelled.ok)
     throw refused(
       levelled.problem.code === 'silent'
         ? 'has no sound in it; say it closer to the microphone'
         : `lasts ${(levelled.problem.milliseconds / 1000).toFixed(1)} seconds; say the sound alone, in less than ${LONGEST_SOUND_MS / 1000}`,
     );
-  const audio = Buffer.from(writeWav(levelled.value));
-  const milliseconds = Math.max(1, Math.round((levelled.value.length * 1000) / RECORDING_RATE));
+  const audio = Buffer.from(writeWav({ samples: levelled.value, rate }));
+  const milliseconds = Math.max(1, Math.round((levelled.value.length * 1000) / rate));
   await writeRecording({
     ...{ programmeId: person.programmeId, sound, audio, milliseconds },
     ...{ hash: createHash('sha256').update(audio).digest('hex'), recordedAt: now(), recordedBy: person.userId },
