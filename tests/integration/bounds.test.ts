@@ -114,6 +114,7 @@ test('of two who change a home or the settings the second is told, and a save wh
       closed: '',
       seatedMinutesPerYear: minutes,
       sendWorkingDays: '2',
+      ...{ screens: 'listen', wordsAtOnce: '5', restAfter: '3', wordsKeptBy: 'author' },
       stage: 'signs',
       currency: 'tokens',
       paper: 'a4',

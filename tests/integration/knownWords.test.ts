@@ -57,6 +57,7 @@ test('an odd press is refused in words and changes nothing', async () => {
   await refuses(tapWord(at.reader, home, { child, word: 'a', read: 'yes' }), 'not-allowed');
   await refuses(tapWord(at.stranger, home, { child, word: 'a', read: 'yes' }), 'not-found');
   await refuses(readChildWords(at.stranger, home), 'not-found');
+  for (const odd of ['__proto__', '', 'x'.repeat(300)]) await refuses(readChildWords(at.owner, odd), 'not-found');
 });
 
 test('homes press only where the programme asks them to, for today, and only of their own children', async () => {

@@ -18,6 +18,7 @@ export async function readHomes(
   { transaction, id }: { transaction?: Transaction | undefined; id?: string } = {},
 ): Promise<KeptHome[]> {
   tables();
+  if (id !== undefined && !isUuid(id)) return [];
   const rows = await HomeRow.findAll({
     where: { programmeId, takenOutAt: null, ...(id !== undefined && { id }) },
     include: [

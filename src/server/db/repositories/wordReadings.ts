@@ -2,6 +2,7 @@ import { QueryTypes } from 'sequelize';
 import type { WordRead } from '../../../core/words/readingLog.ts';
 import type { ProgrammeSettings } from '../../../contracts/programme.ts';
 import { byCodeUnit } from '../../../core/ordering.ts';
+import { isUuid } from './sessions.ts';
 import { WordReadingRow } from '../models.ts';
 import { tables } from '../tables.ts';
 import type { Transaction } from '../transaction.ts';
@@ -9,6 +10,7 @@ import type { Transaction } from '../transaction.ts';
 /** What was read at a home, by child, in the order of days. One query. */
 export async function readReadings(homeId: string): Promise<Map<string, WordRead[]>> {
   tables();
+  if (!isUuid(homeId)) return new Map();
   const rows = await WordReadingRow.findAll({ where: { homeId } });
   return byChild(rows.map(({ child, readOn, word, isRight }) => ({ child, on: readOn, word, right: isRight })));
 }
