@@ -89,7 +89,7 @@ test('a home is added by keyboard alone', async ({ page }) => {
   const row = page.getByRole('row').filter({ hasText: 'Keyed door' });
   await expect(row).toContainText('Spanish');
   await expect(row).toContainText('Uli');
-  await row.getByRole('link').press('Enter');
+  await row.getByRole('link', { name: 'Change Keyed door' }).press('Enter');
   await benchIsReady(page);
   await page.getByRole('button', { name: 'Take Keyed door out' }).press('Enter');
   await expect(page.getByRole('status')).toContainText('was taken out');
