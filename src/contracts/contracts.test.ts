@@ -12,6 +12,7 @@ import { SKILL_WORDS } from '../messages/skills.ts';
 import { CALCULATIONS } from './calc/calculations.ts';
 import { CalcInputError } from './calc/calculation.ts';
 import { checkForm, checkShape } from './problems.ts';
+import { programmeSettings, readSettings } from './programme.ts';
 import { replyForm } from './reply.ts';
 import { shelfFile } from './shelfFile.ts';
 
@@ -233,4 +234,13 @@ test('the demo’s shelf has things enough, and at least three activities of the
   }
   const unknown = activities.flatMap(({ skills }) => skills).filter((skill) => !(skill in SKILL_WORDS));
   assert.deepEqual(unknown, []);
+});
+
+test('settings of a file that was saved before there were screens and words to choose are taken in, with the usual ones', () => {
+  const { screens: _screens, words: _words, ...before } = programmeSettings.getDefault();
+  programmeSettings.validateSync(before, { strict: true });
+  const { screens, words } = readSettings(before);
+  assert.deepEqual([screens, words], ['listen', { atOnce: 5, restAfter: 3, keptBy: 'author' }]);
+  assert.throws(() => programmeSettings.validateSync({ ...before, screens: 'often' }, { strict: true }), /screens/);
+  assert.throws(() => programmeSettings.validateSync({ ...before, words: { atOnce: 0 } }, { strict: true }), /words/);
 });

@@ -73,15 +73,14 @@ export const programmeSettings = object({
     .required()
     .oneOf(Object.keys(PAPERS) as Paper[])
     .default('a4'),
-  screens: string().required().oneOf(SCREENS).default('listen'),
+  // Not required, like what follows: files that were saved before there was a choice are taken in.
+  screens: string().oneOf(SCREENS).default('listen'),
   words: object({
     order: wordOrder(),
     atOnce: wordsAtOnce().required(),
     restAfter: restAfter().required(),
     keptBy: string().required().oneOf(KEPT_BY),
-  })
-    .required()
-    .default({ atOnce: 5, restAfter: 3, keptBy: 'author' as const }),
+  }).default({ atOnce: 5, restAfter: 3, keptBy: 'author' as const }),
   cautions: cautionPolicy().default({ own: [], stricter: [], hidden: [] }),
   pace: object({ wordsPerMinute: pace(), pageSeconds: pace(), pauseSeconds: pace() })
     .required()

@@ -35,7 +35,7 @@ test('words are pressed off by keyboard, rest and come as sheets; where a progra
   await page.getByRole('button', { name: 'dig: not yet' }).click();
   await page.getByRole('button', { name: 'take dig back' }).click();
   await expect(page.getByRole('button', { name: 'dig: not yet' })).toBeVisible();
-  await page.getByRole('link', { name: 'A sheet with these words' }).click();
+  await page.getByRole('link', { name: 'A sheet for next time' }).click();
   await expect(page.getByRole('textbox', { name: 'words' })).toHaveValue('we, dig, mud');
 
   await startSession(page, 'Words along the way', []);
