@@ -8,6 +8,7 @@ import { closeDatabase, database } from '../../src/server/db/connection.ts';
 import { DEMO } from '../../src/server/demo.ts';
 import { guideToken, hashToken } from '../../src/server/http/secrets.ts';
 import { signInByPost } from '../support/signIn.ts';
+import { CHROMIUM } from '../support/chromium.ts';
 import { waiting } from './waiting.ts';
 import { SECRET, startServer, startTestDatabase } from '../support/app.ts';
 
@@ -141,10 +142,7 @@ function keepReplying(address: string, tokens: readonly string[]) {
 /** What a browser takes in over the wire until a session can be written in. */
 async function weights(report: Report, address: string): Promise<void> {
   const cookie = await signInByPost(address, DEMO.people[0]);
-  const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu'],
-  });
+  const browser = await chromium.launch(CHROMIUM);
   const context = await browser.newContext();
   const [name, value] = cookie.split('=') as [string, string];
   await context.addCookies([{ name, value, url: address }]);

@@ -1,6 +1,6 @@
-/** Debian’s Chromium without anything that asks the network. */
+/** Debian’s Chromium, the build without a window, and without anything that asks the network. */
 export const CHROMIUM = {
-  executablePath: '/usr/bin/chromium',
+  executablePath: '/usr/bin/chromium-headless-shell',
   args: [
     '--no-sandbox',
     '--disable-gpu',
