@@ -4,7 +4,7 @@ import { inRow } from '../page/drawing.ts';
 import { wordCard } from '../page/pieces.ts';
 import { labelled } from '../page/pictures.ts';
 import { numberOf, refuseList, type Maker } from './maker.ts';
-import { lasting, lineWriters } from './makerOutput.ts';
+import { lasting, linesAbout } from './makerOutput.ts';
 import { inOwn, readWords } from './ownWords.ts';
 import { readNumbers } from './readNumbers.ts';
 
@@ -50,9 +50,8 @@ export const actItOutMaker: Maker = {
         middle: Math.ceil(scenes / 2),
       },
     };
-    const { toDo, toSay, toAsk, toNotice } = lineWriters(say);
-    const cast = toDo('do-1', facts);
-    const said = refrain === '' ? [] : [toSay('say-1', facts)];
+    const write = linesAbout(say, facts);
+    const said = refrain === '' ? [] : write('say-1');
     return ok({
       facts: [say('fact', facts)],
       values: facts,
@@ -62,9 +61,9 @@ export const actItOutMaker: Maker = {
         4,
       ),
       lines: {
-        easier: [toDo('do-2', facts), ...said, toAsk('ask-1', facts)],
-        right: [cast, ...said, toDo('do-3', facts), toAsk('ask-2', facts), toDo('do-4', facts), toNotice('notice-1')],
-        harder: [cast, ...said, toDo('do-5', facts), toAsk('ask-3', facts), toAsk('ask-4', facts)],
+        easier: [...write('do-2'), ...said, ...write('ask-1')],
+        right: [...write('do-1'), ...said, ...write('do-3', 'ask-2', 'do-4', 'notice-1')],
+        harder: [...write('do-1'), ...said, ...write('do-5', 'ask-3', 'ask-4')],
       },
       materials: [
         lasting('scarf', 1, [{ item: 'tea-towel', fit: 0.9, why: say('swap.tea-towel') }]),

@@ -6,7 +6,7 @@ import { CAP_HEIGHT, fittingSize } from '../page/text.ts';
 import { SOUND_UNIT, type SoundUnit } from '../sounds/soundUnits.ts';
 import { PICTURE_WORD } from '../words/pictureWords.ts';
 import { type Maker } from './maker.ts';
-import { lasting, lineWriters, usedUp } from './makerOutput.ts';
+import { lasting, linesAbout, usedUp } from './makerOutput.ts';
 import { sheetsNeeded } from './makerPages.ts';
 import { inOwn } from './ownWords.ts';
 
@@ -64,7 +64,7 @@ export const alphabetChartMaker: Maker = {
       ...{ also: unit.also === undefined ? 'no' : 'yes', alsoWord: inOwn(unit.also ?? '') },
       two: listOf(withTwo.map(inOwn)),
     };
-    const { toDo, toAsk, toNotice, inCase } = lineWriters(say);
+    const write = linesAbout(say, facts);
     return ok({
       facts: [say('fact', facts), say('fact.two', facts)],
       values: facts,
@@ -75,12 +75,9 @@ export const alphabetChartMaker: Maker = {
         4,
       ),
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-3', facts)],
-        right: [
-          ...[toDo('do-1', facts), toAsk('ask-1', facts), toDo('do-3', facts), toAsk('ask-2', facts)],
-          ...[toNotice('notice-1'), inCase('if-1', facts)],
-        ],
-        harder: [toDo('do-1', facts), toDo('do-4', facts), toAsk('ask-4', facts)],
+        easier: write('do-2', 'ask-3'),
+        right: write('do-1', 'ask-1', 'do-3', 'ask-2', 'notice-1', 'if-1'),
+        harder: write('do-1', 'do-4', 'ask-4'),
       },
       materials: [
         usedUp('paper', sheetsNeeded(printable)),

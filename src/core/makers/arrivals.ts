@@ -5,7 +5,7 @@ import { counters } from '../page/pieces.ts';
 import { labelled } from '../page/pictures.ts';
 import { counterSwaps } from './counterSwaps.ts';
 import { refuse, refuseList, type Maker } from './maker.ts';
-import { lasting, lineWriters, usedUp } from './makerOutput.ts';
+import { lasting, linesAbout, usedUp } from './makerOutput.ts';
 import { readNumbers } from './readNumbers.ts';
 
 const named = (number: number): Message => ({ key: 'makers/number', values: { number } });
@@ -31,8 +31,7 @@ export const arrivalsMaker: Maker = {
       ...{ half, then: totals[half - 1]!, left: all - totals[half - 1]!, most: Math.max(...guests) },
       ...{ mostPages: listOf(guests.flatMap((number, page) => (number === Math.max(...guests) ? [page + 1] : []))) },
     };
-    const { toDo, toAsk, toNotice } = lineWriters(say);
-    const begin = toDo('do-1', facts);
+    const write = linesAbout(say, facts);
     return ok({
       facts: [say('fact', facts)],
       values: facts,
@@ -51,9 +50,9 @@ export const arrivalsMaker: Maker = {
         3,
       ),
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-1', facts)],
-        right: [begin, toAsk('ask-2', facts), toAsk('ask-3', facts), toAsk('ask-4', facts), toNotice('notice-1')],
-        harder: [begin, toAsk('ask-3', facts), toAsk('ask-5', facts), toDo('do-3', facts), toAsk('ask-6', facts)],
+        easier: write('do-2', 'ask-1'),
+        right: write('do-1', 'ask-2', 'ask-3', 'ask-4', 'notice-1'),
+        harder: write('do-1', 'ask-3', 'ask-5', 'do-3', 'ask-6'),
       },
       materials: [lasting('bottle-lid', all, counterSwaps(say)), usedUp('paper', 1), lasting('pencil', 1)],
       actions: [],

@@ -2,7 +2,7 @@ import type { MessageValues } from '../message.ts';
 import { ok } from '../outcome.ts';
 import type { Drawing, Shape } from '../page/drawing.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
-import { lasting, lineWriters } from './makerOutput.ts';
+import { lasting, linesAbout } from './makerOutput.ts';
 
 /** A balance made from a coat hanger, with things weighed in counters. */
 export const balanceMaker: Maker = {
@@ -23,17 +23,17 @@ export const balanceMaker: Maker = {
     const side = left === right ? 'neither' : left > right ? 'left' : 'right';
     const off = Math.abs(numberOf(values, 'guess') - difference);
     const facts: MessageValues = { left, right, guess: numberOf(values, 'guess'), off, side, difference, most };
-    const { toDo, toAsk, inCase } = lineWriters(say);
-    const body = [toDo('do-1', facts), toAsk('ask-1', facts), toAsk('ask-2', facts), inCase('if-1')];
+    const write = linesAbout(say, facts);
+    const body = write('do-1', 'ask-1', 'ask-2', 'if-1');
     return ok({
       facts: [say('fact', facts)],
       values: facts,
       turns: { count: left + right, seconds: 4 },
       picture: hanger(left, right),
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-3')],
+        easier: write('do-2', 'ask-3'),
         right: body,
-        harder: [...body, toAsk('ask-4', facts)],
+        harder: [...body, ...write('ask-4')],
       },
       materials: [
         lasting('coat-hanger', 1),

@@ -3,7 +3,7 @@ import { ok } from '../outcome.ts';
 import { inColumn, inRow } from '../page/drawing.ts';
 import { emptyTable, labelled } from '../page/pictures.ts';
 import { numberOf, type Maker } from './maker.ts';
-import { lasting, lineWriters, usedUp } from './makerOutput.ts';
+import { lasting, linesAbout, usedUp } from './makerOutput.ts';
 
 /** Things that are weighed, from what a kitchen and a nursery have. */
 const WEIGHED = ['spoon', 'toy-car', 'potato', 'shoe', 'apple', 'wooden-spoon', 'sponge', 'clothes-peg'] as const;
@@ -30,8 +30,7 @@ export const balanceTableMaker: Maker = {
       },
       ...{ counter: isBlocks ? 'blocks' : 'lids', pairs: (things.length * (things.length - 1)) / 2 },
     };
-    const { toDo, toAsk, toNotice } = lineWriters(say);
-    const lay = toDo('do-1', facts);
+    const write = linesAbout(say, facts);
     const heads = [say('head.thing'), say('head.guess'), say('head.counters')];
     return ok({
       facts: [say('fact', facts)],
@@ -51,9 +50,9 @@ export const balanceTableMaker: Maker = {
         0,
       ),
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-1', facts)],
-        right: [lay, toDo('do-3', facts), toAsk('ask-2', facts), toAsk('ask-3', facts), toNotice('notice-1')],
-        harder: [lay, toDo('do-3', facts), toAsk('ask-4', facts), toAsk('ask-5', facts)],
+        easier: write('do-2', 'ask-1'),
+        right: write('do-1', 'do-3', 'ask-2', 'ask-3', 'notice-1'),
+        harder: write('do-1', 'do-3', 'ask-4', 'ask-5'),
       },
       materials: [
         lasting('coat-hanger', 1),

@@ -3,7 +3,7 @@ import { ok } from '../outcome.ts';
 import { inColumn, inRow } from '../page/drawing.ts';
 import { labelled } from '../page/pictures.ts';
 import { refuse, type Maker } from './maker.ts';
-import { lasting, lineWriters } from './makerOutput.ts';
+import { lasting, linesAbout } from './makerOutput.ts';
 
 /** Things that have three uses each and need nothing else; each has its uses in the catalogue. */
 const THINGS = [
@@ -44,8 +44,7 @@ export const basketForTheWeekMaker: Maker = {
       ...{ again: use(first, 2), other: use(second, 2), more: use(third, 2) },
       ...{ hardOne: use(first, 3), hardTwo: use(second, 3), hardThree: use(third, 3) },
     };
-    const { toDo, toAsk, toNotice } = lineWriters(say);
-    const out = toDo('do-1', facts);
+    const write = linesAbout(say, facts);
     return ok({
       facts: [say('fact', facts)],
       values: facts,
@@ -55,16 +54,9 @@ export const basketForTheWeekMaker: Maker = {
         4,
       ),
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-1')],
-        right: [
-          out,
-          toDo('do-3', facts),
-          toDo('do-4', facts),
-          toDo('do-5', facts),
-          toAsk('ask-1'),
-          toNotice('notice-1'),
-        ],
-        harder: [out, toDo('do-6', facts), toDo('do-7', facts), toDo('do-8', facts), toAsk('ask-2', facts)],
+        easier: write('do-2', 'ask-1'),
+        right: write('do-1', 'do-3', 'do-4', 'do-5', 'ask-1', 'notice-1'),
+        harder: write('do-1', 'do-6', 'do-7', 'do-8', 'ask-2'),
       },
       materials: [
         ...things.map((item) => lasting(item, 1)),

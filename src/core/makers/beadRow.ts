@@ -2,7 +2,7 @@ import { listOf, type MessageValues } from '../message.ts';
 import { ok } from '../outcome.ts';
 import type { Drawing, Shape } from '../page/drawing.ts';
 import { numberOf, type Maker } from './maker.ts';
-import { lasting, lineWriters } from './makerOutput.ts';
+import { lasting, linesAbout } from './makerOutput.ts';
 
 const STEPS = [2, 5, 10];
 
@@ -31,8 +31,8 @@ export const beadRowMaker: Maker = {
       },
       ...{ fit: fitting.length, fitting: listOf(fitting) },
     };
-    const { toDo, toAsk } = lineWriters(say);
-    const body = [toDo('do-1'), toAsk('ask-1', facts), toAsk('ask-2', facts), toAsk('ask-3', facts)];
+    const write = linesAbout(say, facts);
+    const body = write('do-1', 'ask-1', 'ask-2', 'ask-3');
     const picture = beads(number);
     return ok({
       facts: [say('fact', facts), say('fact.steps', facts)],
@@ -41,9 +41,9 @@ export const beadRowMaker: Maker = {
       turns: { count: Math.floor(number / 10) + (number % 10), seconds: 8 },
       picture,
       lines: {
-        easier: [toDo('do-2'), toAsk('ask-4', facts)],
+        easier: write('do-2', 'ask-4'),
         right: body,
-        harder: [...body, toAsk('ask-5', facts)],
+        harder: [...body, ...write('ask-5')],
       },
       materials: [
         lasting('pasta-shape', 100, [{ item: 'building-block', fit: 0.5, why: say('swap.building-block') }]),

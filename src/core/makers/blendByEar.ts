@@ -7,7 +7,7 @@ import { isVowel } from '../sounds/phones.ts';
 import { soundsOf, wordPieces } from '../sounds/wordPieces.ts';
 import { spokenPieces } from '../sounds/spokenPieces.ts';
 import { PICTURE_WORD } from '../words/pictureWords.ts';
-import { lasting, lineWriters, usedUp } from './makerOutput.ts';
+import { lasting, linesAbout, lineWriters, usedUp } from './makerOutput.ts';
 import { sheetsNeeded } from './makerPages.ts';
 import { refuseList, type Maker } from './maker.ts';
 import { inOwn } from './ownWords.ts';
@@ -59,7 +59,8 @@ export const blendByEarMaker: Maker = {
       ...{ first: inOwn(first!), firstBroken: broken[0]!, second: inOwn(read.value[1]!), secondBroken: broken[1]! },
       ...{ last: inOwn(last), lastBroken: broken.at(-1)!, kind: key },
     };
-    const { toDo, toSay, toAsk, toNotice, inCase } = lineWriters(say);
+    const { toDo, toSay } = lineWriters(say);
+    const write = linesAbout(say, facts);
     return ok({
       facts: [
         say('fact', facts),
@@ -71,21 +72,9 @@ export const blendByEarMaker: Maker = {
       turns: { count: read.value.length, seconds: 25 },
       picture: inGrid(cards.slice(0, 6).map(framedCard), 3, 4),
       lines: {
-        easier: [toDo(`lay.${key}`, facts), toDo('do-2', facts), toAsk('ask-3', facts)],
-        right: [
-          toDo(`lay.${key}`, facts),
-          toSay(`say.${key}`, facts),
-          toAsk('ask-1', facts),
-          toNotice('notice-1'),
-          inCase('if-1'),
-        ],
-        harder: [
-          toDo(`lay.${key}`, facts),
-          toSay(`say.${key}`, facts),
-          toAsk('ask-1', facts),
-          toDo('do-4', facts),
-          toAsk('ask-4', facts),
-        ],
+        easier: [toDo(`lay.${key}`, facts), ...write('do-2', 'ask-3')],
+        right: [toDo(`lay.${key}`, facts), toSay(`say.${key}`, facts), ...write('ask-1', 'notice-1', 'if-1')],
+        harder: [toDo(`lay.${key}`, facts), toSay(`say.${key}`, facts), ...write('ask-1', 'do-4', 'ask-4')],
       },
       materials: [usedUp('paper', sheetsNeeded(printable)), lasting('scissors', 1)],
       actions: ['scissors'],

@@ -3,7 +3,7 @@ import { ok } from '../outcome.ts';
 import type { Drawing, Shape } from '../page/drawing.ts';
 import { inkNamed } from '../page/pictures.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
-import { lasting, lineWriters, usedUp } from './makerOutput.ts';
+import { lasting, linesAbout, usedUp } from './makerOutput.ts';
 import { inOwn, readWords } from './ownWords.ts';
 
 /** So much longer than the wrist, so that it goes over the hand. */
@@ -57,8 +57,7 @@ export const braceletMaker: Maker = {
         fewer: units - 1,
       },
     };
-    const { toDo, toSay, toAsk, toNotice } = lineWriters(say);
-    const lay = toDo('do-1', facts);
+    const write = linesAbout(say, facts);
     const row = beadString(unit, units);
     return ok({
       facts: [say('fact', facts), say('fact.spare', facts)],
@@ -66,9 +65,9 @@ export const braceletMaker: Maker = {
       turns: { count: beads, seconds: 12 },
       picture: row,
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-1', facts)],
-        right: [lay, toSay('say-1', facts), toAsk('ask-2', facts), toAsk('ask-3', facts), toNotice('notice-1')],
-        harder: [lay, toAsk('ask-4', facts), toAsk('ask-5', facts)],
+        easier: write('do-2', 'ask-1'),
+        right: write('do-1', 'say-1', 'ask-2', 'ask-3', 'notice-1'),
+        harder: write('do-1', 'ask-4', 'ask-5'),
       },
       materials: [
         lasting('pasta-shape', beads, [{ item: 'button', fit: 0.8, why: say('swap.button') }]),

@@ -4,7 +4,7 @@ import { inColumn, inRow, type Drawing } from '../page/drawing.ts';
 import { writing } from '../page/flow.ts';
 import { framedCard, wordCard } from '../page/pieces.ts';
 import { numberOf, refuseList, type Maker } from './maker.ts';
-import { lineWriters, usedUp } from './makerOutput.ts';
+import { linesAbout, usedUp } from './makerOutput.ts';
 import { sheetsNeeded } from './makerPages.ts';
 import { inOwn, readWords } from './ownWords.ts';
 
@@ -54,19 +54,16 @@ export const byHeartMaker: Maker = {
       days: daysOf(days[0]!),
       returns: daysOf(days[0]!.slice(1)),
     };
-    const { toDo, toSay, toAsk, toNotice, inCase } = lineWriters(say);
+    const write = linesAbout(say, facts);
     return ok({
       facts: [say('fact', facts)],
       values: facts,
       turns: { count: 3, seconds: 30 },
       picture: inColumn(sheet.slice(0, 2), 6),
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-3', facts)],
-        right: [
-          ...[toDo('do-1', facts), toSay('say-1', facts), toDo('do-3', facts), toAsk('ask-1', facts)],
-          ...[toNotice('notice-1'), inCase('if-1')],
-        ],
-        harder: [toDo('do-1', facts), toSay('say-1', facts), toDo('do-4', facts), toAsk('ask-4', facts)],
+        easier: write('do-2', 'ask-3'),
+        right: write('do-1', 'say-1', 'do-3', 'ask-1', 'notice-1', 'if-1'),
+        harder: write('do-1', 'say-1', 'do-4', 'ask-4'),
       },
       materials: [usedUp('paper', sheetsNeeded(printable))],
       actions: [],

@@ -5,7 +5,7 @@ import { counters } from '../page/pieces.ts';
 import { emptyTable, labelled } from '../page/pictures.ts';
 import { counterSwaps } from './counterSwaps.ts';
 import { refuse, refuseList, type Maker } from './maker.ts';
-import { lasting, lineWriters, usedUp } from './makerOutput.ts';
+import { lasting, linesAbout, usedUp } from './makerOutput.ts';
 import { inOwn, readWords } from './ownWords.ts';
 import { readNumbers } from './readNumbers.ts';
 
@@ -42,17 +42,16 @@ export const chartMaker: Maker = {
       ...{ named: listOf(named), first: inOwn(rows.value[0]!), firstCount: numbers[0]!, second: inOwn(rows.value[1]!) },
       ...{ two: numbers[0]! + numbers[1]! },
     };
-    const { toDo, toAsk, toNotice } = lineWriters(say);
-    const lay = toDo('do-1', facts);
+    const write = linesAbout(say, facts);
     return ok({
       facts: [say('fact', facts)],
       values: facts,
       turns: { count: all, seconds: 8 },
       picture: pictureGraph(rows.value, numbers),
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-1', facts)],
-        right: [lay, toAsk('ask-2', facts), toAsk('ask-3', facts), toAsk('ask-4', facts), toNotice('notice-1')],
-        harder: [lay, toAsk('ask-4', facts), toAsk('ask-5', facts), toAsk('ask-6', facts)],
+        easier: write('do-2', 'ask-1'),
+        right: write('do-1', 'ask-2', 'ask-3', 'ask-4', 'notice-1'),
+        harder: write('do-1', 'ask-4', 'ask-5', 'ask-6'),
       },
       materials: [
         lasting(

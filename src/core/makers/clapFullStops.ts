@@ -3,7 +3,7 @@ import { ok } from '../outcome.ts';
 import { writing } from '../page/flow.ts';
 import { countWordsIn, fullStopsByPage } from '../words/fullStops.ts';
 import { refuse, refuseList, type Maker } from './maker.ts';
-import { lasting, lineWriters } from './makerOutput.ts';
+import { lasting, linesAbout } from './makerOutput.ts';
 import { inOwn } from './ownWords.ts';
 
 /** Texts of ours, easy and hard to clap, each by its name in the catalogue. */
@@ -38,18 +38,16 @@ export const clapFullStopsMaker: Maker = {
       suits: words / stops > MOST_WORDS_PER_STOP ? 'long' : 'well',
     };
     const page = writing([text], { width: 170, size: 7 });
-    const { toDo, toSay, toAsk, toNotice, inCase } = lineWriters(say);
+    const write = linesAbout(say, facts);
     return ok({
       facts: [say('fact', facts), say('fact.suits', facts)],
       values: facts,
       turns: { count: stops, seconds: 8 },
       picture: page,
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-3', facts)],
-        right: [
-          ...[toDo('do-1', facts), toSay('say-1', facts), toAsk('ask-1', facts), toNotice('notice-1'), inCase('if-1')],
-        ],
-        harder: [toDo('do-1', facts), toSay('say-1', facts), toDo('do-4', facts), toAsk('ask-4', facts)],
+        easier: write('do-2', 'ask-3'),
+        right: write('do-1', 'say-1', 'ask-1', 'notice-1', 'if-1'),
+        harder: write('do-1', 'say-1', 'do-4', 'ask-4'),
       },
       materials: [
         lasting('saucepan-lid', 1, [

@@ -5,7 +5,7 @@ import { framedCard } from '../page/pieces.ts';
 import { fittingSize } from '../page/text.ts';
 import { countSyllables } from '../words/syllables.ts';
 import { refuseList, type Maker } from './maker.ts';
-import { lineWriters } from './makerOutput.ts';
+import { linesAbout } from './makerOutput.ts';
 import { inOwn, readWords } from './ownWords.ts';
 import { readNumbers } from './readNumbers.ts';
 import { knownWords } from './wordKnowledge.ts';
@@ -84,7 +84,7 @@ export const clapPartsMaker: Maker = {
       ),
     };
     const cards = counted.map(({ word, count }) => card(word, count));
-    const { toDo, toAsk, toNotice, inCase } = lineWriters(say);
+    const write = linesAbout(say, facts);
     return ok({
       facts: [
         say('fact', facts),
@@ -96,15 +96,9 @@ export const clapPartsMaker: Maker = {
       turns: { count: counted.length, seconds: 12 },
       picture: inGrid(cards.slice(0, 6).map(framedCard), 3, 4),
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-3', facts)],
-        right: [
-          toDo('do-1', facts),
-          toAsk('ask-1', facts),
-          toAsk('ask-2', facts),
-          toNotice('notice-1'),
-          inCase('if-1'),
-        ],
-        harder: [toDo('do-1', facts), toAsk('ask-4', facts), toDo('do-4', facts)],
+        easier: write('do-2', 'ask-3'),
+        right: write('do-1', 'ask-1', 'ask-2', 'notice-1', 'if-1'),
+        harder: write('do-1', 'ask-4', 'do-4'),
       },
       materials: [],
       actions: [],

@@ -2,7 +2,7 @@ import type { MessageValues } from '../message.ts';
 import { ok } from '../outcome.ts';
 import type { Drawing, Shape } from '../page/drawing.ts';
 import { numberOf, type Maker } from './maker.ts';
-import { lasting, lineWriters } from './makerOutput.ts';
+import { lasting, linesAbout } from './makerOutput.ts';
 
 /** A clock face at o'clock or half past. */
 export const clockMaker: Maker = {
@@ -17,17 +17,17 @@ export const clockMaker: Maker = {
     const isHalf = values.minutes === 'half past';
     const facts: MessageValues = { hour, next: (hour % 12) + 1, half: isHalf ? 'yes' : 'no' };
     const face = clockFace(hour, isHalf);
-    const { toDo, toAsk } = lineWriters(say);
-    const body = [toDo('do-1', facts), toAsk('ask-1', facts), toAsk('ask-2')];
+    const write = linesAbout(say, facts);
+    const body = write('do-1', 'ask-1', 'ask-2');
     return ok({
       facts: [say('fact', facts)],
       values: facts,
       turns: { count: 4, seconds: 30 },
       picture: face,
       lines: {
-        easier: [toDo('do-2'), isHalf ? toAsk('ask-3', facts) : toAsk('ask-4', facts)],
+        easier: write('do-2', isHalf ? 'ask-3' : 'ask-4'),
         right: body,
-        harder: [...body, toAsk('ask-5', facts)],
+        harder: [...body, ...write('ask-5')],
       },
       materials: [lasting('clock', 1, [{ item: 'plate', fit: 0.7, why: say('swap.plate') }])],
       actions: [],

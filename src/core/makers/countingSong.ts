@@ -4,7 +4,7 @@ import { inGrid } from '../page/drawing.ts';
 import { labelled } from '../page/pictures.ts';
 import { counterSwaps } from './counterSwaps.ts';
 import { numberOf, type Maker } from './maker.ts';
-import { lasting, lineWriters, type MakerLine } from './makerOutput.ts';
+import { lasting, linesAbout, lineWriters, type MakerLine } from './makerOutput.ts';
 
 const MOST_SUNG = 12;
 
@@ -35,12 +35,12 @@ export const countingSongMaker: Maker = {
       },
       ...{ afterHalf: numbers[Math.floor(verses / 2)]! + (isDown ? -1 : 1) },
     };
-    const { toDo, toAsk, toNotice, write } = lineWriters(say);
+    const sing = lineWriters(say).write('sing');
+    const write = linesAbout(say, facts);
     const sung = (number: number): MakerLine => {
       const { key, values: said } = verse(number, isDown);
-      return write('sing')(key.slice(key.indexOf('/') + 1), said);
+      return sing(key.slice(key.indexOf('/') + 1), said);
     };
-    const begin = toDo('do-1', facts);
     return ok({
       facts: [say('fact', facts)],
       values: facts,
@@ -51,12 +51,9 @@ export const countingSongMaker: Maker = {
         3,
       ),
       lines: {
-        easier: [
-          toDo('do-2', facts),
-          ...(isDown ? numbers.slice(-Math.min(3, verses)) : numbers.slice(0, 3)).map(sung),
-        ],
-        right: [begin, ...numbers.map(sung), toAsk('ask-1', facts), toNotice('notice-1')],
-        harder: [begin, ...numbers.map(sung), toDo('do-3', facts), toAsk('ask-2', facts)],
+        easier: [...write('do-2'), ...(isDown ? numbers.slice(-Math.min(3, verses)) : numbers.slice(0, 3)).map(sung)],
+        right: [...write('do-1'), ...numbers.map(sung), ...write('ask-1', 'notice-1')],
+        harder: [...write('do-1'), ...numbers.map(sung), ...write('do-3', 'ask-2')],
       },
       materials: [lasting('toy-car', verses, counterSwaps(say))],
       actions: [],

@@ -2,7 +2,7 @@ import type { MessageValues } from '../message.ts';
 import { ok } from '../outcome.ts';
 import type { Drawing, Shape } from '../page/drawing.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
-import { lasting, lineWriters, usedUp } from './makerOutput.ts';
+import { lasting, linesAbout, usedUp } from './makerOutput.ts';
 import { sheetsNeeded } from './makerPages.ts';
 
 const LARGEST = 90;
@@ -50,18 +50,16 @@ export const craftMaker: Maker = {
       },
       ...{ paste: { key: `craft/drying.${String(values.drying).replaceAll(' ', '-')}` } },
     };
-    const { toDo, toAsk, toNotice } = lineWriters(say);
-    const cut = toDo('do-1', facts);
-    const wait = toDo('do-5', facts);
+    const write = linesAbout(say, facts);
     return ok({
       facts: [say('fact', facts), say('fact.sheets', facts)],
       values: facts,
       turns: { count: pieces * dots, seconds: 6 },
       picture: disc(across, dots),
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-1', facts), wait, toDo('do-6')],
-        right: [cut, toDo('do-3', facts), toAsk('ask-2', facts), wait, toDo('do-6'), toNotice('notice-1')],
-        harder: [cut, toDo('do-4', facts), toAsk('ask-3', facts), wait, toDo('do-6')],
+        easier: write('do-2', 'ask-1', 'do-5', 'do-6'),
+        right: write('do-1', 'do-3', 'ask-2', 'do-5', 'do-6', 'notice-1'),
+        harder: write('do-1', 'do-4', 'ask-3', 'do-5', 'do-6'),
       },
       materials: [
         usedUp('paper', sheets),

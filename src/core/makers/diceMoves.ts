@@ -4,7 +4,7 @@ import { ok } from '../outcome.ts';
 import { inColumn, inGrid, inRow, type Drawing } from '../page/drawing.ts';
 import { dotFace } from '../page/pieces.ts';
 import { numberOf, type Maker } from './maker.ts';
-import { lasting, lineWriters } from './makerOutput.ts';
+import { lasting, linesAbout } from './makerOutput.ts';
 
 const MOVES = [
   ...['hop', 'clap', 'turn', 'giant-step', 'frog-jump', 'stamp'],
@@ -31,18 +31,17 @@ export const diceMovesMaker: Maker = {
       ...{ moves: moves.length, dice, most: dice * 6, move: moveOf(moves[0]!, 1) },
     };
     const rows = moves.map((move, index) => throwRow(throws[index]!, move, say));
-    const { toDo, toSay, toAsk, toNotice } = lineWriters(say);
-    const clear = toDo('do-1');
-    const body = [clear, toSay('say-1', facts), toAsk('ask-1', facts), toNotice('notice-1')];
+    const write = linesAbout(say, facts);
+    const body = write('do-1', 'say-1', 'ask-1', 'notice-1');
     return ok({
       facts: [say('fact', facts), ...(dice === 1 && settings.pastTen ? [say('fact.past-ten')] : [])],
       values: facts,
       turns: { count: moves.length, seconds: 20 },
       picture: inGrid(rows, 2, 4),
       lines: {
-        easier: [clear, toDo('do-2', facts)],
+        easier: write('do-1', 'do-2'),
         right: body,
-        harder: [...body, toSay('say-2', facts)],
+        harder: [...body, ...write('say-2')],
       },
       materials: [lasting('die', dice, [{ item: 'paper', fit: 0.7, why: say('swap.paper') }])],
       actions: ['movement'],

@@ -4,7 +4,7 @@ import { inRow, type Drawing } from '../page/drawing.ts';
 import { tenFrame } from '../page/pieces.ts';
 import { counterSwaps } from './counterSwaps.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
-import { lasting, lineWriters, type MakerMaterial } from './makerOutput.ts';
+import { lasting, linesAbout, type MakerMaterial } from './makerOutput.ts';
 
 const PLACES: Readonly<Record<string, number>> = { five: 5, ten: 10, 'two tens': 20 };
 
@@ -43,7 +43,7 @@ export const frameMaker: Maker = {
       ...{ seen: Math.min(5, total), side: fromRight ? 'right' : 'left', more: cover > 0 ? 'yes' : 'no' },
       ...asSeen(total),
     };
-    const { toDo, toAsk, inCase } = lineWriters(say);
+    const write = linesAbout(say, facts);
     const isLate = total === 0 && !settings.zeroEarly;
     return ok({
       facts: [
@@ -55,9 +55,9 @@ export const frameMaker: Maker = {
       turns: { count: places, seconds: 8 },
       picture: draw(first, second),
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-3', facts)],
-        right: [toDo('do-1', facts), toAsk('ask-1', facts), toAsk('ask-2', facts), inCase('if-1')],
-        harder: [toDo('do-3', facts), toAsk('ask-4', facts), toAsk('ask-5', facts)],
+        easier: write('do-2', 'ask-3'),
+        right: write('do-1', 'ask-1', 'ask-2', 'if-1'),
+        harder: write('do-3', 'ask-4', 'ask-5'),
       },
       materials: frameMaterials({ total, places, cover, tray }, say),
       actions: [],

@@ -5,7 +5,7 @@ import { ok } from '../outcome.ts';
 import { rememberLast } from '../remembering.ts';
 import type { MakerSettings, MakerValues } from '../session/makerSource.ts';
 import { numberOf, type Maker } from './maker.ts';
-import { lasting, lineWriters, type MakerLine, type MakerMaterial } from './makerOutput.ts';
+import { lasting, linesAbout, lineWriters, type MakerLine, type MakerMaterial } from './makerOutput.ts';
 import { gamePaper, gamePicture } from './gamePaper.ts';
 import { inOwn, readWords } from './ownWords.ts';
 
@@ -97,10 +97,11 @@ export const gameMaker: Maker = {
       ...{ half: Math.max(least, Math.round(size / 2)), cards: cardsIn(rules), falls: Math.round(FALLS * 100) },
       ...{ first: inOwn(words.value[0]!), fewFaces: Math.max(2, Math.min(3, faces - 1)) },
     };
-    const { toDo, toSay, toAsk, toNotice } = lineWriters(say);
+    const { toDo } = lineWriters(say);
+    const write = linesAbout(say, facts);
     const play = (values: MessageValues): MakerLine[] => [toDo(`turn.${game}`, values), toDo(`end.${game}`, values)];
     const fewer: MessageValues = { ...facts, size: facts.half!, faces: game === 'fill' ? faces : facts.fewFaces! };
-    const asked = [toAsk('ask-1', facts), toSay('say-1')];
+    const asked = write('ask-1', 'say-1');
     return ok({
       facts: gameFacts({ rules, length, ahead, shorter, wanted: numberOf(values, 'size') }, facts, say),
       values: facts,
@@ -108,8 +109,8 @@ export const gameMaker: Maker = {
       together: length.minutes,
       picture: gamePicture(rules, words.value),
       lines: {
-        easier: [toDo(`easier.${game}`, facts), ...play(fewer), toSay('say-1')],
-        right: [toDo(`set.${game}`, facts), ...play(facts), ...asked, toNotice('notice-1')],
+        easier: [toDo(`easier.${game}`, facts), ...play(fewer), ...write('say-1')],
+        right: [toDo(`set.${game}`, facts), ...play(facts), ...asked, ...write('notice-1')],
         harder: [toDo(`set.${game}`, facts), ...play(facts), toDo(`harder.${game}`, facts), ...asked],
       },
       materials: gameThings(rules, say),

@@ -2,7 +2,7 @@ import type { MessageValues } from '../message.ts';
 import { ok } from '../outcome.ts';
 import { counters } from '../page/pieces.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
-import { lasting, lineWriters } from './makerOutput.ts';
+import { lasting, linesAbout } from './makerOutput.ts';
 
 /** A handful guessed and counted. */
 export const guessMaker: Maker = {
@@ -20,18 +20,17 @@ export const guessMaker: Maker = {
       ...{ number, near, least: Math.max(0, number - near), most: number + near, taken, left: number - taken },
     };
     if (near >= number) return refuse('problem.near', facts);
-    const { toDo, toAsk } = lineWriters(say);
-    const guess = toAsk('ask-1');
-    const body = [toDo('do-1', facts), guess, toDo('do-2'), toAsk('ask-2', facts)];
+    const write = linesAbout(say, facts);
+    const body = write('do-1', 'ask-1', 'do-2', 'ask-2');
     return ok({
       facts: [say('fact', facts)],
       values: facts,
       turns: { count: number, seconds: 4 },
       picture: counters(number, { size: 7, perRow: 10 }),
       lines: {
-        easier: [toDo('do-3'), guess],
+        easier: write('do-3', 'ask-1'),
         right: body,
-        harder: [...body, toDo('do-4', facts), toAsk('ask-3', facts)],
+        harder: [...body, ...write('do-4', 'ask-3')],
       },
       materials: [
         lasting('bottle-lid', number, [{ item: 'clothes-peg', fit: 0.9, why: say('swap.clothes-peg') }]),

@@ -3,7 +3,7 @@ import { ok } from '../outcome.ts';
 import { inGrid } from '../page/drawing.ts';
 import { labelled } from '../page/pictures.ts';
 import { numberOf, type Maker } from './maker.ts';
-import { lasting, lineWriters } from './makerOutput.ts';
+import { lasting, linesAbout, lineWriters } from './makerOutput.ts';
 
 /** Things that sound, from those that nobody mistakes to those that are nearly alike. */
 const SOUNDING = [
@@ -42,7 +42,8 @@ export const guessSoundMaker: Maker = {
       ...{ count, things: listOf(things.map(nameOf)), first: nameOf(things[0]!), firstWay: wayOf(things[0]!), round },
       ...{ second: nameOf(things[1]!), last: nameOf(last), lastWay: wayOf(last) },
     };
-    const { toDo, toAsk, toNotice } = lineWriters(say);
+    const { toDo } = lineWriters(say);
+    const write = linesAbout(say, facts);
     return ok({
       facts: [say('fact', facts)],
       values: facts,
@@ -53,9 +54,9 @@ export const guessSoundMaker: Maker = {
         3,
       ),
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-3', facts)],
-        right: [toDo('do-1', facts), toAsk('ask-1', facts), toDo(`round.${round}`, facts), toNotice('notice-1')],
-        harder: [toDo('do-1', facts), toAsk('ask-4', facts), toDo('do-4', facts)],
+        easier: write('do-2', 'ask-3'),
+        right: [...write('do-1', 'ask-1'), toDo(`round.${round}`, facts), ...write('notice-1')],
+        harder: write('do-1', 'ask-4', 'do-4'),
       },
       materials: [
         ...things.map((thing) => lasting(thing, 1)),

@@ -3,7 +3,7 @@ import { ok } from '../outcome.ts';
 import { inGrid, type Drawing } from '../page/drawing.ts';
 import { counters } from '../page/pieces.ts';
 import { numberOf, type Maker } from './maker.ts';
-import { lasting, lineWriters } from './makerOutput.ts';
+import { lasting, linesAbout, lineWriters } from './makerOutput.ts';
 
 /** A heap counted by tens. */
 export const hundredMaker: Maker = {
@@ -22,8 +22,9 @@ export const hundredMaker: Maker = {
       ...{ number, tens, left, guess, off: Math.abs(number - guess), toHundred: Math.max(0, 100 - number) },
       side: guess === number ? 'same' : guess > number ? 'many' : 'few',
     };
-    const { toDo, toAsk } = lineWriters(say);
-    const body = [toDo('do-3', facts), toDo('do-4'), toAsk('ask-6', facts), toAsk('ask-7', facts)];
+    const { toAsk } = lineWriters(say);
+    const write = linesAbout(say, facts);
+    const body = write('do-3', 'do-4', 'ask-6', 'ask-7');
     const atTwoPlates = toAsk('ask-6', number > 20 ? { tens: 2, left: 0, number: 20 } : facts);
     return ok({
       facts: [say('fact', facts)],
@@ -31,9 +32,9 @@ export const hundredMaker: Maker = {
       turns: { count: number, seconds: 3 },
       picture: inGrid(plates(tens, left), 6, 5),
       lines: {
-        easier: [toDo('do-5'), atTwoPlates],
+        easier: [...write('do-5'), atTwoPlates],
         right: body,
-        harder: [...body, toAsk('ask-8', facts)],
+        harder: [...body, ...write('ask-8')],
       },
       materials: [
         lasting('dried-bean', number, [{ item: 'pasta-shape', fit: 0.9, why: say('swap.pasta-shape') }]),

@@ -5,7 +5,7 @@ import { framedCard, wordCard } from '../page/pieces.ts';
 import { MOST_GROUPS, readSoundOrder } from '../words/soundOrder.ts';
 import { segmentWord, taughtGraphemes, USUAL_ORDER } from '../words/segment.ts';
 import { numberOf, type Maker } from './maker.ts';
-import { lasting, lineWriters, usedUp, type MakerMaterial } from './makerOutput.ts';
+import { lasting, linesAbout, usedUp, type MakerMaterial } from './makerOutput.ts';
 import { inOwn } from './ownWords.ts';
 import { knownWords, wordsIn } from './wordKnowledge.ts';
 
@@ -96,19 +96,16 @@ export const instructionsMaker: Maker = {
         'semicolon',
       ),
     };
-    const { toDo, toAsk, toNotice, inCase } = lineWriters(say);
+    const write = linesAbout(say, facts);
     return ok({
       facts: [say('fact', facts), ...(later.length > 0 ? [say('fact.later', facts)] : [])],
       values: facts,
       turns: { count: steps.length, seconds: 60 },
       picture: inColumn(cards, 3),
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-3', facts)],
-        right: [
-          ...[toDo('do-1', facts), toAsk('ask-1', facts), toDo('do-3', facts), toAsk('ask-2', facts)],
-          ...[toNotice('notice-1'), inCase('if-1')],
-        ],
-        harder: [toDo('do-1', facts), toDo('do-4', facts), toAsk('ask-4', facts)],
+        easier: write('do-2', 'ask-3'),
+        right: write('do-1', 'ask-1', 'do-3', 'ask-2', 'notice-1', 'if-1'),
+        harder: write('do-1', 'do-4', 'ask-4'),
       },
       materials: materials.map((material) =>
         material.swaps.length === 0

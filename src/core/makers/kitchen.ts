@@ -5,7 +5,7 @@ import { ok } from '../outcome.ts';
 import { inColumn } from '../page/drawing.ts';
 import { labelled } from '../page/pictures.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
-import { lasting, lineWriters, usedUp, type MakerMaterial } from './makerOutput.ts';
+import { lasting, linesAbout, usedUp, type MakerMaterial } from './makerOutput.ts';
 
 interface Ingredient {
   readonly item: string;
@@ -101,9 +101,8 @@ export const kitchenMaker: Maker = {
       },
       ...{ end: { key: `kitchen/end.${slug(values.recipe)}` }, double: people * 2 },
     };
-    const { toDo, toAsk, toNotice } = lineWriters(say);
+    const write = linesAbout(say, facts);
     const sayMessage = ({ key, values: said }: Message) => say(key, said);
-    const read = toDo('do-1', facts);
     return ok({
       facts: [say('fact', facts), ...(tin > 0 ? [say('fact.tin', facts)] : [])],
       values: facts,
@@ -113,17 +112,9 @@ export const kitchenMaker: Maker = {
         2,
       ),
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-1', facts), toDo('do-3', facts), toDo('do-4', facts)],
-        right: [
-          read,
-          toAsk('ask-2', facts),
-          toDo('do-5', facts),
-          toDo('do-3', facts),
-          toDo('do-4', facts),
-          toAsk('ask-3', facts),
-          toNotice('notice-1'),
-        ],
-        harder: [read, toAsk('ask-4', facts), toDo('do-3', facts), toDo('do-4', facts), toAsk('ask-5', facts)],
+        easier: write('do-2', 'ask-1', 'do-3', 'do-4'),
+        right: write('do-1', 'ask-2', 'do-5', 'do-3', 'do-4', 'ask-3', 'notice-1'),
+        harder: write('do-1', 'ask-4', 'do-3', 'do-4', 'ask-5'),
       },
       materials: [
         ...recipe.parts.filter(({ item }) => item !== 'water').map((part) => bought(part, portions)),

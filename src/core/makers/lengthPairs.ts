@@ -3,7 +3,7 @@ import { ok } from '../outcome.ts';
 import { inColumn, type Drawing, type Ink, type Shape } from '../page/drawing.ts';
 import { CAP_HEIGHT } from '../page/text.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
-import { lasting, lineWriters, usedUp } from './makerOutput.ts';
+import { lasting, linesAbout, usedUp } from './makerOutput.ts';
 import { sheetsNeeded } from './makerPages.ts';
 
 const INKS: readonly Ink[] = ['teal', 'marigold', 'mulberry', 'blue', 'green', 'red', 'grey', 'yellow'];
@@ -28,17 +28,16 @@ export const lengthPairsMaker: Maker = {
       ...{ strips, difference, length: STRIP_MM, pieces: 2 * strips, cuts: listOf(cuts), lengths: listOf(lengths) },
       ...{ shortest: lengths[0]!, longest: lengths.at(-1)! },
     };
-    const { toDo, toAsk, toNotice } = lineWriters(say);
-    const cut = toDo('do-1', facts);
+    const write = linesAbout(say, facts);
     return ok({
       facts: [say('fact', facts)],
       values: facts,
       turns: { count: 2 * strips, seconds: 12 },
       picture: inColumn(cuts.map(stripToCut), 3),
       lines: {
-        easier: [toDo('do-2'), toAsk('ask-3', facts)],
-        right: [cut, toAsk('ask-1'), toAsk('ask-2', facts), toNotice('notice-1')],
-        harder: [cut, toDo('do-3', facts)],
+        easier: write('do-2', 'ask-3'),
+        right: write('do-1', 'ask-1', 'ask-2', 'notice-1'),
+        harder: write('do-1', 'do-3'),
       },
       materials: [
         usedUp('paper', sheetsNeeded(printable), [

@@ -4,7 +4,7 @@ import { inColumn, inRow, type Drawing } from '../page/drawing.ts';
 import { framedCard, wordCard } from '../page/pieces.ts';
 import { letterSupply } from '../words/letterSupply.ts';
 import { numberOf, refuseList, type Maker } from './maker.ts';
-import { lasting, lineWriters, usedUp } from './makerOutput.ts';
+import { lasting, linesAbout, usedUp } from './makerOutput.ts';
 import { sheetsNeeded } from './makerPages.ts';
 import { inOwn } from './ownWords.ts';
 
@@ -48,19 +48,16 @@ export const letterHuntMaker: Maker = {
         few: Math.min(5, shown.length),
       },
     };
-    const { toDo, toAsk, toNotice, inCase } = lineWriters(say);
+    const write = linesAbout(say, facts);
     return ok({
       facts: [say('fact', facts)],
       values: facts,
       turns: { count: shown.length * each, seconds: 45 },
       picture: sheet,
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-3', facts)],
-        right: [
-          ...[toDo('do-1', facts), toAsk('ask-1', facts), toDo('do-3', facts), toAsk('ask-2', facts)],
-          ...[toNotice('notice-1'), inCase('if-1', facts)],
-        ],
-        harder: [toDo('do-1', facts), toDo('do-4', facts), toAsk('ask-4', facts)],
+        easier: write('do-2', 'ask-3'),
+        right: write('do-1', 'ask-1', 'do-3', 'ask-2', 'notice-1', 'if-1'),
+        harder: write('do-1', 'do-4', 'ask-4'),
       },
       materials: [
         usedUp('paper', sheetsNeeded(printable)),

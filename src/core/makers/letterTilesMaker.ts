@@ -4,7 +4,7 @@ import { inGrid } from '../page/drawing.ts';
 import { framedCard, wordCard } from '../page/pieces.ts';
 import { letterTiles } from '../words/tiles.ts';
 import { refuse, type Maker } from './maker.ts';
-import { lasting, lineWriters, usedUp } from './makerOutput.ts';
+import { lasting, linesAbout, usedUp } from './makerOutput.ts';
 import { sheetsNeeded } from './makerPages.ts';
 import { inOwn } from './ownWords.ts';
 import { readSpellable, wordsIn } from './wordKnowledge.ts';
@@ -66,7 +66,7 @@ export const letterTilesMaker: Maker = {
         'comma',
       ),
     };
-    const { toDo, toAsk, toNotice, inCase } = lineWriters(say);
+    const write = linesAbout(say, facts);
     return ok({
       facts: [
         say('fact', facts),
@@ -82,15 +82,9 @@ export const letterTilesMaker: Maker = {
       turns: { count: read.value.length, seconds: 45 },
       picture: inGrid(cards.slice(0, 24).map(framedCard), 8, 3),
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-3', facts)],
-        right: [
-          toDo('do-1', facts),
-          toAsk('ask-1', facts),
-          toAsk('ask-2', facts),
-          toNotice('notice-1'),
-          inCase('if-1'),
-        ],
-        harder: [toDo('do-1', facts), toDo('do-4', facts), toAsk('ask-4', facts)],
+        easier: write('do-2', 'ask-3'),
+        right: write('do-1', 'ask-1', 'ask-2', 'notice-1', 'if-1'),
+        harder: write('do-1', 'do-4', 'ask-4'),
       },
       materials: [usedUp('paper', sheetsNeeded(printable)), lasting('scissors', 1)],
       actions: ['scissors'],

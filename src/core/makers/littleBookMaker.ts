@@ -5,7 +5,7 @@ import { bookPages, foldedSheet } from '../page/littleBookPages.ts';
 import { framedCard } from '../page/pieces.ts';
 import { littleBook, NEW_PAGES, type BookSentence } from '../words/littleBook.ts';
 import { numberOf, refuse, refuseList, type Maker } from './maker.ts';
-import { lasting, lineWriters, usedUp } from './makerOutput.ts';
+import { lasting, linesAbout, usedUp } from './makerOutput.ts';
 import { inOwn, readWords } from './ownWords.ts';
 import { wordsIn } from './wordKnowledge.ts';
 
@@ -57,19 +57,16 @@ export const littleBookMaker: Maker = {
       ...{ hasKnown: known.value.length > 0 ? 'yes' : 'no', known: wordsIn(known.value) },
       sentences: pages.reduce((sum, { sentences }) => sum + sentences.length, 0),
     };
-    const { toDo, toAsk, toNotice, inCase } = lineWriters(say);
+    const write = linesAbout(say, facts);
     return ok({
       facts: [say('fact', facts)],
       values: facts,
       turns: { count: pages.length, seconds: 40 },
       picture: inGrid(drawn.slice(0, 6).map(framedCard), 3, 4),
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-3', facts)],
-        right: [
-          ...[toDo('do-1', facts), toDo('do-3', facts), toAsk('ask-1', facts), toAsk('ask-2', facts)],
-          ...[toNotice('notice-1'), inCase('if-1')],
-        ],
-        harder: [toDo('do-1', facts), toDo('do-4', facts), toAsk('ask-4', facts)],
+        easier: write('do-2', 'ask-3'),
+        right: write('do-1', 'do-3', 'ask-1', 'ask-2', 'notice-1', 'if-1'),
+        harder: write('do-1', 'do-4', 'ask-4'),
       },
       materials: [
         usedUp('paper', 1),

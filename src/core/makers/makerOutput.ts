@@ -101,6 +101,15 @@ export function lineWriters(say: Say): Readonly<
   };
 }
 
+/** The name of a line's message: its kind, then which of that kind. */
+type LineName = `${LineKind}-${string}`;
+
+/** Writes lines about the same values, by the names of their messages: `write('do-1', 'ask-1', 'notice-1')`. */
+export function linesAbout(say: Say, values: MessageValues): (...names: readonly LineName[]) => MakerLine[] {
+  const { write } = lineWriters(say);
+  return (...names) => names.map((name) => write(name.split('-')[0] as LineKind)(name, values));
+}
+
 /** Something that is laid out again afterwards, with what else will do. */
 export function lasting(item: string, qty: number, swaps: MakerMaterial['swaps'] = []): MakerMaterial {
   return { item, qty, use: 'lasting', swaps };

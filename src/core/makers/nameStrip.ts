@@ -4,7 +4,7 @@ import { inColumn, type Drawing, type Shape } from '../page/drawing.ts';
 import { fittingEdge } from '../page/fittingEdge.ts';
 import { CAP_HEIGHT, fittingSize } from '../page/text.ts';
 import { refuseList, type Maker } from './maker.ts';
-import { lasting, lineWriters, usedUp } from './makerOutput.ts';
+import { lasting, linesAbout, usedUp } from './makerOutput.ts';
 import { inOwn } from './ownWords.ts';
 
 const HEIGHT = 32;
@@ -52,16 +52,16 @@ export const nameStripMaker: Maker = {
         third: inOwn(letters[2] ?? letters[1]!),
       },
     };
-    const { toDo, toAsk, toNotice } = lineWriters(say);
+    const write = linesAbout(say, facts);
     return ok({
       facts: [say('fact', facts)],
       values: facts,
       turns: { count: letters.length, seconds: 20 },
       picture: strip(letters, true),
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-3', facts)],
-        right: [toDo('do-1', facts), toAsk('ask-1', facts), toAsk('ask-2', facts), toNotice('notice-1')],
-        harder: [toDo('do-3', facts), toAsk('ask-4', facts), toDo('do-4', facts)],
+        easier: write('do-2', 'ask-3'),
+        right: write('do-1', 'ask-1', 'ask-2', 'notice-1'),
+        harder: write('do-3', 'ask-4', 'do-4'),
       },
       materials: [usedUp('paper', 1), lasting('scissors', 1)],
       actions: ['scissors'],

@@ -6,7 +6,7 @@ import { counters, wordCard } from '../page/pieces.ts';
 import type { MakerSettings } from '../session/makerSource.ts';
 import { counterSwaps } from './counterSwaps.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
-import { lasting, lineWriters, type MakerMaterial } from './makerOutput.ts';
+import { lasting, linesAbout, type MakerMaterial } from './makerOutput.ts';
 
 const runOf = (from: number, to: number) => Array.from({ length: to - from + 1 }, (_, index) => from + index);
 
@@ -51,10 +51,9 @@ export const numberPotsMaker: Maker = {
       counting: listOf(runOf(1, few.at(-1)!).map(named), 'comma'),
       sum: pots > 3 ? { key: 'number-pots/long-sum', values: { from, to } } : listOf(numbers, 'plus'),
     };
-    const { toDo, toSay, toAsk, toNotice, inCase } = lineWriters(say);
-    const zero = from === 0 ? [toAsk('ask-1')] : [];
-    const wants = toSay('say-1');
-    const body = [...[toDo('do-1', facts), wants, ...zero], ...[toAsk('ask-2'), inCase('if-1'), toNotice('notice-1')]];
+    const write = linesAbout(say, facts);
+    const zero = from === 0 ? write('ask-1') : [];
+    const body = [...write('do-1', 'say-1'), ...zero, ...write('ask-2', 'if-1', 'notice-1')];
     return ok({
       facts: [say('fact', facts), ...(to <= 10 && settings.pastTen ? [say('fact.past-ten')] : [])],
       values: facts,
@@ -62,9 +61,9 @@ export const numberPotsMaker: Maker = {
       turns: { count: needed, seconds: 5 },
       picture: inGrid(numbers.map(pot), 6, 4),
       lines: {
-        easier: [toDo('do-2', facts), wants, ...zero],
+        easier: [...write('do-2', 'say-1'), ...zero],
         right: body,
-        harder: [...body.slice(0, 3), toDo('do-3')],
+        harder: [...body.slice(0, 3), ...write('do-3')],
       },
       materials: [
         lasting('button', Math.max(needed, sumOf(few)), counterSwaps(say)),

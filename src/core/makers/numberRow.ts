@@ -3,7 +3,7 @@ import { ok } from '../outcome.ts';
 import { inRow } from '../page/drawing.ts';
 import { dieNet, labelled } from '../page/pictures.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
-import { lasting, lineWriters, usedUp } from './makerOutput.ts';
+import { lasting, linesAbout, usedUp } from './makerOutput.ts';
 import { readWords } from './ownWords.ts';
 
 /** What the puppet does, and the name that sentences choose by. */
@@ -49,9 +49,7 @@ export const numberRowMaker: Maker = {
       ...{ last: named(to), back: inWords(run(Math.max(1, to - 4), to).reverse()), short: named(5) },
       ...{ onward: inWords(run(missing, until)), start: named(missing - 1) },
     };
-    const { toDo, toSay, toAsk, toNotice } = lineWriters(say);
-    const begin = toDo('do-1', facts);
-    const puppet = [toSay('say-1', facts), toAsk('ask-1', facts)];
+    const write = linesAbout(say, facts);
     const net = dieNet(voices.value, 40);
     return ok({
       facts: [
@@ -66,15 +64,9 @@ export const numberRowMaker: Maker = {
         2,
       ),
       lines: {
-        easier: [toDo('do-2', facts), toSay('say-2', facts)],
-        right: [
-          begin,
-          ...puppet,
-          toAsk('ask-2', facts),
-          toNotice('notice-1', facts),
-          ...(to > 20 ? [toNotice('notice-2')] : []),
-        ],
-        harder: [begin, ...puppet, toAsk('ask-3', facts), toAsk('ask-4', facts)],
+        easier: write('do-2', 'say-2'),
+        right: write('do-1', 'say-1', 'ask-1', 'ask-2', 'notice-1', ...(to > 20 ? (['notice-2'] as const) : [])),
+        harder: write('do-1', 'say-1', 'ask-1', 'ask-3', 'ask-4'),
       },
       materials: [
         lasting('soft-toy', 1, [{ item: 'sock', fit: 0.9, why: say('swap.sock') }]),

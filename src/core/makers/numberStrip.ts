@@ -4,7 +4,7 @@ import type { Drawing, Shape } from '../page/drawing.ts';
 import { fittingEdge } from '../page/fittingEdge.ts';
 import { CAP_HEIGHT, fittingSize } from '../page/text.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
-import { lasting, lineWriters, usedUp } from './makerOutput.ts';
+import { lasting, linesAbout, usedUp } from './makerOutput.ts';
 
 const CELL = 20;
 const HEIGHT = 28;
@@ -30,16 +30,16 @@ export const numberStripMaker: Maker = {
       ...{ from, length, last, stay, cuts: length - 1, second: from + 1, third: from + 2 },
       ...{ lastThere: from + stay - 1, firstGiven: from + stay, beforeLast: last - 1 },
     };
-    const { toDo, toSay, toAsk } = lineWriters(say);
+    const write = linesAbout(say, facts);
     return ok({
       facts: [say('fact', facts), ...(settings.pastTen && last <= 10 ? [say('fact.past-ten')] : [])],
       values: facts,
       turns: { count: length, seconds: 15 },
       picture: strip(numbers),
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-4', facts)],
-        right: [toDo('do-1', facts), toSay('say-1'), toAsk('ask-1', facts), toAsk('ask-2', facts)],
-        harder: [toDo('do-3'), toAsk('ask-3', facts)],
+        easier: write('do-2', 'ask-4'),
+        right: write('do-1', 'say-1', 'ask-1', 'ask-2'),
+        harder: write('do-3', 'ask-3'),
       },
       materials: [usedUp('paper', 1), lasting('scissors', 1)],
       actions: ['scissors'],

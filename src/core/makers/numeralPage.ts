@@ -4,7 +4,7 @@ import { inColumn, inRow, type Drawing } from '../page/drawing.ts';
 import { counters, tallyMarks, wordCard } from '../page/pieces.ts';
 import { tracedNumeral } from '../page/strokes.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
-import { lasting, lineWriters, usedUp } from './makerOutput.ts';
+import { lasting, linesAbout, usedUp } from './makerOutput.ts';
 
 /** What it is made in first, and the name that sentences choose by. */
 const WAYS: Readonly<Record<string, string>> = {
@@ -48,8 +48,8 @@ export const numeralPageMaker: Maker = {
         fingers: Math.min(10, numeral),
       },
     };
-    const { toDo, toSay, toAsk, toNotice, inCase } = lineWriters(say);
-    const trace = [toDo('do-1', facts), toSay('say-1', facts)];
+    const write = linesAbout(say, facts);
+    const trace = write('do-1', 'say-1');
     const page = numeralSheet(numeral, say('word', { numeral }));
     return ok({
       facts: [say('fact', facts)],
@@ -57,16 +57,9 @@ export const numeralPageMaker: Maker = {
       turns: { count: 6, seconds: 30 },
       picture: inRow([tracedNumeral(numeral, 50), counters(Math.max(0, numeral), { size: 7, perRow: 5 })], 10),
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-1', facts)],
-        right: [
-          ...trace,
-          toDo('do-3', facts),
-          toAsk('ask-1', facts),
-          toAsk('ask-2', facts),
-          inCase('if-1'),
-          toNotice('notice-1'),
-        ],
-        harder: [...trace, toDo('do-4', facts), toDo('do-5', facts), toAsk('ask-3', facts), inCase('if-1')],
+        easier: write('do-2', 'ask-1'),
+        right: [...trace, ...write('do-3', 'ask-1', 'ask-2', 'if-1', 'notice-1')],
+        harder: [...trace, ...write('do-4', 'do-5', 'ask-3', 'if-1')],
       },
       materials: [
         ...(written === 'in flour' ? [usedUp('flour', 1), lasting('baking-tray', 1)] : []),

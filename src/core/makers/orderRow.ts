@@ -3,7 +3,7 @@ import { ok } from '../outcome.ts';
 import { inRow } from '../page/drawing.ts';
 import { labelled } from '../page/pictures.ts';
 import { numberOf, type Maker } from './maker.ts';
-import { lasting, lineWriters } from './makerOutput.ts';
+import { lasting, linesAbout } from './makerOutput.ts';
 
 const nth = (place: number): Message => ({ key: 'order-row/place', values: { place } });
 
@@ -28,8 +28,7 @@ export const orderRowMaker: Maker = {
         behind: length - asked,
       },
     };
-    const { toDo, toAsk, toNotice } = lineWriters(say);
-    const row = toDo('do-1', facts);
+    const write = linesAbout(say, facts);
     return ok({
       facts: [say('fact', facts)],
       values: facts,
@@ -45,9 +44,9 @@ export const orderRowMaker: Maker = {
         3,
       ),
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-1')],
-        right: [row, toAsk('ask-1'), toAsk('ask-2', facts), toDo('do-3'), toAsk('ask-3'), toNotice('notice-1')],
-        harder: [row, toAsk('ask-4', facts), toAsk('ask-5', facts), toDo('do-4', facts), toAsk('ask-6')],
+        easier: write('do-2', 'ask-1'),
+        right: write('do-1', 'ask-1', 'ask-2', 'do-3', 'ask-3', 'notice-1'),
+        harder: write('do-1', 'ask-4', 'ask-5', 'do-4', 'ask-6'),
       },
       materials: [
         lasting('toy-animal', length, [

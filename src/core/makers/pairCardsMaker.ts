@@ -8,7 +8,7 @@ import { fittingCard } from '../page/fittingEdge.ts';
 import { CAP_HEIGHT } from '../page/text.ts';
 import type { MakerSettings, MakerValues } from '../session/makerSource.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
-import { lasting, lineWriters, usedUp, type MakerLine, type MakerOutput } from './makerOutput.ts';
+import { lasting, linesAbout, lineWriters, usedUp, type MakerLine, type MakerOutput } from './makerOutput.ts';
 import { sheetsNeeded } from './makerPages.ts';
 
 type Pair = readonly [number, number];
@@ -235,19 +235,21 @@ function totalLines(pairs: readonly Pair[], values: MakerValues, say: Say): Line
     ...{ total, one: shown[0], other: shown[1], same: same.length, inOne, inOther, inBoth: inOne + inOther },
     ...{ zero: String(values.zero), order: String(values.order), others: listOf(others.map(inWords), 'semicolon') },
   };
-  const { toDo, toAsk, toNotice } = lineWriters(say);
+  const write = linesAbout(say, facts);
   const lay = layOut(pairs, values, say);
-  const hidden = [toDo('do-3', facts), toAsk('ask-2', facts)];
+  const hidden = write('do-3', 'ask-2');
   return {
-    easier: [toDo('do-2', facts), toAsk('ask-8', facts)],
+    easier: write('do-2', 'ask-8'),
     right: [
-      ...[lay, toAsk('ask-1', facts)],
-      ...(values.back === 'the total' ? [toDo('do-4')] : []),
-      ...(values.back === 'the dots' ? [toDo('do-9')] : []),
-      ...(others.length > 0 ? [toAsk('ask-3', facts)] : []),
-      ...[...hidden, toNotice('notice-1')],
+      lay,
+      ...write('ask-1'),
+      ...(values.back === 'the total' ? write('do-4') : []),
+      ...(values.back === 'the dots' ? write('do-9') : []),
+      ...(others.length > 0 ? write('ask-3') : []),
+      ...hidden,
+      ...write('notice-1'),
     ],
-    harder: [lay, ...hidden, toAsk('ask-4', facts)],
+    harder: [lay, ...hidden, ...write('ask-4')],
   };
 }
 
@@ -258,13 +260,11 @@ function chainLines(pairs: readonly Pair[], values: MakerValues, say: Say): Line
     ...{ cards: pairs.length, first: inWords(first), second: inWords(second) },
     ...{ last: inWords(last), beforeLast: inWords(pairs.at(-2)!) },
   };
-  const { toDo, toAsk } = lineWriters(say);
+  const write = linesAbout(say, facts);
   const lay = layOut(pairs, values, say);
-  const begin = toDo('do-5', facts);
-  const join = toAsk('ask-5', facts);
   return {
-    easier: [toDo('do-6', facts), begin, join],
-    right: [lay, begin, join, toDo('do-7'), toAsk('ask-6', facts)],
-    harder: [lay, toDo('do-8', facts), toAsk('ask-7', facts)],
+    easier: write('do-6', 'do-5', 'ask-5'),
+    right: [lay, ...write('do-5', 'ask-5', 'do-7', 'ask-6')],
+    harder: [lay, ...write('do-8', 'ask-7')],
   };
 }

@@ -7,7 +7,7 @@ import { inkNamed } from '../page/pictures.ts';
 import type { MakerValues } from '../session/makerSource.ts';
 import { inOwn } from './ownWords.ts';
 import { numberOf, refuse, refuseList, type Maker, type Refusal } from './maker.ts';
-import { lasting, lineWriters, type MakerLine, type MakerMaterial } from './makerOutput.ts';
+import { lasting, linesAbout, type MakerLine, type MakerMaterial } from './makerOutput.ts';
 
 const MOST_ROW = 24;
 
@@ -180,20 +180,20 @@ function rowFacts({ unit, kinds, letters, task, row, laid, next, at }: PlannedRo
 function rowLines(planned: PlannedRow, say: Say): Readonly<Record<'easier' | 'right' | 'harder', MakerLine[]>> {
   const { task, showsUnit } = planned;
   const facts = rowFacts(planned);
-  const { toDo, toSay, toAsk } = lineWriters(say);
-  const tasks: Readonly<Record<string, () => MakerLine>> = {
-    'one is hidden': () => toAsk('ask-1', facts),
-    'one is wrong': () => toAsk('ask-2', facts),
-    'copy it': () => toDo('do-1'),
-    'what comes next': () => toAsk('ask-3', facts),
-  };
+  const write = linesAbout(say, facts);
+  const tasks = {
+    'one is hidden': 'ask-1',
+    'one is wrong': 'ask-2',
+    'copy it': 'do-1',
+    'what comes next': 'ask-3',
+  } as const;
   const body = [
-    toDo('do-2', facts),
-    ...(showsUnit && task !== 'one is wrong' ? [toSay('say-1', facts)] : []),
-    tasks[task]!(),
-    ...(showsUnit ? [toAsk('ask-4', facts)] : []),
+    ...write('do-2'),
+    ...(showsUnit && task !== 'one is wrong' ? write('say-1') : []),
+    ...write(tasks[task as keyof typeof tasks]),
+    ...(showsUnit ? write('ask-4') : []),
   ];
-  return { easier: [toDo('do-3', facts), toAsk('ask-5', facts)], right: body, harder: [...body, toDo('do-4')] };
+  return { easier: write('do-3', 'ask-5'), right: body, harder: [...body, ...write('do-4')] };
 }
 
 function rowMaterials({ kinds, needed }: PlannedRow, say: Say): MakerMaterial[] {

@@ -3,7 +3,7 @@ import { ok } from '../outcome.ts';
 import { inGrid, inRow } from '../page/drawing.ts';
 import { framedCard, wordCard } from '../page/pieces.ts';
 import { numberOf, refuseList, type Maker } from './maker.ts';
-import { lineWriters } from './makerOutput.ts';
+import { linesAbout } from './makerOutput.ts';
 import { inOwn, readWords } from './ownWords.ts';
 
 /** The units of patterns, each letter an action. */
@@ -68,19 +68,16 @@ export const patternSongMaker: Maker = {
         1,
       );
     const rows = Array.from({ length: verses }, (_, number) => row(number));
-    const { toDo, toSay, toAsk, toNotice, inCase } = lineWriters(say);
+    const write = linesAbout(say, facts);
     return ok({
       facts: [say('fact', facts)],
       values: facts,
       turns: { count: verses, seconds: times * unit.length + 12 },
       picture: inGrid(rows.slice(0, 3), 1, 4),
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-3', facts)],
-        right: [
-          ...[toDo('do-1', facts), toSay('say-1', facts), toDo('do-3', facts), toAsk('ask-1', facts)],
-          ...[toAsk('ask-2', facts), toNotice('notice-1'), inCase('if-1')],
-        ],
-        harder: [toDo('do-1', facts), toSay('say-1', facts), toDo('do-4', facts), toAsk('ask-4', facts)],
+        easier: write('do-2', 'ask-3'),
+        right: write('do-1', 'say-1', 'do-3', 'ask-1', 'ask-2', 'notice-1', 'if-1'),
+        harder: write('do-1', 'say-1', 'do-4', 'ask-4'),
       },
       materials: [],
       actions: ['movement'],

@@ -10,7 +10,7 @@ import type { Accent } from '../sounds/accents.ts';
 import { PICTURE_WORDS, type PictureWord } from '../words/pictureWords.ts';
 import { findStarts } from '../words/starts.ts';
 import { numberOf, refuseList, type Maker } from './maker.ts';
-import { lineWriters, lasting, usedUp } from './makerOutput.ts';
+import { lasting, linesAbout, usedUp } from './makerOutput.ts';
 import { sheetsNeeded } from './makerPages.ts';
 import { inOwn } from './ownWords.ts';
 import { knownWords, readSpellable, wordsIn } from './wordKnowledge.ts';
@@ -79,19 +79,16 @@ export const pictureSpellingMaker: Maker = {
       ...{ pictures: listOf(spelled[0]!.map(({ word }) => inOwn(word))), one: inOwn(spelled[0]![0]!.word) },
       ...{ oneLetter: inOwn(first[0]!), end: inOwn(spelled[0]!.at(-1)!.word), endLetter: inOwn(first.at(-1)!) },
     };
-    const { toDo, toAsk, toNotice, inCase } = lineWriters(say);
+    const write = linesAbout(say, facts);
     return ok({
       facts: [say('fact', facts)],
       values: facts,
       turns: { count: read.value.length, seconds: 50 },
       picture: inColumn(rows.slice(0, 3), 6),
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-3', facts)],
-        right: [
-          ...[toDo('do-1', facts), toAsk('ask-1', facts), toDo('do-3', facts), toAsk('ask-2', facts)],
-          ...[toNotice('notice-1'), inCase('if-1', facts)],
-        ],
-        harder: [toDo('do-1', facts), toDo('do-4', facts), toAsk('ask-4', facts)],
+        easier: write('do-2', 'ask-3'),
+        right: write('do-1', 'ask-1', 'do-3', 'ask-2', 'notice-1', 'if-1'),
+        harder: write('do-1', 'do-4', 'ask-4'),
       },
       materials: [
         usedUp('paper', sheetsNeeded(printable)),

@@ -2,7 +2,7 @@ import { listOf, type Message, type MessageValues } from '../message.ts';
 import { ok } from '../outcome.ts';
 import { inGrid, type Drawing, type Shape } from '../page/drawing.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
-import { lasting, lineWriters, type MakerLine } from './makerOutput.ts';
+import { lasting, linesAbout, lineWriters, type MakerLine } from './makerOutput.ts';
 
 const THINGS = ['cup', 'plate', 'spoon', 'paper-napkin'] as const;
 type SetThing = (typeof THINGS)[number];
@@ -39,12 +39,11 @@ export const placeSettingsMaker: Maker = {
       ...{ people, things, placed, more, all: people * things, fetch: fetched.length, fetched: listOf(fetched) },
       ...{ later: people + 2, one: { key: `place-settings/one.${last}` }, fewer: counted(last, people - 1) },
     };
-    const { toDo, toSay, toAsk, toNotice } = lineWriters(say);
+    const { toAsk } = lineWriters(say);
+    const write = linesAbout(say, facts);
     const asked = Array.from({ length: more }, (_, step): MakerLine =>
       toAsk('ask-1', { cups: placed + step, left: more - step }),
     );
-    const everybody = toSay('say-1');
-    const set = toDo('do-1', facts);
     return ok({
       facts: [say('fact', facts)],
       values: facts,
@@ -55,9 +54,9 @@ export const placeSettingsMaker: Maker = {
         3,
       ),
       lines: {
-        easier: [toDo('do-2', facts), everybody],
-        right: [set, everybody, ...asked.slice(0, MOST_ASKED), toNotice('notice-1')],
-        harder: [set, everybody, toDo('do-3', facts), toAsk('ask-2')],
+        easier: write('do-2', 'say-1'),
+        right: [...write('do-1', 'say-1'), ...asked.slice(0, MOST_ASKED), ...write('notice-1')],
+        harder: write('do-1', 'say-1', 'do-3', 'ask-2'),
       },
       materials: [
         ...items.map((item) => lasting(item, people)),

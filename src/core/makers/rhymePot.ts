@@ -9,7 +9,7 @@ import { PICTURE_WORDS, type PictureWord } from '../words/pictureWords.ts';
 import type { Accent } from '../sounds/accents.ts';
 import { findRhymes } from '../words/rhymes.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
-import { lasting, lineWriters, usedUp } from './makerOutput.ts';
+import { lasting, linesAbout, usedUp } from './makerOutput.ts';
 import { sheetsNeeded } from './makerPages.ts';
 import { inOwn } from './ownWords.ts';
 import { knownWords } from './wordKnowledge.ts';
@@ -105,22 +105,16 @@ export const rhymePotMaker: Maker = {
       other: inOwn(pair[1].word),
       odd: inOwn(odd.word),
     }));
-    const { toDo, toAsk, toNotice } = lineWriters(say);
+    const write = linesAbout(say, facts);
     return ok({
       facts: [say('fact', facts)],
       values: facts,
       turns: { count: rows.length, seconds: 35 },
       picture: inGrid(cards.slice(0, 6).map(framedCard), 3, 4),
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-3', facts)],
-        right: [
-          toDo('do-1', facts),
-          toAsk('ask-1', facts),
-          toDo('do-3', facts),
-          toAsk('ask-2', facts),
-          toNotice('notice-1'),
-        ],
-        harder: [toDo('do-1', facts), toAsk('ask-1', facts), toAsk('ask-4', facts), toDo('do-4', facts)],
+        easier: write('do-2', 'ask-3'),
+        right: write('do-1', 'ask-1', 'do-3', 'ask-2', 'notice-1'),
+        harder: write('do-1', 'ask-1', 'ask-4', 'do-4'),
       },
       materials: [
         usedUp('paper', sheetsNeeded(printable)),

@@ -5,7 +5,7 @@ import { inColumn, inRow } from '../page/drawing.ts';
 import { framedCard, wordCard } from '../page/pieces.ts';
 import { textWidth } from '../page/text.ts';
 import { refuseList, type Maker } from './maker.ts';
-import { lasting, lineWriters, usedUp } from './makerOutput.ts';
+import { lasting, linesAbout, usedUp } from './makerOutput.ts';
 import { sheetsNeeded } from './makerPages.ts';
 import { inOwn, readWords } from './ownWords.ts';
 
@@ -54,19 +54,16 @@ export const sentenceStripsMaker: Maker = {
       ...{ count: sentences.length, sentence: inOwn(sentences[0]!), words: first.length - 1 },
       ...{ start: inOwn(first[0]!), end: inOwn(first.at(-2)!), mark: inOwn(first.at(-1)!), pieces: first.length },
     };
-    const { toDo, toAsk, toNotice, inCase } = lineWriters(say);
+    const write = linesAbout(say, facts);
     return ok({
       facts: [say('fact', facts)],
       values: facts,
       turns: { count: sentences.length, seconds: 60 },
       picture: inColumn(rows.slice(0, 4), 4),
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-3', facts)],
-        right: [
-          ...[toDo('do-1', facts), toAsk('ask-1', facts), toDo('do-3', facts), toAsk('ask-2', facts)],
-          ...[toNotice('notice-1'), inCase('if-1')],
-        ],
-        harder: [toDo('do-1', facts), toDo('do-4', facts), toAsk('ask-4', facts)],
+        easier: write('do-2', 'ask-3'),
+        right: write('do-1', 'ask-1', 'do-3', 'ask-2', 'notice-1', 'if-1'),
+        harder: write('do-1', 'do-4', 'ask-4'),
       },
       materials: [usedUp('paper', sheetsNeeded(printable)), lasting('scissors', 1)],
       actions: ['scissors'],

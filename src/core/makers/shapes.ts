@@ -3,7 +3,7 @@ import { ok } from '../outcome.ts';
 import { inRow } from '../page/drawing.ts';
 import { regularShape } from '../page/pictures.ts';
 import { type Maker } from './maker.ts';
-import { lasting, lineWriters, usedUp } from './makerOutput.ts';
+import { lasting, linesAbout, usedUp } from './makerOutput.ts';
 
 /** Sides of each shape; a circle has none. */
 const SIDES: Readonly<Record<string, number>> = {
@@ -41,24 +41,16 @@ export const shapesMaker: Maker = {
       },
       ...{ otherRound: otherSides === 0 ? 'yes' : 'no', oneMore: sides + 1, both: sides + otherSides },
     };
-    const { toDo, toSay, toAsk, toNotice } = lineWriters(say);
-    const feel = toDo('do-1', facts);
+    const write = linesAbout(say, facts);
     return ok({
       facts: [say('fact', facts)],
       values: facts,
       turns: { count: 5, seconds: 45 },
       picture: inRow([regularShape(sides, 50, 'teal'), regularShape(otherSides, 50, 'marigold')], 8),
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-1', facts)],
-        right: [
-          feel,
-          toSay('say-1', facts),
-          toAsk('ask-2', facts),
-          toDo('do-3', facts),
-          toDo('do-4', facts),
-          toNotice('notice-1'),
-        ],
-        harder: [feel, toAsk('ask-2', facts), toAsk('ask-3', facts), toDo('do-5', facts), toAsk('ask-4', facts)],
+        easier: write('do-2', 'ask-1'),
+        right: write('do-1', 'say-1', 'ask-2', 'do-3', 'do-4', 'notice-1'),
+        harder: write('do-1', 'ask-2', 'ask-3', 'do-5', 'ask-4'),
       },
       materials: [
         usedUp('paper', 1),

@@ -4,7 +4,7 @@ import { inColumn, inRow, type Drawing, type Ink } from '../page/drawing.ts';
 import { counters, wordCard } from '../page/pieces.ts';
 import { inkNamed, labelled } from '../page/pictures.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
-import { lasting, lineWriters, usedUp } from './makerOutput.ts';
+import { lasting, linesAbout, usedUp } from './makerOutput.ts';
 import { inOwn, readWords } from './ownWords.ts';
 
 /** What is not called by a colour is drawn in these, with its name above it. */
@@ -46,21 +46,17 @@ export const sortingSetMaker: Maker = {
       ...{ inHeap: each * kinds.length, pair: 2 * each * kinds.length, one: kindName(kinds[0]!, 1) },
       ...{ heaps: groups * kinds.length },
     };
-    const { toDo, toSay, toAsk, toNotice } = lineWriters(say);
-    const mix = toDo('do-1', facts);
-    const same = [toSay('say-1', facts), toAsk('ask-1', facts)];
+    const write = linesAbout(say, facts);
+    const same = write('say-1', 'ask-1');
     return ok({
       facts: [say('fact', facts)],
       values: facts,
       turns: { count: ofKind * kinds.length, seconds: 6 },
       picture: sortedHeaps(colours.value, each * kinds.length),
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-2', facts)],
-        right: [mix, ...same, toAsk('ask-3', facts), ...(extra ? [toAsk('ask-4', facts)] : []), toNotice('notice-1')],
-        harder: [
-          ...[mix, ...same, toDo(kinds.length > 1 ? 'do-3' : 'do-4', facts)],
-          toAsk(kinds.length > 1 ? 'ask-5' : 'ask-6', facts),
-        ],
+        easier: write('do-2', 'ask-2'),
+        right: [...write('do-1'), ...same, ...write('ask-3'), ...(extra ? write('ask-4') : []), ...write('notice-1')],
+        harder: [...write('do-1'), ...same, ...(kinds.length > 1 ? write('do-3', 'ask-5') : write('do-4', 'ask-6'))],
       },
       materials: [
         ...kinds.map((kind) => lasting(kind, ofKind)),

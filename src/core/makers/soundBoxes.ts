@@ -7,7 +7,7 @@ import { spokenPieces } from '../sounds/spokenPieces.ts';
 import { wordPieces } from '../sounds/wordPieces.ts';
 import { PICTURE_WORD } from '../words/pictureWords.ts';
 import { refuseList, type Maker } from './maker.ts';
-import { lasting, lineWriters, usedUp } from './makerOutput.ts';
+import { lasting, linesAbout, usedUp } from './makerOutput.ts';
 import { sheetsNeeded } from './makerPages.ts';
 import { inOwn } from './ownWords.ts';
 import { knownWords, readSpellable, wordsIn } from './wordKnowledge.ts';
@@ -77,7 +77,7 @@ export const soundBoxesMaker: Maker = {
         'semicolon',
       ),
     };
-    const { toDo, toAsk, toNotice, inCase } = lineWriters(say);
+    const write = linesAbout(say, facts);
     return ok({
       facts: [
         say('fact', facts),
@@ -89,12 +89,9 @@ export const soundBoxesMaker: Maker = {
       turns: { count: read.value.length, seconds: 30 },
       picture: inColumn(rows.slice(0, 3), 5),
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-3', facts)],
-        right: [
-          ...[toDo('do-1', facts), toAsk('ask-1', facts), toDo('do-3', facts), toAsk('ask-2', facts)],
-          ...[toNotice('notice-1'), inCase('if-1', facts)],
-        ],
-        harder: [toDo('do-1', facts), toDo('do-4', facts), toAsk('ask-4', facts)],
+        easier: write('do-2', 'ask-3'),
+        right: write('do-1', 'ask-1', 'do-3', 'ask-2', 'notice-1', 'if-1'),
+        harder: write('do-1', 'do-4', 'ask-4'),
       },
       materials: [
         usedUp('paper', sheetsNeeded(printable)),

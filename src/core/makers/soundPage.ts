@@ -8,7 +8,7 @@ import { letterNames } from '../sounds/letterNames.ts';
 import { SOUND_UNIT, SOUND_UNITS, type SoundUnit } from '../sounds/soundUnits.ts';
 import { PICTURE_WORD } from '../words/pictureWords.ts';
 import { refuseList, type Maker } from './maker.ts';
-import { lasting, lineWriters, usedUp, type MakerMaterial } from './makerOutput.ts';
+import { lasting, linesAbout, lineWriters, usedUp, type MakerMaterial } from './makerOutput.ts';
 import { sheetsNeeded } from './makerPages.ts';
 import { inOwn } from './ownWords.ts';
 
@@ -49,22 +49,25 @@ export const soundPageMaker: Maker = {
       sign: inOwn(sign),
     };
     const printable = { title: say('printable', facts), cards: [], sheets: soundSheets(unit, capitalFirst) };
-    const { toDo, toSay, toAsk, toNotice, inCase } = lineWriters(say);
-    const trace = [toDo(`lay.${written}`, facts), toSay('say-1', facts)];
+    const { toDo } = lineWriters(say);
+    const write = linesAbout(say, facts);
+    const trace = [toDo(`lay.${written}`, facts), ...write('say-1')];
     return ok({
       facts: [say('fact', facts), ...(unit.also === undefined ? [] : [say('fact.also', facts)])],
       values: facts,
       turns: { count: 6, seconds: 30 },
       picture: inRow([tracedLetters(shown, 60), pictureFor(unit, 44)], 10),
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-1', facts)],
+        easier: write('do-2', 'ask-1'),
         right: [
-          ...(namesFirst ? [toDo('do-name', facts)] : []),
-          ...[toDo('do-1', facts), toAsk('ask-1', facts), toDo('do-3', facts)],
-          ...(sign === '' ? [] : [toDo('do-sign', facts)]),
-          ...[...trace, toAsk('ask-2', facts), toNotice('notice-1'), ...(namesFirst ? [] : [inCase('if-1', facts)])],
+          ...(namesFirst ? write('do-name') : []),
+          ...write('do-1', 'ask-1', 'do-3'),
+          ...(sign === '' ? [] : write('do-sign')),
+          ...trace,
+          ...write('ask-2', 'notice-1'),
+          ...(namesFirst ? [] : write('if-1')),
         ],
-        harder: [toDo('do-1', facts), ...trace, toDo('do-4', facts), toAsk('ask-3', facts)],
+        harder: [...write('do-1'), ...trace, ...write('do-4', 'ask-3')],
       },
       materials: [
         ...waysMaterials(written, say),

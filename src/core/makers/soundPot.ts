@@ -7,7 +7,7 @@ import { pictureCard } from '../page/wordDrawings.ts';
 import { PICTURE_WORD, PICTURE_WORDS } from '../words/pictureWords.ts';
 import { soundBasket } from '../words/soundBasket.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
-import { lasting, lineWriters, usedUp } from './makerOutput.ts';
+import { lasting, linesAbout, usedUp } from './makerOutput.ts';
 import { sheetsNeeded } from './makerPages.ts';
 import { inOwn } from './ownWords.ts';
 import type { Accent } from '../sounds/accents.ts';
@@ -88,7 +88,7 @@ export const soundPotMaker: Maker = {
         hunt: Math.max(2, Math.ceil(wanted / 2)),
       },
     };
-    const { toDo, toAsk, toNotice } = lineWriters(say);
+    const write = linesAbout(say, facts);
     return ok({
       facts: [
         say('fact', facts),
@@ -98,15 +98,9 @@ export const soundPotMaker: Maker = {
       turns: { count: all.length, seconds: 20 },
       picture: inGrid(cards.slice(0, 6).map(framedCard), 3, 4),
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-3', facts)],
-        right: [
-          toDo('do-1', facts),
-          toAsk('ask-1', facts),
-          toAsk('ask-2', facts),
-          toDo('do-3', facts),
-          toNotice('notice-1'),
-        ],
-        harder: [toDo('do-1', facts), toAsk('ask-1', facts), toDo('do-4', facts), toAsk('ask-4', facts)],
+        easier: write('do-2', 'ask-3'),
+        right: write('do-1', 'ask-1', 'ask-2', 'do-3', 'notice-1'),
+        harder: write('do-1', 'ask-1', 'do-4', 'ask-4'),
       },
       materials: [
         usedUp('paper', sheetsNeeded(printable)),

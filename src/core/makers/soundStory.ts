@@ -6,7 +6,7 @@ import { tracedLetters } from '../page/letterStrokes.ts';
 import { framedCard, wordCard } from '../page/pieces.ts';
 import { SOUND_UNIT } from '../sounds/soundUnits.ts';
 import { type Maker } from './maker.ts';
-import { lineWriters, usedUp } from './makerOutput.ts';
+import { linesAbout, usedUp } from './makerOutput.ts';
 import { inOwn } from './ownWords.ts';
 
 /** Sounds that come by themselves in something that happens; each has a story, an action and a line to sing in the catalogue. */
@@ -47,7 +47,7 @@ export const soundStoryMaker: Maker = {
       ...{ text: { key: `sound-story/${told}.${sound}` }, act: { key: `sound-story/act.${sound}` } },
       song: { key: `sound-story/song.${sound}` },
     };
-    const { toDo, toSay, toAsk, toNotice, inCase } = lineWriters(say);
+    const write = linesAbout(say, facts);
     const text = say(`${told}.${sound}`);
     const page = inColumn(
       [
@@ -62,15 +62,9 @@ export const soundStoryMaker: Maker = {
       turns: { count: 3, seconds: 60 },
       picture: page,
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-3', facts)],
-        right: [
-          ...[toDo(`do-1.${told}`, facts), toSay('say-1', facts), toAsk('ask-1', facts), toDo('do-3', facts)],
-          ...[toSay('say-2', facts), toNotice('notice-1'), inCase('if-1', facts)],
-        ],
-        harder: [
-          ...[toDo(`do-1.${told}`, facts), toSay('say-1', facts), toAsk('ask-1', facts), toDo('do-4', facts)],
-          toAsk('ask-4', facts),
-        ],
+        easier: write('do-2', 'ask-3'),
+        right: write(`do-1.${told}`, 'say-1', 'ask-1', 'do-3', 'say-2', 'notice-1', 'if-1'),
+        harder: write(`do-1.${told}`, 'say-1', 'ask-1', 'do-4', 'ask-4'),
       },
       materials: [usedUp('paper', 1)],
       actions: [],

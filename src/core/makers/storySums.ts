@@ -5,7 +5,7 @@ import { counters, tenFrame } from '../page/pieces.ts';
 import { labelled } from '../page/pictures.ts';
 import { counterSwaps } from './counterSwaps.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
-import { lasting, lineWriters, usedUp } from './makerOutput.ts';
+import { lasting, linesAbout, usedUp } from './makerOutput.ts';
 
 const MOST = 20;
 const QUESTIONS = ['how many now', 'how many came or went', 'how many there were'];
@@ -34,18 +34,17 @@ export const storySumsMaker: Maker = {
       ...{ oneMore: end + 1, most: Math.max(start, end), counted: counting(comes ? start + 1 : start - 1, end) },
       ...{ few: Math.min(2, Math.max(1, start)), fewEnd: Math.min(2, Math.max(1, start)) + 1 },
     };
-    const { toDo, toSay, toAsk, toNotice } = lineWriters(say);
-    const tell = toDo('do-1', facts);
-    const asked = [toAsk('ask-1', facts), toAsk('ask-2', facts), toAsk('ask-3', facts)];
+    const write = linesAbout(say, facts);
+    const asked = write('ask-1', 'ask-2', 'ask-3');
     return ok({
       facts: [say('fact', facts)],
       values: facts,
       turns: { count: Math.max(start, end), seconds: 8 },
       picture: storyPicture(start, change, comes),
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-5', facts)],
-        right: [tell, toSay('say-1', facts), asked[question]!, toDo('do-3'), toNotice('notice-1')],
-        harder: [tell, ...asked.filter((_, index) => index !== question), toDo('do-4', facts), toAsk('ask-4', facts)],
+        easier: write('do-2', 'ask-5'),
+        right: [...write('do-1', 'say-1'), asked[question]!, ...write('do-3', 'notice-1')],
+        harder: [...write('do-1'), ...asked.filter((_, index) => index !== question), ...write('do-4', 'ask-4')],
       },
       materials: [
         lasting('toy-animal', Math.max(1, start, end), counterSwaps(say)),

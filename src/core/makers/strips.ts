@@ -3,7 +3,7 @@ import { markedStrips } from '../numbers/pots.ts';
 import { ok } from '../outcome.ts';
 import { inColumn, type Drawing, type Shape } from '../page/drawing.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
-import { lasting, lineWriters, usedUp } from './makerOutput.ts';
+import { lasting, linesAbout, usedUp } from './makerOutput.ts';
 import { sheetsNeeded } from './makerPages.ts';
 
 const CELL = 20;
@@ -54,7 +54,7 @@ export const stripsMaker: Maker = {
     const facts: MessageValues = {
       ...{ from, to, strips, marks, cell: CELL, longest: to * CELL, across: FIT_ACROSS, next: from + 1 },
     };
-    const { toDo, toAsk, inCase } = lineWriters(say);
+    const write = linesAbout(say, facts);
     return ok({
       facts: [say('fact', facts), ...(to > FIT_ACROSS ? [say('fact.two-pieces', facts)] : [])],
       values: facts,
@@ -64,9 +64,9 @@ export const stripsMaker: Maker = {
         4,
       ),
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-3', facts)],
-        right: [toDo('do-1', facts), toAsk('ask-1', facts), toAsk('ask-2'), inCase('if-1')],
-        harder: [toDo('do-3'), toAsk('ask-4')],
+        easier: write('do-2', 'ask-3'),
+        right: write('do-1', 'ask-1', 'ask-2', 'if-1'),
+        harder: write('do-3', 'ask-4'),
       },
       materials: [
         usedUp('paper', sheetsNeeded(printable), [{ item: 'newspaper', fit: 0.7, why: say('swap.newspaper') }]),

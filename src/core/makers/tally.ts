@@ -2,7 +2,7 @@ import { listOf, type MessageValues } from '../message.ts';
 import { ok } from '../outcome.ts';
 import { tallyMarks } from '../page/pieces.ts';
 import { numberOf, type Maker } from './maker.ts';
-import { lasting, lineWriters, usedUp } from './makerOutput.ts';
+import { lasting, linesAbout, usedUp } from './makerOutput.ts';
 
 /** Tally marks in fives. */
 export const tallyMaker: Maker = {
@@ -23,8 +23,8 @@ export const tallyMaker: Maker = {
       'comma',
     );
     const facts: MessageValues = { number, fives, rest, counting };
-    const { toDo, toSay, toAsk, toNotice } = lineWriters(say);
-    const wayIn = [toDo('do-1'), toSay('say-1')];
+    const write = linesAbout(say, facts);
+    const wayIn = write('do-1', 'say-1');
     const drawn = tallyMarks(number);
     return ok({
       facts: [say('fact', facts)],
@@ -32,9 +32,9 @@ export const tallyMaker: Maker = {
       turns: { count: number, seconds: 15 },
       picture: drawn,
       lines: {
-        easier: [...wayIn, toDo('do-2')],
-        right: [...wayIn, toAsk('ask-1', facts), toNotice('notice-1')],
-        harder: [...wayIn, toAsk('ask-2')],
+        easier: [...wayIn, ...write('do-2')],
+        right: [...wayIn, ...write('ask-1', 'notice-1')],
+        harder: [...wayIn, ...write('ask-2')],
       },
       materials: [usedUp('paper', 1), lasting('pencil', 1, [{ item: 'crayon', fit: 0.9, why: say('swap.crayon') }])],
       actions: [],

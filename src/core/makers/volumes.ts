@@ -4,7 +4,7 @@ import { shareVolumes, type Measure } from '../numbers/measures.ts';
 import { ok } from '../outcome.ts';
 import type { Drawing, Ink, Shape } from '../page/drawing.ts';
 import { numberOf, refuse, refuseList, type Maker } from './maker.ts';
-import { lasting, lineWriters, type MakerLine, type MakerMaterial } from './makerOutput.ts';
+import { lasting, linesAbout, type MakerLine, type MakerMaterial } from './makerOutput.ts';
 import { readNumbers } from './readNumbers.ts';
 
 const TABLESPOON = 15;
@@ -108,17 +108,12 @@ function pouringFacts({ shares, container, poured, cups }: Pouring): MessageValu
 function pouringLines(pouring: Pouring, say: Say): Readonly<Record<'easier' | 'right' | 'harder', MakerLine[]>> {
   const { shares, cups } = pouring;
   const facts = pouringFacts(pouring);
-  const { toDo, toAsk, inCase } = lineWriters(say);
-  const body = [
-    toDo('do-1', facts),
-    ...(shares.length > 1 ? [toAsk('ask-1', facts)] : []),
-    toAsk('ask-2', facts),
-    inCase('if-1'),
-  ];
+  const write = linesAbout(say, facts);
+  const body = [...write('do-1'), ...(shares.length > 1 ? write('ask-1') : []), ...write('ask-2', 'if-1')];
   return {
-    easier: cups > 0 ? [toDo('do-2', facts), toAsk('ask-3', facts)] : [toDo('do-3', facts)],
+    easier: cups > 0 ? write('do-2', 'ask-3') : write('do-3'),
     right: body,
-    harder: [...body, asksTeaspoons(pouring) ? toAsk('ask-4', facts) : toAsk('ask-5', facts)],
+    harder: [...body, ...write(asksTeaspoons(pouring) ? 'ask-4' : 'ask-5')],
   };
 }
 

@@ -3,7 +3,7 @@ import { err, ok } from '../outcome.ts';
 import { inColumn, inRow } from '../page/drawing.ts';
 import { labelled } from '../page/pictures.ts';
 import type { Maker } from './maker.ts';
-import { lasting, lineWriters, usedUp } from './makerOutput.ts';
+import { lasting, linesAbout, usedUp } from './makerOutput.ts';
 import { inOwn, readWords } from './ownWords.ts';
 
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
@@ -38,8 +38,7 @@ export const weekStripMaker: Maker = {
       ...{ days: WEEK, place, gone: place - 1, left: WEEK - place, happens: listOf(happens.value.map(inOwn)) },
       ...{ first: inOwn(happens.value[0]!), events: happens.value.length, week: day(today + WEEK) },
     };
-    const { toDo, toSay, toAsk, toNotice } = lineWriters(say);
-    const strip = toDo('do-1', facts);
+    const write = linesAbout(say, facts);
     const names = order.map((index) => say(`day.${index}`));
     return ok({
       facts: [say('fact', facts)],
@@ -52,16 +51,9 @@ export const weekStripMaker: Maker = {
         0,
       ),
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-1', facts)],
-        right: [
-          strip,
-          toSay('say-1', facts),
-          toAsk('ask-1', facts),
-          toAsk('ask-2', facts),
-          toAsk('ask-3', facts),
-          toNotice('notice-1'),
-        ],
-        harder: [strip, toAsk('ask-2', facts), toAsk('ask-4', facts), toAsk('ask-5', facts)],
+        easier: write('do-2', 'ask-1'),
+        right: write('do-1', 'say-1', 'ask-1', 'ask-2', 'ask-3', 'notice-1'),
+        harder: write('do-1', 'ask-2', 'ask-4', 'ask-5'),
       },
       materials: [
         usedUp('paper', 1),

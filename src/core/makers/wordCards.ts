@@ -7,7 +7,7 @@ import { textWidth } from '../page/text.ts';
 import { markedWord } from '../page/wordDrawings.ts';
 import { MOST_GROUPS, readSoundOrder } from '../words/soundOrder.ts';
 import { segmentWord, taughtGraphemes, USUAL_ORDER, type SegmentedWord } from '../words/segment.ts';
-import { lasting, lineWriters, usedUp } from './makerOutput.ts';
+import { lasting, linesAbout, usedUp } from './makerOutput.ts';
 import { sheetsNeeded } from './makerPages.ts';
 import { numberOf, type Maker } from './maker.ts';
 import { inOwn } from './ownWords.ts';
@@ -52,7 +52,7 @@ export const wordCardsMaker: Maker = {
       ...{ bars: words.some(({ marks }) => marks.includes('bar')) ? 'yes' : 'no' },
       ...{ arcs: words.some(({ marks }) => marks.includes('arc')) ? 'yes' : 'no', parts: last.graphemes.length },
     };
-    const { toDo, toAsk, toNotice } = lineWriters(say);
+    const write = linesAbout(say, facts);
     return ok({
       facts: [
         say('fact', facts),
@@ -71,9 +71,9 @@ export const wordCardsMaker: Maker = {
       turns: { count: words.length, seconds: 30 },
       picture: inGrid(cards.map(framedCard), 2, 4),
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-3', facts)],
-        right: [toDo('do-1', facts), toAsk('ask-1', facts), toDo('do-3'), toAsk('ask-2'), toNotice('notice-1')],
-        harder: [toDo('do-1', facts), toDo('do-4', facts), toAsk('ask-4', facts)],
+        easier: write('do-2', 'ask-3'),
+        right: write('do-1', 'ask-1', 'do-3', 'ask-2', 'notice-1'),
+        harder: write('do-1', 'do-4', 'ask-4'),
       },
       materials: [usedUp('paper', sheetsNeeded(printable)), lasting('scissors', 1)],
       actions: ['scissors'],

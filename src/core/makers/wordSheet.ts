@@ -5,7 +5,7 @@ import { inGrid, type Drawing } from '../page/drawing.ts';
 import { numberOf, refuse, type Maker } from './maker.ts';
 import { asWritten } from '../words/readableWord.ts';
 import { rememberLast } from '../remembering.ts';
-import { lasting, lineWriters, usedUp, type MakerMaterial } from './makerOutput.ts';
+import { lasting, linesAbout, lineWriters, usedUp, type MakerMaterial } from './makerOutput.ts';
 import { sheetsNeeded } from './makerPages.ts';
 import { inOwn } from './ownWords.ts';
 import { readSpellable, wordsIn } from './wordKnowledge.ts';
@@ -55,7 +55,8 @@ export const wordSheetMaker: Maker = {
         minutes: Math.max(1, Math.round((plays.turns[1] * SECONDS_TO_READ) / 60)),
       }),
     };
-    const { toDo, toAsk, toNotice, inCase } = lineWriters(say);
+    const { toDo } = lineWriters(say);
+    const write = linesAbout(say, facts);
     const over = plays ? [toDo(`over.${end}`, facts)] : [];
     return ok({
       facts: plays ? [say('fact.plays', facts), say(`fact.${end}`, facts)] : [say('fact', facts)],
@@ -63,16 +64,9 @@ export const wordSheetMaker: Maker = {
       turns: plays ? { count: plays.turns[1], seconds: SECONDS_TO_READ } : { count: read.value.length, seconds: 40 },
       picture: drawing,
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-3', facts)],
-        right: [
-          toDo(`lay.${slug}`, facts),
-          ...over,
-          toAsk('ask-1', facts),
-          toAsk('ask-2', facts),
-          toNotice('notice-1'),
-          inCase('if-1'),
-        ],
-        harder: [toDo(`lay.${slug}`, facts), ...over, toDo('do-4', facts), toAsk('ask-4', facts)],
+        easier: write('do-2', 'ask-3'),
+        right: [toDo(`lay.${slug}`, facts), ...over, ...write('ask-1', 'ask-2', 'notice-1', 'if-1')],
+        harder: [toDo(`lay.${slug}`, facts), ...over, ...write('do-4', 'ask-4')],
       },
       materials: [
         usedUp('paper', sheetsNeeded(printable)),

@@ -3,7 +3,7 @@ import { ok } from '../outcome.ts';
 import type { Drawing, Shape } from '../page/drawing.ts';
 import { fittingSize } from '../page/text.ts';
 import { numberOf, type Maker } from './maker.ts';
-import { lasting, lineWriters, usedUp } from './makerOutput.ts';
+import { lasting, linesAbout, usedUp } from './makerOutput.ts';
 import { inOwn, readWords } from './ownWords.ts';
 
 const FORMS = ['shopping list', 'menu', 'letter', 'card'] as const;
@@ -37,8 +37,7 @@ export const writingMaker: Maker = {
       ...{ free: lines - words.value.length, first: inOwn(first), sound: inOwn(first.charAt(0).toLowerCase()) },
       ...{ what: { key: `writing/form.${form}` }, use: { key: `writing/use.${form}` } },
     };
-    const { toDo, toSay, toAsk, toNotice } = lineWriters(say);
-    const begin = toDo('do-1', facts);
+    const write = linesAbout(say, facts);
     const sheet = writingSheet(say(`form.${form}`), lines, form === 'letter' || form === 'card');
     return ok({
       facts: [say('fact', facts)],
@@ -46,9 +45,9 @@ export const writingMaker: Maker = {
       turns: { count: lines, seconds: 60 },
       picture: sheet,
       lines: {
-        easier: [toDo('do-2', facts), toAsk('ask-1', facts)],
-        right: [begin, toSay('say-1', facts), toAsk('ask-2', facts), toDo('do-3', facts), toNotice('notice-1')],
-        harder: [begin, toAsk('ask-2', facts), toAsk('ask-3', facts), toDo('do-4', facts)],
+        easier: write('do-2', 'ask-1'),
+        right: write('do-1', 'say-1', 'ask-2', 'do-3', 'notice-1'),
+        harder: write('do-1', 'ask-2', 'ask-3', 'do-4'),
       },
       materials: [
         usedUp('paper', 1, [{ item: 'envelope', fit: 0.7, why: say('swap.envelope') }]),
