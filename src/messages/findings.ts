@@ -22,25 +22,10 @@ export function describeFinding({ facts }: Finding, things: ThingsByKey): Findin
         text: `${formatSum(String(facts.need.qty))}: worked out from the dials.`,
       };
     case 'quantity-problem':
-      return {
-        title: `How many ${many(facts.need.item)}?`,
-        text: `${capital(describeExpressionProblem(facts.problem))}.`,
-      };
     case 'line-problem':
-      return {
-        title: 'This line cannot be written out',
-        text: `${capital(describeTemplateProblem(facts.problem))}. Homes would not see it.`,
-      };
     case 'script-problem':
-      return {
-        title: 'This does not come out everywhere',
-        text: `${capital(describeScriptFault(facts.fault))}. Some homes would get a broken part.`,
-      };
     case 'minutes-problem':
-      return {
-        title: 'These minutes do not come out',
-        text: `${facts.part}: ${describeExpressionProblem(facts.problem)}.`,
-      };
+      return describeFault(facts, many);
     case 'seated-too-long':
       return describeLongSit(facts);
     case 'caution':
@@ -77,6 +62,37 @@ export function describeFinding({ facts }: Finding, things: ThingsByKey): Findin
       return {
         title: 'More work than play',
         text: `About ${tenth(facts.setup)} min of setting up for ${tenth(facts.play)} min of play.`,
+      };
+  }
+}
+
+type FaultCode = 'quantity-problem' | 'line-problem' | 'script-problem' | 'minutes-problem';
+
+/** Something written that cannot be worked out. */
+function describeFault(
+  facts: Extract<Finding['facts'], { code: FaultCode }>,
+  many: (item: string) => string,
+): FindingWords {
+  switch (facts.code) {
+    case 'quantity-problem':
+      return {
+        title: `How many ${many(facts.need.item)}?`,
+        text: `${capital(describeExpressionProblem(facts.problem))}.`,
+      };
+    case 'line-problem':
+      return {
+        title: 'This line cannot be written out',
+        text: `${capital(describeTemplateProblem(facts.problem))}. Homes would not see it.`,
+      };
+    case 'script-problem':
+      return {
+        title: 'This does not come out everywhere',
+        text: `${capital(describeScriptFault(facts.fault))}. Some homes would get a broken part.`,
+      };
+    case 'minutes-problem':
+      return {
+        title: 'These minutes do not come out',
+        text: `${facts.part}: ${describeExpressionProblem(facts.problem)}.`,
       };
   }
 }

@@ -11,8 +11,16 @@ interface Choice {
 }
 
 /** The settings of a programme that are one of a few ways. */
-export const programmeChoices = (settings: ProgrammeSettings): readonly Choice[] => {
-  const { numbers } = settings;
+export function programmeChoices(settings: ProgrammeSettings): readonly Choice[] {
+  return [
+    ...learningChoices(settings),
+    ...letterChoices(settings),
+    ...homeChoices(settings),
+    ...thingChoices(settings),
+  ];
+}
+
+function learningChoices({ numbers }: ProgrammeSettings): Choice[] {
   return [
     {
       name: 'school',
@@ -36,6 +44,11 @@ export const programmeChoices = (settings: ProgrammeSettings): readonly Choice[]
         ['signs', 'signs'],
       ],
     },
+  ];
+}
+
+function letterChoices({ numbers }: ProgrammeSettings): Choice[] {
+  return [
     {
       name: 'accent',
       label: 'How words are said',
@@ -66,11 +79,16 @@ export const programmeChoices = (settings: ProgrammeSettings): readonly Choice[]
         ['names', 'its name, then its sound'],
       ],
     },
+  ];
+}
+
+function homeChoices({ screens, numbers }: ProgrammeSettings): Choice[] {
+  return [
     {
       name: 'screens',
       label: 'Screens at home',
       why: 'A sound that is heard beats one that is described; the child looks at a face meanwhile.',
-      value: settings.screens,
+      value: screens,
       options: [
         ['listen', 'guides may play our recorded sounds'],
         ['none', 'none: nothing in a guide plays'],
@@ -86,6 +104,11 @@ export const programmeChoices = (settings: ProgrammeSettings): readonly Choice[]
         ['chance', 'when somebody was lucky first'],
       ],
     },
+  ];
+}
+
+function thingChoices({ paper, numbers }: ProgrammeSettings): Choice[] {
+  return [
     {
       name: 'currency',
       label: 'Coins',
@@ -102,11 +125,11 @@ export const programmeChoices = (settings: ProgrammeSettings): readonly Choice[]
       name: 'paper',
       label: 'Paper',
       why: 'The sheets at hand.',
-      value: settings.paper,
+      value: paper,
       options: [
         ['a4', 'A4'],
         ['letter', 'Letter'],
       ],
     },
   ];
-};
+}

@@ -1,10 +1,11 @@
 import { listOf, type MessageValues } from '../message.ts';
-import { ok } from '../outcome.ts';
+import { ok, type Outcome } from '../outcome.ts';
 import { inGrid, type Drawing, type Shape } from '../page/drawing.ts';
 import { framedCard } from '../page/pieces.ts';
 import { fittingSize } from '../page/text.ts';
-import { countSyllables } from '../words/syllables.ts';
-import { refuseList, type Maker } from './maker.ts';
+import { countSyllables, type SyllableCount } from '../words/syllables.ts';
+import type { MakerValues } from '../session/makerSource.ts';
+import { refuseList, type Maker, type Refusal } from './maker.ts';
 import { linesAbout } from './makerOutput.ts';
 import { inOwn, readWords } from './ownWords.ts';
 import { readNumbers } from './readNumbers.ts';
@@ -34,55 +35,15 @@ export const clapPartsMaker: Maker = {
     { kind: 'list', name: 'words', value: 'moon, rabbit, elephant, caterpillar' },
   ],
   make(values, settings, say) {
-    const names =
-      String(values.names).trim() === ''
-        ? { ok: true as const, value: [] }
-        : readWords(String(values.names), { dial: 'names', least: 1, most: 8 });
-    if (!names.ok) return names;
-    const words = readWords(String(values.words), { dial: 'words', least: 2, most: 10 });
-    if (!words.ok) return words;
-    const odd = [...names.value, ...words.value].find((word) => !WORD.test(word));
-    if (odd !== undefined)
-      return refuseList(names.value.includes(odd) ? 'names' : 'words', 'makers/word-letters', { word: inOwn(odd) });
-    const told = readNumbers(String(values.parts), { dial: 'parts', least: 1, most: MOST_PARTS, count: 8 });
-    if (!told.ok) return told;
-    if (told.value.length > 0 && told.value.length !== names.value.length)
-      return refuseList('parts', 'problem.parts', { names: names.value.length, parts: told.value.length });
+    const read = readNamesAndWords(values);
+    if (!read.ok) return read;
+    const { names, words, told } = read.value;
     const { known } = knownWords(settings);
-    const byName = Object.fromEntries(
-      names.value.map((name, index) => [name, told.value[index] ?? 0]).filter(([, count]) => count !== 0),
-    );
-    const counted = [...names.value, ...words.value].map((word) =>
-      countSyllables(word, known, byName as Record<string, number>),
-    );
+    const byName: Record<string, number> = Object.fromEntries(told.map((parts, index) => [names[index]!, parts]));
+    const counted = [...names, ...words].map((word) => countSyllables(word, known, byName));
     const long = counted.find(({ count }) => count > MOST_PARTS);
     if (long) return refuseList('words', 'problem.long', { word: inOwn(long.word), most: MOST_PARTS });
-    const asked = counted.slice(names.value.length);
-    const first = counted[0]!;
-    const longest = asked.reduce((most, entry) => (entry.count > most.count ? entry : most));
-    const shortest = asked.reduce((least, entry) => (entry.count < least.count ? entry : least));
-    const facts: MessageValues = {
-      ...{
-        names: listOf(names.value.map(inOwn)),
-        hasNames: names.value.length > 0 ? 'yes' : 'no',
-        count: counted.length,
-      },
-      ...{ first: inOwn(first.word), parts: first.count, word: inOwn(asked[0]!.word), wordParts: asked[0]!.count },
-      ...{
-        longest: inOwn(longest.word),
-        longestParts: longest.count,
-        shortest: inOwn(shortest.word),
-        shortestParts: shortest.count,
-      },
-      ...{ same: longest.count === shortest.count ? 'yes' : 'no', more: longest.count - shortest.count },
-      told: listOf(
-        counted.map((entry) => ({
-          key: 'clap-the-parts/told',
-          values: { word: inOwn(entry.word), parts: entry.count },
-        })),
-        'semicolon',
-      ),
-    };
+    const facts = clappedFacts(counted, names);
     const cards = counted.map(({ word, count }) => card(word, count));
     const write = linesAbout(say, facts);
     return ok({
@@ -107,3 +68,46 @@ export const clapPartsMaker: Maker = {
     });
   },
 };
+
+interface NamesAndWords {
+  readonly names: readonly string[];
+  readonly words: readonly string[];
+  /** How many parts each name has, in their order, where that was told: for all of them or for none. */
+  readonly told: readonly number[];
+}
+
+function readNamesAndWords(values: MakerValues): Outcome<NamesAndWords, Refusal> {
+  const isNameless = String(values.names).trim() === '';
+  const names = isNameless ? ok([]) : readWords(String(values.names), { dial: 'names', least: 1, most: 8 });
+  if (!names.ok) return names;
+  const words = readWords(String(values.words), { dial: 'words', least: 2, most: 10 });
+  if (!words.ok) return words;
+  const odd = [...names.value, ...words.value].find((word) => !WORD.test(word));
+  if (odd !== undefined)
+    return refuseList(names.value.includes(odd) ? 'names' : 'words', 'makers/word-letters', { word: inOwn(odd) });
+  const told = readNumbers(String(values.parts), { dial: 'parts', least: 1, most: MOST_PARTS, count: 8 });
+  if (!told.ok) return told;
+  if (told.value.length > 0 && told.value.length !== names.value.length)
+    return refuseList('parts', 'problem.parts', { names: names.value.length, parts: told.value.length });
+  return ok({ names: names.value, words: words.value, told: told.value });
+}
+
+/** What the sentences speak of: names first, then words, of which the one with most and the one with fewest parts. */
+function clappedFacts(counted: readonly SyllableCount[], names: readonly string[]): MessageValues {
+  const asked = counted.slice(names.length);
+  const first = counted[0]!;
+  const longest = asked.reduce((most, entry) => (entry.count > most.count ? entry : most));
+  const shortest = asked.reduce((least, entry) => (entry.count < least.count ? entry : least));
+  const told = counted.map(({ word, count }) => ({
+    key: 'clap-the-parts/told',
+    values: { word: inOwn(word), parts: count },
+  }));
+  return {
+    ...{ names: listOf(names.map(inOwn)), hasNames: names.length > 0 ? 'yes' : 'no', count: counted.length },
+    ...{ first: inOwn(first.word), parts: first.count, word: inOwn(asked[0]!.word), wordParts: asked[0]!.count },
+    ...{ longest: inOwn(longest.word), longestParts: longest.count },
+    ...{ shortest: inOwn(shortest.word), shortestParts: shortest.count },
+    ...{ same: longest.count === shortest.count ? 'yes' : 'no', more: longest.count - shortest.count },
+    told: listOf(told, 'semicolon'),
+  };
+}

@@ -1,4 +1,4 @@
-import { listOf, type MessageValues } from '../message.ts';
+import { listOf, type MessageValues, type Say } from '../message.ts';
 import { ok } from '../outcome.ts';
 import { inGrid } from '../page/drawing.ts';
 import { framedCard, wordCard } from '../page/pieces.ts';
@@ -32,52 +32,22 @@ export const letterTilesMaker: Maker = {
     if (total > MOST_TILES) return refuse('problem.too-many', { tiles: total, most: MOST_TILES });
     const isCapital = settings.letters === 'capitals';
     const asSeen = (text: string) => (isCapital ? text.toUpperCase() : text);
-    const short = Object.entries(tiles).flatMap(([letter, count]) => {
-      const lacking = count - (have.get(letter) ?? 0);
-      return lacking > 0 ? [{ letter, lacking }] : [];
-    });
     const cards = Object.entries(tiles).flatMap(([letter, count]) =>
       Array.from({ length: count }, () => wordCard(asSeen(letter), { ...TILE, most: 22 })),
     );
     const printable = { title: say('printable'), cards, sheets: [] };
-    const letterFact = (letter: string, number: number) => ({
-      key: 'letter-tiles/letter',
-      values: { letter: inOwn(asSeen(letter)), number },
-    });
-    const first = read.value[0]!;
     const facts: MessageValues = {
-      ...{
-        words: wordsIn(read.value.map(asSeen)),
-        count: read.value.length,
-        total,
-        laid: isTogether ? 'together' : 'turn',
-      },
-      ...{
-        first: inOwn(asSeen(first)),
-        letters: listOf(
-          [...first].map((letter) => inOwn(asSeen(letter))),
-          'comma',
-        ),
-        long: first.length,
-      },
-      ...{ start: inOwn(asSeen(first[0]!)), end: inOwn(asSeen(first.at(-1)!)) },
+      ...{ words: wordsIn(read.value.map(asSeen)), count: read.value.length },
+      ...{ total, laid: isTogether ? 'together' : 'turn' },
+      ...firstWordFacts(asSeen(read.value[0]!)),
       tiles: listOf(
-        Object.entries(tiles).map(([letter, number]) => letterFact(letter, number)),
+        Object.entries(tiles).map(([letter, number]) => letterFact(asSeen(letter), number)),
         'comma',
       ),
     };
     const write = linesAbout(say, facts);
     return ok({
-      facts: [
-        say('fact', facts),
-        ...(have.size > 0
-          ? [
-              short.length === 0
-                ? say('fact.enough')
-                : say('fact.short', { short: listOf(short.map(({ letter, lacking }) => letterFact(letter, lacking))) }),
-            ]
-          : []),
-      ],
+      facts: [say('fact', facts), ...(have.size > 0 ? [lackingFact(tiles, have, { asSeen, say })] : [])],
       values: facts,
       turns: { count: read.value.length, seconds: 45 },
       picture: inGrid(cards.slice(0, 24).map(framedCard), 8, 3),
@@ -93,6 +63,32 @@ export const letterTilesMaker: Maker = {
     });
   },
 };
+
+const letterFact = (letter: string, number: number) => ({
+  key: 'letter-tiles/letter',
+  values: { letter: inOwn(letter), number },
+});
+
+function firstWordFacts(first: string): MessageValues {
+  const letters = [...first].map(inOwn);
+  return {
+    ...{ first: inOwn(first), letters: listOf(letters, 'comma'), long: first.length },
+    ...{ start: letters[0]!, end: letters.at(-1)! },
+  };
+}
+
+/** Says which letters a set of one's own lacks, and how many of each. */
+function lackingFact(
+  tiles: Readonly<Record<string, number>>,
+  have: ReadonlyMap<string, number>,
+  { asSeen, say }: { asSeen: (letter: string) => string; say: Say },
+): string {
+  const short = Object.entries(tiles).flatMap(([letter, count]) => {
+    const lacking = count - (have.get(letter) ?? 0);
+    return lacking > 0 ? [letterFact(asSeen(letter), lacking)] : [];
+  });
+  return short.length === 0 ? say('fact.enough') : say('fact.short', { short: listOf(short) });
+}
 
 /** How many of each letter are in a set, as they are typed: every letter as often as it is there. */
 function countLetters(text: string): Map<string, number> {

@@ -1,6 +1,6 @@
 import { listOf, type MessageValues } from '../message.ts';
 import { ok } from '../outcome.ts';
-import { inGrid, inRow } from '../page/drawing.ts';
+import { inGrid, inRow, type Drawing } from '../page/drawing.ts';
 import { framedCard, wordCard } from '../page/pieces.ts';
 import { numberOf, refuseList, type Maker } from './maker.ts';
 import { linesAbout } from './makerOutput.ts';
@@ -28,46 +28,15 @@ export const patternSongMaker: Maker = {
     if (actions.value.length < needed)
       return refuseList('actions', 'problem.actions', { needed, actions: actions.value.length });
     const verses = numberOf(values, 'verses');
-    const place = (letter: string) => letter.charCodeAt(0) - 'A'.charCodeAt(0);
     // Each verse takes the actions from the next one on, so that the pattern stays and what fills it changes.
     const verse = (number: number) =>
-      [...unit].map((letter) => actions.value[(number + place(letter)) % actions.value.length]!);
+      [...unit].map((letter) => actions.value[(number + placeOf(letter)) % actions.value.length]!);
     const times = Math.max(2, Math.round(BEATS / unit.length));
-    const line = (words: readonly string[]) => listOf(words.map(inOwn), 'comma');
-    const first = verse(0);
     const facts: MessageValues = {
-      ...{
-        unit,
-        verses,
-        times,
-        needed,
-        one: line(first),
-        twice: line([...first, ...first]),
-        beats: times * unit.length,
-      },
-      ...{
-        a: inOwn([...new Set(first)][0]!),
-        b: inOwn([...new Set(first)][1]!),
-        next: inOwn(first[0]!),
-        second: line(verse(1)),
-      },
-      ...{ stop: line(first.slice(0, 2)), then: inOwn(first[2 % first.length]!), more: verses - 1 },
+      ...{ unit, verses, times, needed, beats: times * unit.length, more: verses - 1 },
+      ...verseFacts(verse(0), verse(1)),
     };
-    const row = (number: number) =>
-      inRow(
-        [...verse(number), ...verse(number)].map((word, index) =>
-          framedCard(
-            wordCard(word, {
-              width: 20,
-              height: 14,
-              most: 5,
-              ink: place(unit[index % unit.length]!) % 2 ? 'mulberry' : 'teal',
-            }),
-          ),
-        ),
-        1,
-      );
-    const rows = Array.from({ length: verses }, (_, number) => row(number));
+    const rows = Array.from({ length: verses }, (_, number) => verseRow(verse(number), unit));
     const write = linesAbout(say, facts);
     return ok({
       facts: [say('fact', facts)],
@@ -86,3 +55,27 @@ export const patternSongMaker: Maker = {
     });
   },
 };
+
+const placeOf = (letter: string) => letter.charCodeAt(0) - 'A'.charCodeAt(0);
+
+const line = (words: readonly string[]) => listOf(words.map(inOwn), 'comma');
+
+function verseFacts(first: readonly string[], second: readonly string[]): MessageValues {
+  const [a, b] = [...new Set(first)] as [string, string];
+  return {
+    ...{ one: line(first), twice: line([...first, ...first]), second: line(second) },
+    ...{ a: inOwn(a), b: inOwn(b), next: inOwn(first[0]!) },
+    ...{ stop: line(first.slice(0, 2)), then: inOwn(first[2 % first.length]!) },
+  };
+}
+
+/** A verse twice in a row, its actions in two inks in turn. */
+function verseRow(verse: readonly string[], unit: string): Drawing {
+  return inRow(
+    [...verse, ...verse].map((word, index) => {
+      const ink = placeOf(unit[index % unit.length]!) % 2 ? 'mulberry' : 'teal';
+      return framedCard(wordCard(word, { width: 20, height: 14, most: 5, ink }));
+    }),
+    1,
+  );
+}

@@ -4,7 +4,7 @@ import { inColumn, inRow, type Drawing, type Shape } from '../page/drawing.ts';
 import { framedCard, wordCard } from '../page/pieces.ts';
 import { pictureCard } from '../page/wordDrawings.ts';
 import { spokenPieces } from '../sounds/spokenPieces.ts';
-import { wordPieces } from '../sounds/wordPieces.ts';
+import { wordPieces, type WordPieces } from '../sounds/wordPieces.ts';
 import { PICTURE_WORD } from '../words/pictureWords.ts';
 import { refuseList, type Maker } from './maker.ts';
 import { lasting, linesAbout, usedUp } from './makerOutput.ts';
@@ -38,41 +38,25 @@ export const soundBoxesMaker: Maker = {
   make(values, settings, say) {
     const read = readSpellable(String(values.words), { dial: 'words', least: 2, most: 8 });
     if (!read.ok) return read;
-    const { known, accent } = knownWords(settings);
-    const divided = read.value.map((word) => ({ word, source: wordPieces(word, known, accent) }));
-    const sounds = divided.map(({ source }) => spokenPieces(source));
-    const wrong = sounds.findIndex((pieces) => pieces.length < 2 || pieces.length > MOST_SOUNDS);
-    if (wrong >= 0)
-      return refuseList('words', 'problem.sounds', { word: inOwn(read.value[wrong]!), most: MOST_SOUNDS });
     const place = String(values.place);
-    const odd = sounds.findIndex((pieces) => place === 'middle' && pieces.length !== 3);
-    if (odd >= 0) return refuseList('words', 'problem.middle', { word: inOwn(read.value[odd]!) });
-    const askedIn = (count: number) =>
-      place === 'first' ? [0] : place === 'last' ? [count - 1] : place === 'middle' ? [1] : [];
-    const answerOf = (pieces: readonly string[]) =>
-      place === 'all' ? pieces.join('-') : pieces[askedIn(pieces.length)[0]!]!;
-    const rows = divided.map(({ word }, index) => {
-      const picture = PICTURE_WORD.get(word)?.picture;
-      const card =
-        picture === undefined
-          ? wordCard(word, { width: 32, height: 30, most: 9 })
-          : pictureCard(picture, null, { width: 32, height: 30 });
-      return inRow([framedCard(card), boxes(sounds[index]!.length, askedIn(sounds[index]!.length))], 8);
-    });
-    const longest = sounds.reduce((most, pieces) => Math.max(most, pieces.length), 0);
+    const { known, accent } = knownWords(settings);
+    const divided = read.value.map((word) => divideWord(wordPieces(word, known, accent), place));
+    const wrong = divided.find(({ sounds }) => sounds.length < 2 || sounds.length > MOST_SOUNDS);
+    if (wrong) return refuseList('words', 'problem.sounds', { word: inOwn(wrong.word), most: MOST_SOUNDS });
+    const odd = divided.find(({ sounds }) => place === 'middle' && sounds.length !== 3);
+    if (odd) return refuseList('words', 'problem.middle', { word: inOwn(odd.word) });
+    const rows = divided.map(boxesRow);
+    const longest = Math.max(...divided.map(({ sounds }) => sounds.length));
     const printable = { title: say('printable'), cards: [], sheets: rows };
+    const [first, second] = divided as [Divided, Divided, ...Divided[]];
     const facts: MessageValues = {
-      ...{ words: wordsIn(read.value), count: read.value.length, place, longest, first: inOwn(read.value[0]!) },
-      ...{
-        firstSounds: inOwn(sounds[0]!.join('-')),
-        firstCount: sounds[0]!.length,
-        answer: inOwn(answerOf(sounds[0]!)),
-      },
-      ...{ second: inOwn(read.value[1]!), secondAnswer: inOwn(answerOf(sounds[1]!)), secondCount: sounds[1]!.length },
+      ...{ words: wordsIn(read.value), count: read.value.length, place, longest, first: inOwn(first.word) },
+      ...{ firstSounds: inOwn(first.sounds.join('-')), firstCount: first.sounds.length, answer: inOwn(first.answer) },
+      ...{ second: inOwn(second.word), secondAnswer: inOwn(second.answer), secondCount: second.sounds.length },
       answers: listOf(
-        read.value.map((word, index) => ({
+        divided.map(({ word, answer }) => ({
           key: 'sound-boxes/told',
-          values: { word: inOwn(word), answer: inOwn(answerOf(sounds[index]!)) },
+          values: { word: inOwn(word), answer: inOwn(answer) },
         })),
         'semicolon',
       ),
@@ -81,9 +65,7 @@ export const soundBoxesMaker: Maker = {
     return ok({
       facts: [
         say('fact', facts),
-        ...divided
-          .filter(({ source }) => source.source === 'rules')
-          .map(({ word }) => say('fact.guessed', { word: inOwn(word) })),
+        ...divided.filter(({ isGuessed }) => isGuessed).map(({ word }) => say('fact.guessed', { word: inOwn(word) })),
       ],
       values: facts,
       turns: { count: read.value.length, seconds: 30 },
@@ -99,13 +81,35 @@ export const soundBoxesMaker: Maker = {
       ],
       actions: ['small-parts'],
       printable,
-      key: read.value.map((word, index) =>
-        say('key', {
-          word: inOwn(word),
-          sounds: inOwn(sounds[index]!.join('-')),
-          answer: inOwn(answerOf(sounds[index]!)),
-        }),
+      key: divided.map(({ word, sounds, answer }) =>
+        say('key', { word: inOwn(word), sounds: inOwn(sounds.join('-')), answer: inOwn(answer) }),
       ),
     });
   },
 };
+
+/** A word in its sounds, as an adult says them, and the one that is asked for. */
+interface Divided {
+  readonly word: string;
+  readonly sounds: readonly string[];
+  /** The places of the boxes with a thick edge, from 0; none where the whole word is asked for. */
+  readonly asked: readonly number[];
+  readonly answer: string;
+  /** Worked out from its letters, since no list has it. */
+  readonly isGuessed: boolean;
+}
+
+function divideWord(pieces: WordPieces, place: string): Divided {
+  const sounds = spokenPieces(pieces);
+  const asked = place === 'first' ? [0] : place === 'last' ? [sounds.length - 1] : place === 'middle' ? [1] : [];
+  const answer = asked.length === 0 ? sounds.join('-') : (sounds[asked[0]!] ?? '');
+  return { word: pieces.word, sounds, asked, answer, isGuessed: pieces.source === 'rules' };
+}
+
+/** The word's picture, or the word where it has none, and its boxes. */
+function boxesRow({ word, sounds, asked }: Divided): Drawing {
+  const picture = PICTURE_WORD.get(word)?.picture;
+  const size = { width: 32, height: 30 };
+  const card = picture === undefined ? wordCard(word, { ...size, most: 9 }) : pictureCard(picture, null, size);
+  return inRow([framedCard(card), boxes(sounds.length, asked)], 8);
+}

@@ -51,103 +51,70 @@ export const cell = (text: string, width: number, height: number, most: number) 
 export function sheetOf(kind: Kind, read: readonly string[], seed: number): Outcome<Sheet, Refusal> {
   // Letters in a grid stay small; words stand as in a sentence.
   const words = kind === 'word search' ? read : read.map(asWritten);
-  switch (kind) {
-    case 'missing word': {
-      const boxes = missingWordBoxes(words, seed);
-      const drawn = boxes.map(({ shown }) =>
-        inGrid(
-          [...shown, '______'].map((word) => cell(word, 27, 12, 7)),
-          3,
-          1,
-        ),
-      );
-      const key = boxes.map(({ missing }, box) => ({
-        name: 'key.missing',
-        values: { box: box + 1, word: inOwn(missing) },
-      }));
-      return ok({ drawing: inGrid(drawn, 2, 5), key, reads: words.length - 1 });
-    }
-    case 'word search': {
-      const made = wordSearch(words, { seed });
-      if (!made.ok) return err(refusalOf(made.problem));
-      const { grid, placed } = made.value;
-      const side = Math.min(14, ACROSS / grid.length);
-      const letters = inColumn(
-        grid.map((row) =>
-          inRow(
-            row.map((letter) => cell(letter, side, side, side * 0.7)),
-            0,
-          ),
-        ),
-        0,
-      );
-      const toWrite = inGrid(
-        words.map((word) => cell(`${word} ______`, 54, 10, 6)),
-        3,
-        2,
-      );
-      const key = placed.map(({ word, row, col, dir }) => ({
-        name: 'key.found',
-        values: { word: inOwn(word), row: row + 1, col: col + 1, dir },
-      }));
-      return ok({ drawing: inColumn([letters, toWrite], 5), key, reads: 2 });
-    }
-    case 'word hunt': {
-      const rows = wordHunt(words, { pool: LOOK_ALIKES, others: 4, isHard: true, seed });
-      const drawn = rows.map(({ target, words: row }) =>
-        inRow([cell(target, 30, 12, 8), ...row.map((word) => cell(word, 26, 12, 7))], 1),
-      );
-      const key = rows.map(({ target, words: row }) => ({
-        name: 'key.hunt',
-        values: { word: inOwn(target), place: row.indexOf(target) + 1 },
-      }));
-      return ok({ drawing: inColumn(drawn, 3), key, reads: 2 });
-    }
-    case 'dice lines': {
-      const lines = diceLines(words, { perLine: 5, seed });
-      const drawn = lines.map((line, face) =>
-        inRow([cell(String(face + 1), 12, 12, 8), ...line.map((word) => cell(word, 30, 12, 8))], 1),
-      );
-      return ok({ drawing: inColumn(drawn, 2), key: [], reads: 0, game: { kind: 'dice-lines', cells: lines } });
-    }
-    case 'path': {
-      const places = wordPath(words, { places: 24, seed });
-      return ok({
-        drawing: inGrid(
-          places.map((word) => cell(word, 26, 16, 7)),
-          6,
-          1,
-        ),
-        key: [],
-        reads: 0,
-        game: { kind: 'path', cells: [places] },
-      });
-    }
-    case 'match across':
-      return ok(matchSheet(words, seed));
-    case 'each word its colour':
-      return ok(colourSheet(words, seed));
-    case 'ring every one':
-      return ok(ringSheet(words, seed));
-    case 'long review':
-      return reviewSheet(words, seed);
-    case 'three in a row': {
-      const boards = threeInARow(words, { boards: 2, seed });
-      const drawn = boards.map((board) =>
-        inColumn(
-          board.map((row) =>
-            inRow(
-              row.map((word) => cell(word, 26, 22, 8)),
-              0,
-            ),
-          ),
-          0,
-        ),
-      );
-      const cells = boards.map((board) => board.flat());
-      return ok({ drawing: inRow(drawn, 8), key: [], reads: 0, game: { kind: 'three-in-a-row', cells } });
-    }
-  }
+  return LAYOUTS[kind](words, seed);
+}
+
+const row = (words: readonly string[], width: number, height: number, most: number) =>
+  words.map((word) => cell(word, width, height, most));
+
+function missingWordSheet(words: readonly string[], seed: number): Sheet {
+  const boxes = missingWordBoxes(words, seed);
+  const drawn = boxes.map(({ shown }) => inGrid(row([...shown, '______'], 27, 12, 7), 3, 1));
+  const key = boxes.map(({ missing }, box) => ({
+    name: 'key.missing',
+    values: { box: box + 1, word: inOwn(missing) },
+  }));
+  return { drawing: inGrid(drawn, 2, 5), key, reads: words.length - 1 };
+}
+
+function searchSheet(words: readonly string[], seed: number): Outcome<Sheet, Refusal> {
+  const made = wordSearch(words, { seed });
+  if (!made.ok) return err(refusalOf(made.problem));
+  const { grid, placed } = made.value;
+  const side = Math.min(14, ACROSS / grid.length);
+  const letters = inColumn(
+    grid.map((letters) => inRow(row(letters, side, side, side * 0.7), 0)),
+    0,
+  );
+  const blanks = words.map((word) => `${word} ______`);
+  const key = placed.map(({ word, row, col, dir }) => ({
+    name: 'key.found',
+    values: { word: inOwn(word), row: row + 1, col: col + 1, dir },
+  }));
+  return ok({ drawing: inColumn([letters, inGrid(row(blanks, 54, 10, 6), 3, 2)], 5), key, reads: 2 });
+}
+
+function huntSheet(words: readonly string[], seed: number): Sheet {
+  const rows = wordHunt(words, { pool: LOOK_ALIKES, others: 4, isHard: true, seed });
+  const drawn = rows.map(({ target, words: others }) => inRow([cell(target, 30, 12, 8), ...row(others, 26, 12, 7)], 1));
+  const key = rows.map(({ target, words: others }) => ({
+    name: 'key.hunt',
+    values: { word: inOwn(target), place: others.indexOf(target) + 1 },
+  }));
+  return { drawing: inColumn(drawn, 3), key, reads: 2 };
+}
+
+function diceLinesSheet(words: readonly string[], seed: number): Sheet {
+  const lines = diceLines(words, { perLine: 5, seed });
+  const drawn = lines.map((line, face) => inRow([cell(String(face + 1), 12, 12, 8), ...row(line, 30, 12, 8)], 1));
+  return { drawing: inColumn(drawn, 2), key: [], reads: 0, game: { kind: 'dice-lines', cells: lines } };
+}
+
+function pathSheet(words: readonly string[], seed: number): Sheet {
+  const places = wordPath(words, { places: 24, seed });
+  return { drawing: inGrid(row(places, 26, 16, 7), 6, 1), key: [], reads: 0, game: { kind: 'path', cells: [places] } };
+}
+
+function threeInARowSheet(words: readonly string[], seed: number): Sheet {
+  const boards = threeInARow(words, { boards: 2, seed });
+  const drawn = boards.map((board) =>
+    inColumn(
+      board.map((places) => inRow(row(places, 26, 22, 8), 0)),
+      0,
+    ),
+  );
+  const cells = boards.map((board) => board.flat());
+  return { drawing: inRow(drawn, 8), key: [], reads: 0, game: { kind: 'three-in-a-row', cells } };
 }
 
 function matchSheet(words: readonly string[], seed: number): Sheet {
@@ -177,12 +144,7 @@ function colourSheet(words: readonly string[], seed: number): Sheet {
     ),
   );
   const fields = inColumn(
-    rows.map((row) =>
-      inRow(
-        row.map((word) => cell(word, 27, 16, 7)),
-        1,
-      ),
-    ),
+    rows.map((words) => inRow(row(words, 27, 16, 7), 1)),
     1,
   );
   const key = words.map((word) => ({ name: 'key.colour', values: { word: inOwn(word), times: TIMES } }));
@@ -193,15 +155,7 @@ function ringSheet(words: readonly string[], seed: number): Sheet {
   const [target] = words;
   const { fields, count } = circleEvery(target!, { others: words.slice(1), pool: LOOK_ALIKES, seed });
   const drawing = inColumn(
-    [
-      cell(target!, 50, 16, 10),
-      inGrid(
-        fields.map((word) => cell(word, 27, 14, 7)),
-        6,
-        1,
-      ),
-      cell('= ______', 50, 14, 8),
-    ],
+    [cell(target!, 50, 16, 10), inGrid(row(fields, 27, 14, 7), 6, 1), cell('= ______', 50, 14, 8)],
     5,
   );
   return { drawing, key: [{ name: 'key.ring', values: { word: inOwn(target!), times: count } }], reads: 1 };
@@ -243,3 +197,23 @@ function refusalOf(problem: WordSearchProblem): Refusal {
       return { code: 'list', dial: 'words', why: 'problem.no-room' };
   }
 }
+
+type Layout = (words: readonly string[], seed: number) => Outcome<Sheet, Refusal>;
+
+const always =
+  (layout: (words: readonly string[], seed: number) => Sheet): Layout =>
+  (words, seed) =>
+    ok(layout(words, seed));
+
+const LAYOUTS: Readonly<Record<Kind, Layout>> = {
+  'missing word': always(missingWordSheet),
+  'word search': searchSheet,
+  'word hunt': always(huntSheet),
+  'dice lines': always(diceLinesSheet),
+  path: always(pathSheet),
+  'three in a row': always(threeInARowSheet),
+  'match across': always(matchSheet),
+  'each word its colour': always(colourSheet),
+  'ring every one': always(ringSheet),
+  'long review': reviewSheet,
+};

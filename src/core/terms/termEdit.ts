@@ -48,13 +48,7 @@ function change(term: Term, edit: TermEdit): Term {
     case 'add-session':
       return addSession(term, edit.week, edit.id);
     case 'remove-session':
-      return {
-        ...term,
-        weeks: term.weeks.map((week) => ({
-          ...week,
-          sessions: week.sessions.filter(({ id }) => id !== edit.session),
-        })),
-      };
+      return removeSession(term, edit.session);
     case 'set-session':
       return changeSession(term, edit.session, (session) => ({ ...session, ...edit.change }));
     case 'add-activity':
@@ -78,12 +72,7 @@ function change(term: Term, edit: TermEdit): Term {
     case 'move-session':
       return moveSession(term, edit.from, edit.to);
     case 'put-day':
-      return {
-        ...term,
-        days: term.days.some(({ id }) => id === edit.day.id)
-          ? term.days.map((day) => (day.id === edit.day.id ? edit.day : day))
-          : [...term.days, edit.day],
-      };
+      return { ...term, days: withDay(term.days, edit.day) };
     case 'remove-day':
       return { ...term, days: term.days.filter(({ id }) => id !== edit.id) };
     case 'set-title':
@@ -97,6 +86,18 @@ function change(term: Term, edit: TermEdit): Term {
     case 'take-plan':
       return takePlan(term, edit.slots);
   }
+}
+
+function removeSession(term: Term, id: string): Term {
+  const weeks = term.weeks.map((week) => ({ ...week, sessions: week.sessions.filter((session) => session.id !== id) }));
+  return { ...term, weeks };
+}
+
+/** The days with one in the place of what had its id, or added. */
+function withDay(days: Term['days'], day: TermDay): TermDay[] {
+  return days.some(({ id }) => id === day.id)
+    ? days.map((other) => (other.id === day.id ? day : other))
+    : [...days, day];
 }
 
 function changeWeek(term: Term, index: number, week: Partial<Term['weeks'][number]>): Term {

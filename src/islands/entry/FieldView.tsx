@@ -56,36 +56,12 @@ export function FieldView({ field, prefix }: FieldViewProps) {
       </div>
     );
   const told = { ...described({ id, hint, problem }), required: isMust };
-  const isLong = ['long', 'lines', 'verses', 'activities'].includes(field.as);
   return (
     <div className={className}>
       <label htmlFor={id} className={isMust ? 'is-must' : undefined}>
         {label}
       </label>
-      {field.as === 'choice' ? (
-        <select className="select select-sm" id={id} {...told} {...register(name)}>
-          {field.isOptional && <option value="">not said</option>}
-          {field.choices!.map((choice) => (
-            <option key={choice}>{choice}</option>
-          ))}
-        </select>
-      ) : isLong ? (
-        <textarea
-          className="textarea"
-          id={id}
-          rows={field.as === 'long' ? 2 : field.as === 'activities' ? 3 : 6}
-          {...told}
-          {...register(name)}
-        />
-      ) : (
-        <input
-          className="input input-sm"
-          id={id}
-          inputMode={field.as === 'number' ? 'decimal' : undefined}
-          {...told}
-          {...register(name)}
-        />
-      )}
+      <Input {...{ field, id, name, told }} />
       {hint && (
         <span className="text-soft text-xs" id={`${id}-hint`}>
           {hint}
@@ -93,6 +69,44 @@ export function FieldView({ field, prefix }: FieldViewProps) {
       )}
       <Problem {...{ id, label, problem }} />
     </div>
+  );
+}
+
+interface InputProps {
+  readonly field: EntryField;
+  readonly id: string;
+  readonly name: string;
+  /** What a reader of the screen is told besides the label. */
+  readonly told: object;
+}
+
+/** What is written or chosen in, by how the field is written. */
+function Input({ field, id, name, told }: InputProps) {
+  const { register } = useFormContext();
+  const isLong = ['long', 'lines', 'verses', 'activities'].includes(field.as);
+  return field.as === 'choice' ? (
+    <select className="select select-sm" id={id} {...told} {...register(name)}>
+      {field.isOptional && <option value="">not said</option>}
+      {field.choices!.map((choice) => (
+        <option key={choice}>{choice}</option>
+      ))}
+    </select>
+  ) : isLong ? (
+    <textarea
+      className="textarea"
+      id={id}
+      rows={field.as === 'long' ? 2 : field.as === 'activities' ? 3 : 6}
+      {...told}
+      {...register(name)}
+    />
+  ) : (
+    <input
+      className="input input-sm"
+      id={id}
+      inputMode={field.as === 'number' ? 'decimal' : undefined}
+      {...told}
+      {...register(name)}
+    />
   );
 }
 

@@ -5,6 +5,7 @@ import type { MakerSettings, MakerValues } from '../../core/session/makerSource.
 import { useState } from 'react';
 import { cautionsOverAges } from '../../core/cautions/cautions.ts';
 import type { CautionPolicy } from '../../core/cautions/rules.ts';
+import type { Drawing } from '../../core/page/drawing.ts';
 import { runMaker } from '../../core/makers/maker.ts';
 import { findMaker } from '../../core/makers/makers.ts';
 import { soundsSaid } from '../../core/makers/soundsSaid.ts';
@@ -51,7 +52,6 @@ export function MakerRoom({
 }: MakerRoomProps) {
   const maker = findMaker(id)!;
   const { values, made, refusal, isWorking, turn } = useMaker(maker, settings, { start, first });
-  const [level, setLevel] = useState<LevelName>('right');
   if (!made)
     return (
       <p className="alert alert-warning m-6">
@@ -63,22 +63,7 @@ export function MakerRoom({
       <section className="maker-left" aria-label="Dials">
         <p className="text-soft">{makerAbout(id)}</p>
         <MakerDials maker={maker} values={values} onTurn={turn} />
-        {isWorking && (
-          <p role="status" className="text-soft">
-            Playing it ten thousand times …
-          </p>
-        )}
-        <p role="alert" className={refusal ? 'alert alert-warning' : ''}>
-          {refusal}
-        </p>
-        <ul
-          className="maker-facts [&_li]:border-t [&_li]:border-t-line [&_li]:py-[0.3rem] [&_li]:px-0"
-          aria-live="polite"
-        >
-          {made.facts.map((fact) => (
-            <li key={fact}>{fact}</li>
-          ))}
-        </ul>
+        <Answered {...{ isWorking, refusal }} facts={made.facts} />
       </section>
       <section className="border-x border-x-line" aria-label="Picture and lines">
         <DrawingView
@@ -87,54 +72,97 @@ export function MakerRoom({
           className="maker-picture w-full max-h-76 bg-white p-2.5 border border-line overflow-visible"
         />
         <HeardSounds sounds={soundsSaid({ maker: id, values, settings })} recorded={recorded} />
-        <div role="group" aria-label="Level" className="tabs tabs-border mt-3.5 mb-1">
-          {LEVELS.map((name) => (
-            <button
-              key={name}
-              type="button"
-              className={`tab ${level === name ? 'tab-active [&&]:text-ink' : '[&&]:text-soft'}`}
-              aria-pressed={level === name}
-              onClick={() => setLevel(name)}
-            >
-              {LEVEL_WORDS[name]}
-            </button>
-          ))}
-        </div>
-        <ol className="[&>li]:grid [&>li]:grid-cols-[3.6rem_1fr] [&>li]:gap-x-3.5 [&>li]:items-baseline [&>li]:py-1">
-          {made.lines[level].map(({ kind, text, answer, role }, index) => (
-            <li key={index}>
-              <span className="font-heading font-semibold text-xs text-teal">{kind}</span>
-              <span>
-                {role && <span className="text-soft">{role === 'older' ? 'the older child' : 'the little one'}: </span>}
-                {text}
-                {answer && <span className="text-soft"> Answer: {answer}</span>}
-              </span>
-            </li>
-          ))}
-        </ol>
+        <LinesByLevel lines={made.lines} />
       </section>
       <aside className="[&_h2]:mt-[0.8rem] [&_h2]:mb-[0.3rem] [&_h2]:mx-0" aria-label="Materials and paper">
         <Materials {...{ made, things, policy }} />
-        <h2>On paper</h2>
-        {settings.playOnly && made.printable.cards.length === 0 ? (
-          <p className="text-soft">This programme plays without sheets; nothing is printed for this one.</p>
-        ) : (
-          <p>
-            <a className="btn btn-outline btn-sm" href={printAddress(id, values)}>
-              Print it, with the answers
-            </a>
-          </p>
-        )}
-        {made.printable.cards[0] && (
-          <DrawingView
-            drawing={made.printable.cards[0]}
-            label="The first card"
-            className="w-full max-h-36 bg-white border border-dashed border-line mt-2 overflow-visible"
-          />
-        )}
+        <OnPaper cards={made.printable.cards} playOnly={settings.playOnly} print={printAddress(id, values)} />
         {mayWrite && <ToSession {...{ maker, values, settings, sessions }} />}
       </aside>
     </div>
+  );
+}
+
+/** What turning a dial led to: that it is being worked out, why it was refused, or the facts. */
+function Answered({ isWorking, refusal, facts }: { isWorking: boolean; refusal: string; facts: readonly string[] }) {
+  return (
+    <>
+      {isWorking && (
+        <p role="status" className="text-soft">
+          Playing it ten thousand times …
+        </p>
+      )}
+      <p role="alert" className={refusal ? 'alert alert-warning' : ''}>
+        {refusal}
+      </p>
+      <ul
+        className="maker-facts [&_li]:border-t [&_li]:border-t-line [&_li]:py-[0.3rem] [&_li]:px-0"
+        aria-live="polite"
+      >
+        {facts.map((fact) => (
+          <li key={fact}>{fact}</li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+/** The lines of one level at a time. */
+function LinesByLevel({ lines }: Pick<MakerOutput, 'lines'>) {
+  const [level, setLevel] = useState<LevelName>('right');
+  return (
+    <>
+      <div role="group" aria-label="Level" className="tabs tabs-border mt-3.5 mb-1">
+        {LEVELS.map((name) => (
+          <button
+            key={name}
+            type="button"
+            className={`tab ${level === name ? 'tab-active [&&]:text-ink' : '[&&]:text-soft'}`}
+            aria-pressed={level === name}
+            onClick={() => setLevel(name)}
+          >
+            {LEVEL_WORDS[name]}
+          </button>
+        ))}
+      </div>
+      <ol className="[&>li]:grid [&>li]:grid-cols-[3.6rem_1fr] [&>li]:gap-x-3.5 [&>li]:items-baseline [&>li]:py-1">
+        {lines[level].map(({ kind, text, answer, role }, index) => (
+          <li key={index}>
+            <span className="font-heading font-semibold text-xs text-teal">{kind}</span>
+            <span>
+              {role && <span className="text-soft">{role === 'older' ? 'the older child' : 'the little one'}: </span>}
+              {text}
+              {answer && <span className="text-soft"> Answer: {answer}</span>}
+            </span>
+          </li>
+        ))}
+      </ol>
+    </>
+  );
+}
+
+/** What is printed, or that this programme prints nothing here, and its first card. */
+function OnPaper({ cards, playOnly, print }: { cards: readonly Drawing[]; playOnly: boolean; print: string }) {
+  return (
+    <>
+      <h2>On paper</h2>
+      {playOnly && cards.length === 0 ? (
+        <p className="text-soft">This programme plays without sheets; nothing is printed for this one.</p>
+      ) : (
+        <p>
+          <a className="btn btn-outline btn-sm" href={print}>
+            Print it, with the answers
+          </a>
+        </p>
+      )}
+      {cards[0] && (
+        <DrawingView
+          drawing={cards[0]}
+          label="The first card"
+          className="w-full max-h-36 bg-white border border-dashed border-line mt-2 overflow-visible"
+        />
+      )}
+    </>
   );
 }
 

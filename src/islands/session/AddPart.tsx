@@ -17,25 +17,13 @@ const OWN_MINUTES = [3, 5, 10] as const;
 
 const KIND_WORDS = { book: 'book', song: 'song', activity: 'activity' } as const;
 
-/** Puts something from the shelf into the session, before the goodbye. */
+/** Puts something from the shelf into the session, or a part of one's own, before the goodbye. */
 export function AddPart({ session, onEdit }: AddPartProps) {
   const [isOpen, setIsOpen] = useState(false);
-  const [words, setWords] = useState('');
-  const { addables, problem } = useAddables(isOpen);
+  const shelf = useAddables(isOpen);
   const opener = useRef<HTMLButtonElement>(null);
-  const search = useMemo(() => {
-    const index = new MiniSearch<{ id: number; title: string; about: string }>({
-      fields: ['title', 'about'],
-      searchOptions: { prefix: true, fuzzy: 0.2, boost: { title: 2 } },
-    });
-    index.addAll(addables.map(({ title, about }, id) => ({ id, title, about })));
-    return index;
-  }, [addables]);
-  const found = words.trim() === '' ? addables : search.search(words).map(({ id }) => addables[id as number]!);
-  const isOnTheWay = addables.length === 0;
   const close = () => {
     setIsOpen(false);
-    setWords('');
     opener.current?.focus();
   };
   const closing = session.segments.findIndex(({ kind }) => kind === 'closing');
@@ -63,34 +51,53 @@ export function AddPart({ session, onEdit }: AddPartProps) {
       <button type="button" className="btn btn-outline btn-sm" onClick={addOwn}>
         Add a part
       </button>
-      {isOpen && (
-        <div className="add-panel mt-2.5 max-w-176" onKeyDown={(event) => event.key === 'Escape' && close()}>
-          <input
-            autoFocus
-            className="input"
-            type="search"
-            aria-label="Search the shelf"
-            placeholder="a word, a skill, a theme"
-            value={words}
-            onChange={(event) => setWords(event.target.value)}
-          />
-          <ul>
-            {found.map((addable) => (
-              <li key={`${addable.kind}/${addable.segment.from}`}>
-                <button type="button" onClick={() => add(addable)}>
-                  <strong>{addable.title}</strong> <span className="text-xs text-soft">{KIND_WORDS[addable.kind]}</span>
-                  <span className="block text-sm text-soft">{addable.about}</span>
-                </button>
-              </li>
-            ))}
-          </ul>
-          {problem && <p role="alert">{problem}</p>}
-          {!problem && found.length === 0 && (
-            <p className="text-soft">
-              {isOnTheWay ? 'Looking on the shelf …' : 'Nothing on the shelf by these words.'}
-            </p>
-          )}
-        </div>
+      {isOpen && <ShelfPanel {...shelf} onAdd={add} onClose={close} />}
+    </div>
+  );
+}
+
+interface ShelfPanelProps extends ReturnType<typeof useAddables> {
+  readonly onAdd: (addable: Addable) => void;
+  readonly onClose: () => void;
+}
+
+/** The shelf to search; what is pressed is added. */
+function ShelfPanel({ addables, problem, onAdd, onClose }: ShelfPanelProps) {
+  const [words, setWords] = useState('');
+  const search = useMemo(() => {
+    const index = new MiniSearch<{ id: number; title: string; about: string }>({
+      fields: ['title', 'about'],
+      searchOptions: { prefix: true, fuzzy: 0.2, boost: { title: 2 } },
+    });
+    index.addAll(addables.map(({ title, about }, id) => ({ id, title, about })));
+    return index;
+  }, [addables]);
+  const found = words.trim() === '' ? addables : search.search(words).map(({ id }) => addables[id as number]!);
+  const isOnTheWay = addables.length === 0;
+  return (
+    <div className="add-panel mt-2.5 max-w-176" onKeyDown={(event) => event.key === 'Escape' && onClose()}>
+      <input
+        autoFocus
+        className="input"
+        type="search"
+        aria-label="Search the shelf"
+        placeholder="a word, a skill, a theme"
+        value={words}
+        onChange={(event) => setWords(event.target.value)}
+      />
+      <ul>
+        {found.map((addable) => (
+          <li key={`${addable.kind}/${addable.segment.from}`}>
+            <button type="button" onClick={() => onAdd(addable)}>
+              <strong>{addable.title}</strong> <span className="text-xs text-soft">{KIND_WORDS[addable.kind]}</span>
+              <span className="block text-sm text-soft">{addable.about}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {problem && <p role="alert">{problem}</p>}
+      {!problem && found.length === 0 && (
+        <p className="text-soft">{isOnTheWay ? 'Looking on the shelf …' : 'Nothing on the shelf by these words.'}</p>
       )}
     </div>
   );

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { AddPart } from './AddPart.tsx';
 import type { BenchProps } from '../../contracts/bench.ts';
 import { HomesFoot } from './HomesFoot.tsx';
+import { Refusal } from '../ui/Refusal.tsx';
 import { SaveBanner } from '../autosave/SaveBanner.tsx';
 import { KeysHelp } from '../keys/KeysHelp.tsx';
 import { MinuteTape } from './MinuteTape.tsx';
@@ -11,6 +12,8 @@ import { useBench } from './useBench.ts';
 import { useEditKeys } from '../autosave/useEditKeys.ts';
 import { useAutosave } from '../autosave/useAutosave.ts';
 
+type BenchState = ReturnType<typeof useBench>;
+
 const KEYS = [
   ['On a dial', 'arrow keys turn it; Home and End go to its ends; digits type it'],
   ['On “move”', 'space takes it up, arrow keys carry it, space puts it down, Escape lets go'],
@@ -18,6 +21,36 @@ const KEYS = [
   ['While writing', 'a kind and a colon (“ask: ”) sets the kind; Enter goes on; Escape leaves it as it was'],
   ['Anywhere', 'Ctrl Z undoes, Ctrl Shift Z does it again, ? shows this'],
 ] as const;
+
+function sendingState({ session, findings, isKept }: Pick<BenchState, 'session' | 'findings'> & { isKept: boolean }) {
+  if (session.segments.length === 0) return 'empty';
+  if (findings.some(({ weight }) => weight === 'stop')) return 'stopped';
+  return isKept ? 'ready' : 'saving';
+}
+
+/** The parts of the session, each with what was found about it. */
+function Parts({ bench, ...props }: BenchProps & { bench: BenchState }) {
+  const { session, composed, findings } = bench;
+  const { things, mayWrite } = props;
+  const wordChecks = { on: session.on, steps: props.soundSteps, accent: props.accent };
+  return (
+    <>
+      {composed.segments.map((part, index) => (
+        <SegmentSheet
+          key={part.segment.id}
+          {...{ part, things, mayWrite, wordChecks }}
+          hasMakers={bench.hasMakers}
+          soundsSaid={bench.soundsSaid}
+          recorded={props.recorded}
+          position={index}
+          count={composed.segments.length}
+          findings={findings.filter(({ segment }) => segment === part.segment.id)}
+          onEdit={bench.edit}
+        />
+      ))}
+    </>
+  );
+}
 
 /** The bench: one session as a sheet, everything computed beside what it is about. */
 export function Bench(props: BenchProps) {
@@ -33,16 +66,6 @@ export function Bench(props: BenchProps) {
   });
   const [showsKeys, setShowsKeys] = useState(false);
   useEditKeys({ onUndo: bench.undo, onRedo: bench.redo, onHelp: () => setShowsKeys(true) });
-  const wordChecks = { on: session.on, steps: props.soundSteps, accent: props.accent };
-  const sending =
-    session.segments.length === 0
-      ? 'empty'
-      : findings.some(({ weight }) => weight === 'stop')
-        ? 'stopped'
-        : isKept
-          ? 'ready'
-          : 'saving';
-
   return (
     <div className="pb-22">
       <div className="bg-paper border-b border-b-line pt-[0.8rem] pb-[0.4rem] px-6">
@@ -63,47 +86,18 @@ export function Bench(props: BenchProps) {
           onMove={(segment, to) => bench.edit({ do: 'move-segment', segment, to })}
         />
       </div>
-      <SaveBanner
-        keeping={keeping}
-        onKeepOver={(newer) => {
-          overwriteRemote(newer);
-          bench.take(newer.value);
-          bench.take(session);
-        }}
-        onTakeTheirs={(newer) => {
-          loadRemote(newer);
-          bench.take(newer.value);
-        }}
-      />
-      {bench.refusal && (
-        <p className="alert alert-warning banner mx-6 my-2.5" role="alert">
-          {bench.refusal}{' '}
-          <button type="button" className="link link-primary" onClick={bench.dismiss}>
-            Close
-          </button>
-        </p>
-      )}
+      <SaveBanner {...{ keeping, loadRemote, overwriteRemote }} value={session} onTake={bench.take} />
+      <Refusal refusal={bench.refusal} onDismiss={bench.dismiss} />
       <div className="relative before:absolute before:left-[6.5rem] before:inset-y-0 before:border-l before:border-line max-[860px]:before:left-[4.2rem]">
-        {composed.segments.map((part, index) => (
-          <SegmentSheet
-            key={part.segment.id}
-            {...{ part, things, mayWrite, wordChecks }}
-            hasMakers={bench.hasMakers}
-            soundsSaid={bench.soundsSaid}
-            recorded={props.recorded}
-            position={index}
-            count={composed.segments.length}
-            findings={findings.filter(({ segment }) => segment === part.segment.id)}
-            onEdit={bench.edit}
-          />
-        ))}
+        <Parts {...props} bench={bench} />
         {session.segments.length === 0 && (
           <p className="text-soft px-6 py-8">The sheet is empty. Put a book, a song or an activity on it.</p>
         )}
         {mayWrite && <AddPart session={session} onEdit={bench.edit} />}
       </div>
       <HomesFoot
-        {...{ id, session, composed, fits, readiness, things, mayWrite, sending }}
+        {...{ id, session, composed, fits, readiness, things, mayWrite }}
+        sending={sendingState({ session, findings, isKept })}
         withoutBook={props.withoutBook}
       />
       <KeysHelp keys={KEYS} isOpen={showsKeys} onClose={() => setShowsKeys(false)} />

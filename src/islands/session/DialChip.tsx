@@ -17,13 +17,13 @@ const PIXELS_PER_STEP = 16;
 
 function NumberChip({ dial, onTurn }: { dial: NumberDial; onTurn: (value: number) => void }) {
   const [typed, setTyped] = useState<string | null>(null);
-  const drag = useRef<{ fromX: number; fromValue: number } | null>(null);
   const chip = useRef<HTMLSpanElement>(null);
 
   const turnTo = (value: number) => {
     const within = Math.min(dial.max, Math.max(dial.min, value));
     if (within !== dial.value) onTurn(within);
   };
+  const dragging = useDragging(dial.value, turnTo);
   const onKeyDown = (event: KeyboardEvent) => {
     const target = targetOfKey(event.key, dial);
     if (/^\d$/.test(event.key)) setTyped(event.key);
@@ -33,38 +33,14 @@ function NumberChip({ dial, onTurn }: { dial: NumberDial; onTurn: (value: number
     event.preventDefault();
     event.stopPropagation();
   };
-  const onPointerDown = (event: PointerEvent<HTMLSpanElement>) => {
-    event.currentTarget.setPointerCapture(event.pointerId);
-    drag.current = { fromX: event.clientX, fromValue: dial.value };
-  };
-  const onPointerMove = (event: PointerEvent) => {
-    if (drag.current)
-      turnTo(drag.current.fromValue + Math.round((event.clientX - drag.current.fromX) / PIXELS_PER_STEP));
-  };
   const commit = () => {
     if (typed !== null && typed.trim() !== '') onTurn(Number(typed));
     setTyped(null);
     requestAnimationFrame(() => chip.current?.focus());
   };
 
-  if (typed !== null) {
-    return (
-      <input
-        className="w-[3.2rem] text-center font-bold bg-marigold-ground border-b-2 border-marigold-ink"
-        autoFocus
-        inputMode="numeric"
-        aria-label={`${dial.label}, ${dial.min} to ${dial.max}`}
-        value={typed}
-        onChange={(event) => setTyped(event.target.value)}
-        onBlur={commit}
-        onKeyDown={(event) => {
-          event.stopPropagation();
-          if (event.key === 'Enter') commit();
-          if (event.key === 'Escape') setTyped(null);
-        }}
-      />
-    );
-  }
+  if (typed !== null)
+    return <TypedDial {...{ dial, typed }} onType={setTyped} onCommit={commit} onLeave={() => setTyped(null)} />;
   return (
     <span
       ref={chip}
@@ -77,14 +53,59 @@ function NumberChip({ dial, onTurn }: { dial: NumberDial; onTurn: (value: number
       aria-valuemax={dial.max}
       title={`${dial.label}: ${dial.min} to ${dial.max}. Drag sideways, use the arrow keys, or type.`}
       onKeyDown={onKeyDown}
-      onPointerDown={onPointerDown}
-      onPointerMove={onPointerMove}
-      onPointerUp={() => (drag.current = null)}
-      onPointerCancel={() => (drag.current = null)}
+      {...dragging}
       onClick={(event) => event.stopPropagation()}
     >
       {dial.value}
     </span>
+  );
+}
+
+/** Turns a number by so many pixels sideways a step. */
+function useDragging(value: number, turnTo: (value: number) => void) {
+  const drag = useRef<{ fromX: number; fromValue: number } | null>(null);
+  const end = () => {
+    drag.current = null;
+  };
+  return {
+    onPointerDown: (event: PointerEvent<HTMLSpanElement>) => {
+      event.currentTarget.setPointerCapture(event.pointerId);
+      drag.current = { fromX: event.clientX, fromValue: value };
+    },
+    onPointerMove: (event: PointerEvent) => {
+      if (!drag.current) return;
+      turnTo(drag.current.fromValue + Math.round((event.clientX - drag.current.fromX) / PIXELS_PER_STEP));
+    },
+    onPointerUp: end,
+    onPointerCancel: end,
+  };
+}
+
+interface TypedDialProps {
+  readonly dial: NumberDial;
+  readonly typed: string;
+  readonly onType: (typed: string) => void;
+  readonly onCommit: () => void;
+  readonly onLeave: () => void;
+}
+
+/** A number dial while its value is typed. */
+function TypedDial({ dial, typed, onType, onCommit, onLeave }: TypedDialProps) {
+  return (
+    <input
+      className="w-[3.2rem] text-center font-bold bg-marigold-ground border-b-2 border-marigold-ink"
+      autoFocus
+      inputMode="numeric"
+      aria-label={`${dial.label}, ${dial.min} to ${dial.max}`}
+      value={typed}
+      onChange={(event) => onType(event.target.value)}
+      onBlur={onCommit}
+      onKeyDown={(event) => {
+        event.stopPropagation();
+        if (event.key === 'Enter') onCommit();
+        if (event.key === 'Escape') onLeave();
+      }}
+    />
   );
 }
 

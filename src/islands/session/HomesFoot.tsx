@@ -48,10 +48,6 @@ export function HomesFoot({
   const ordered = [...fits].sort(
     (left, right) => STATE_ORDER.indexOf(left.answer.state) - STATE_ORDER.indexOf(right.answer.state),
   );
-  const before = session.segments
-    .flatMap(({ ahead }) => ahead)
-    .sort((left, right) => daysAhead(right) - daysAhead(left));
-  const fetch = materialsOrNone(composed.materials).map(({ item, qty }) => countThing(item, qty, things));
   return (
     <footer className="homes-foot fixed inset-x-0 bottom-0 z-10 bg-paper border-t border-ink max-[860px]:static [&_strong]:block [&_strong]:font-heading [&_strong]:font-semibold">
       {isOpen && <HomesPanel fits={ordered} things={things} />}
@@ -73,24 +69,8 @@ export function HomesFoot({
             </span>
           </span>
         </button>
-        <div className="flex-1 min-w-0 max-[860px]:basis-48">
-          <strong>Things to fetch</strong>
-          <span className="text-xs line-clamp-2">
-            {fetch.length > 0
-              ? fetch.join(', ')
-              : composed.materials.ok
-                ? 'nothing at all'
-                : 'a quantity does not come out'}
-          </span>
-        </div>
-        <div className="flex-1 min-w-0 max-[860px]:basis-48">
-          <strong>Before</strong>
-          <span className="text-xs line-clamp-2">
-            {before.length > 0
-              ? before.map((entry) => `${capital(leadWords(entry))}: ${entry.text}`).join(' ')
-              : 'nothing to prepare'}
-          </span>
-        </div>
+        <FootFact title="Things to fetch" text={thingsToFetch(composed, things)} />
+        <FootFact title="Before" text={whatComesBefore(session)} />
         <a className="btn btn-outline btn-sm" href={`/sessions/${id}/print`}>
           Print tray
         </a>
@@ -107,6 +87,26 @@ export function HomesFoot({
       </div>
     </footer>
   );
+}
+
+function FootFact({ title, text }: { title: string; text: string }) {
+  return (
+    <div className="flex-1 min-w-0 max-[860px]:basis-48">
+      <strong>{title}</strong>
+      <span className="text-xs line-clamp-2">{text}</span>
+    </div>
+  );
+}
+
+function thingsToFetch({ materials }: ComposedSession, things: ThingsByKey): string {
+  if (!materials.ok) return 'a quantity does not come out';
+  const counted = materialsOrNone(materials).map(({ item, qty }) => countThing(item, qty, things));
+  return counted.join(', ') || 'nothing at all';
+}
+
+function whatComesBefore({ segments }: Session): string {
+  const before = segments.flatMap(({ ahead }) => ahead).sort((left, right) => daysAhead(right) - daysAhead(left));
+  return before.map((entry) => `${capital(leadWords(entry))}: ${entry.text}`).join(' ') || 'nothing to prepare';
 }
 
 const STEP_INK = { ready: 'fill-teal', swaps: 'fill-marigold', short: 'fill-none stroke-mulberry stroke-2' } as const;

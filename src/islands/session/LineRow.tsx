@@ -1,7 +1,7 @@
 import { LINE_KINDS, type LineKind } from '../../core/session/line.ts';
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { lazy, Suspense, useState, type KeyboardEvent } from 'react';
+import { lazy, Suspense, useState, type ButtonHTMLAttributes, type KeyboardEvent } from 'react';
 import type { ComposedLine } from '../../core/guide/composition.ts';
 import type { Edit } from '../../core/session/edit.ts';
 import type { Segment } from '../../core/session/session.ts';
@@ -30,7 +30,7 @@ const ROLE_WORDS = { older: 'the older child', younger: 'the little one' } as co
 export function LineRow(props: LineRowProps) {
   const { composed, segment, position, mayWrite, onEdit, startsInWriting, onWriting } = props;
   const [checksWords, setChecksWords] = useState(false);
-  const { line, text, answer } = composed;
+  const { line, text } = composed;
   const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({
     id: line.id,
     disabled: !mayWrite,
@@ -41,12 +41,6 @@ export function LineRow(props: LineRowProps) {
     event.preventDefault();
     move(event.key === 'ArrowUp' ? -1 : 1);
   };
-  const pieces = (rendered: ComposedLine['text'], source: string) =>
-    rendered.ok ? (
-      rendered.value.map((piece, index) => <PieceView key={index} {...{ piece, segment, onEdit, mayWrite }} />)
-    ) : (
-      <span className="border-b-2 border-red">{source}</span>
-    );
 
   return (
     <li
@@ -64,36 +58,16 @@ export function LineRow(props: LineRowProps) {
         <LineWriter {...{ composed, segment, position, onEdit, onWriting }} />
       ) : (
         <div className="pl-4.5 pr-4 leading-normal">
-          <span className="line-text">
-            {line.role && <span className="text-soft">{ROLE_WORDS[line.role]}: </span>}
-            {pieces(text, line.text)}
-            {line.answer && answer && <span className="text-soft text-sm"> → {pieces(answer, line.answer)}</span>}
-          </span>
+          <LineWords {...{ composed, segment, mayWrite, onEdit }} />
           {line.why && <span className="ml-2.5 text-soft text-xs">{line.why}</span>}
           {mayWrite && (
-            <span className="line-tools">
-              <button type="button" onClick={() => onWriting(line.id)} aria-label={`write line ${position + 1}`}>
-                write
-              </button>
-              <button
-                type="button"
-                aria-pressed={checksWords}
-                onClick={() => setChecksWords(!checksWords)}
-                aria-label={`check the words of line ${position + 1}`}
-              >
-                words
-              </button>
-              <button type="button" {...attributes} {...listeners} aria-label={`move line ${position + 1}`}>
-                move
-              </button>
-              <button
-                type="button"
-                onClick={() => onEdit({ do: 'remove-line', segment: segment.id, line: line.id })}
-                aria-label={`take out line ${position + 1}`}
-              >
-                take out
-              </button>
-            </span>
+            <LineTools
+              {...{ position, checksWords }}
+              mover={{ ...attributes, ...listeners }}
+              onWrite={() => onWriting(line.id)}
+              onCheck={() => setChecksWords(!checksWords)}
+              onTakeOut={() => onEdit({ do: 'remove-line', segment: segment.id, line: line.id })}
+            />
           )}
           {checksWords && text.ok && (
             <Suspense>
@@ -108,6 +82,58 @@ export function LineRow(props: LineRowProps) {
         </div>
       )}
     </li>
+  );
+}
+
+/** What a line says, with its dials, and the answer one may expect. */
+function LineWords({
+  composed: { line, text, answer },
+  segment,
+  mayWrite,
+  onEdit,
+}: Pick<LineRowProps, 'composed' | 'segment' | 'mayWrite' | 'onEdit'>) {
+  const pieces = (rendered: ComposedLine['text'], source: string) =>
+    rendered.ok ? (
+      rendered.value.map((piece, index) => <PieceView key={index} {...{ piece, segment, onEdit, mayWrite }} />)
+    ) : (
+      <span className="border-b-2 border-red">{source}</span>
+    );
+  return (
+    <span className="line-text">
+      {line.role && <span className="text-soft">{ROLE_WORDS[line.role]}: </span>}
+      {pieces(text, line.text)}
+      {line.answer && answer && <span className="text-soft text-sm"> → {pieces(answer, line.answer)}</span>}
+    </span>
+  );
+}
+
+interface LineToolsProps {
+  readonly position: number;
+  readonly checksWords: boolean;
+  /** What makes a button take the line up to move it. */
+  readonly mover: ButtonHTMLAttributes<HTMLButtonElement>;
+  readonly onWrite: () => void;
+  readonly onCheck: () => void;
+  readonly onTakeOut: () => void;
+}
+
+function LineTools({ position, checksWords, mover, onWrite, onCheck, onTakeOut }: LineToolsProps) {
+  const line = `line ${position + 1}`;
+  return (
+    <span className="line-tools">
+      <button type="button" onClick={onWrite} aria-label={`write ${line}`}>
+        write
+      </button>
+      <button type="button" aria-pressed={checksWords} onClick={onCheck} aria-label={`check the words of ${line}`}>
+        words
+      </button>
+      <button type="button" {...mover} aria-label={`move ${line}`}>
+        move
+      </button>
+      <button type="button" onClick={onTakeOut} aria-label={`take out ${line}`}>
+        take out
+      </button>
+    </span>
   );
 }
 
@@ -229,15 +255,28 @@ function LineWriter({ composed: { line }, segment, position, onEdit, onWriting }
         onKeyDown={onKeyDown}
       />
       {line.kind === 'ask' && (
-        <input
-          aria-label={`Expected answer of line ${position + 1}`}
-          placeholder="the answer one may expect"
-          value={answer}
-          maxLength={500}
-          onChange={(event) => setAnswer(event.target.value)}
-          onKeyDown={(event) => event.key === 'Escape' && leave(line.text)}
-        />
+        <AnswerInput {...{ position, answer }} onType={setAnswer} onLeave={() => leave(line.text)} />
       )}
     </div>
+  );
+}
+
+interface AnswerInputProps {
+  readonly position: number;
+  readonly answer: string;
+  readonly onType: (answer: string) => void;
+  readonly onLeave: () => void;
+}
+
+function AnswerInput({ position, answer, onType, onLeave }: AnswerInputProps) {
+  return (
+    <input
+      aria-label={`Expected answer of line ${position + 1}`}
+      placeholder="the answer one may expect"
+      value={answer}
+      maxLength={500}
+      onChange={(event) => onType(event.target.value)}
+      onKeyDown={(event) => event.key === 'Escape' && onLeave()}
+    />
   );
 }

@@ -17,110 +17,139 @@ interface NeedsEditorProps {
 /** What a part needs: things picked by name, how many, for whom, and whether they are used up. */
 export function NeedsEditor({ segment, things, onEdit }: NeedsEditorProps) {
   const [problem, setProblem] = useState('');
-  const [written, setWritten] = useState('');
-  const listId = useId();
-  const choices = Object.values(things);
-  const change = (need: Need, to: Partial<Need>) =>
-    onEdit({ do: 'change-need', segment: segment.id, need: need.id, change: to });
-  const setQty = (need: Need, typed: string) => {
-    const qty: Quantity = typed.trim() !== '' && !Number.isNaN(Number(typed)) ? Number(typed) : typed.trim();
-    const evaluation = evaluateQuantity(qty, dialValues(segment.dials));
-    if (!evaluation.ok) {
-      setProblem(`${describeExpressionProblem(evaluation.problem)}; the amount stays as it was.`);
-      return;
-    }
-    setProblem('');
-    if (qty !== need.qty) change(need, { qty });
-  };
-  const add = () => {
-    const wanted = written.trim().toLowerCase();
-    const thing = choices.find(({ one, many }) => many.toLowerCase() === wanted || one.toLowerCase() === wanted);
-    if (!thing) {
-      setProblem(`“${written.trim()}” is not on the shelf. Pick a thing from the list, or add it to the shelf first.`);
-      return;
-    }
-    setProblem('');
-    setWritten('');
-    onEdit({ do: 'add-need', segment: segment.id, item: thing.key });
-  };
   return (
     <details className="[&_summary]:text-teal [&_summary]:cursor-pointer [&_summary]:underline [&_summary]:underline-offset-[3px] relative [&_summary]:list-none [&_p[role='alert']]:text-red [&_ul]:grid [&_ul]:gap-[0.35rem] ">
       <summary aria-label={`needs of ${segment.title}`}>needs</summary>
       <div className="absolute z-5 right-0 w-[min(46rem,_90vw)] py-[0.6rem] px-[0.8rem] bg-sheet border border-ink">
         <ul>
-          {segment.needs.map((need) => {
-            const name = things[need.item]?.many ?? need.item;
-            return (
-              <li key={need.id}>
-                <input
-                  key={String(need.qty)}
-                  className="w-24"
-                  aria-label={`How many ${name}`}
-                  defaultValue={String(need.qty)}
-                  onBlur={(event) => setQty(need, event.target.value)}
-                  onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-                />{' '}
-                <strong>{name}</strong>{' '}
-                <select
-                  className="select select-sm"
-                  aria-label={`${name}: for whom`}
-                  value={need.per}
-                  onChange={({ target }) => change(need, { per: target.value as Need['per'] })}
-                >
-                  <option value="home">for each home</option>
-                  <option value="child">for each child</option>
-                </select>{' '}
-                <select
-                  className="select select-sm"
-                  aria-label={`${name}: what becomes of them`}
-                  value={need.use}
-                  onChange={({ target }) => change(need, { use: target.value as Need['use'] })}
-                >
-                  <option value="lasting">kept after use</option>
-                  <option value="used-up">used up</option>
-                </select>{' '}
-                <label>
-                  <input
-                    className="checkbox checkbox-sm"
-                    type="checkbox"
-                    checked={need.optional ?? false}
-                    onChange={({ target }) => change(need, { optional: target.checked || undefined })}
-                  />{' '}
-                  can be done without
-                </label>{' '}
-                <button
-                  type="button"
-                  aria-label={`take out ${name}`}
-                  onClick={() => onEdit({ do: 'remove-need', segment: segment.id, need: need.id })}
-                >
-                  take out
-                </button>
-              </li>
-            );
-          })}
-        </ul>
-        <p className="flex flex-wrap gap-2 mt-2">
-          <input
-            className="input input-sm"
-            aria-label="Thing to add"
-            list={listId}
-            autoComplete="off"
-            placeholder="a thing by its name"
-            value={written}
-            onChange={({ target }) => setWritten(target.value)}
-            onKeyDown={(event) => event.key === 'Enter' && add()}
-          />
-          <button type="button" onClick={add}>
-            add this thing
-          </button>
-        </p>
-        <datalist id={listId}>
-          {choices.map(({ key, many }) => (
-            <option key={key} value={many} />
+          {segment.needs.map((need) => (
+            <li key={need.id}>
+              <NeedRow
+                {...{ need, segment, onEdit }}
+                name={things[need.item]?.many ?? need.item}
+                onProblem={setProblem}
+              />
+            </li>
           ))}
-        </datalist>
+        </ul>
+        <ThingToAdd
+          choices={Object.values(things)}
+          onAdd={(item) => onEdit({ do: 'add-need', segment: segment.id, item })}
+          onProblem={setProblem}
+        />
         {problem && <p role="alert">{problem}</p>}
       </div>
     </details>
+  );
+}
+
+interface NeedRowProps extends Pick<NeedsEditorProps, 'segment' | 'onEdit'> {
+  readonly need: Need;
+  readonly name: string;
+  /** Says what is wrong; nothing when all is well again. */
+  readonly onProblem: (problem: string) => void;
+}
+
+function NeedRow({ need, name, segment, onEdit, onProblem }: NeedRowProps) {
+  const change = (to: Partial<Need>) => onEdit({ do: 'change-need', segment: segment.id, need: need.id, change: to });
+  const setQty = (typed: string) => {
+    const qty: Quantity = typed.trim() !== '' && !Number.isNaN(Number(typed)) ? Number(typed) : typed.trim();
+    const evaluation = evaluateQuantity(qty, dialValues(segment.dials));
+    onProblem(evaluation.ok ? '' : `${describeExpressionProblem(evaluation.problem)}; the amount stays as it was.`);
+    if (evaluation.ok && qty !== need.qty) change({ qty });
+  };
+  return (
+    <>
+      <input
+        key={String(need.qty)}
+        className="w-24"
+        aria-label={`How many ${name}`}
+        defaultValue={String(need.qty)}
+        onBlur={(event) => setQty(event.target.value)}
+        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+      />{' '}
+      <strong>{name}</strong>{' '}
+      <select
+        className="select select-sm"
+        aria-label={`${name}: for whom`}
+        value={need.per}
+        onChange={({ target }) => change({ per: target.value as Need['per'] })}
+      >
+        <option value="home">for each home</option>
+        <option value="child">for each child</option>
+      </select>{' '}
+      <select
+        className="select select-sm"
+        aria-label={`${name}: what becomes of them`}
+        value={need.use}
+        onChange={({ target }) => change({ use: target.value as Need['use'] })}
+      >
+        <option value="lasting">kept after use</option>
+        <option value="used-up">used up</option>
+      </select>{' '}
+      <label>
+        <input
+          className="checkbox checkbox-sm"
+          type="checkbox"
+          checked={need.optional ?? false}
+          onChange={({ target }) => change({ optional: target.checked || undefined })}
+        />{' '}
+        can be done without
+      </label>{' '}
+      <button
+        type="button"
+        aria-label={`take out ${name}`}
+        onClick={() => onEdit({ do: 'remove-need', segment: segment.id, need: need.id })}
+      >
+        take out
+      </button>
+    </>
+  );
+}
+
+interface ThingToAddProps {
+  readonly choices: readonly { readonly key: string; readonly one: string; readonly many: string }[];
+  readonly onAdd: (key: string) => void;
+  readonly onProblem: (problem: string) => void;
+}
+
+/** A thing of the shelf by its name, one or many. */
+function ThingToAdd({ choices, onAdd, onProblem }: ThingToAddProps) {
+  const [written, setWritten] = useState('');
+  const listId = useId();
+  const add = () => {
+    const wanted = written.trim().toLowerCase();
+    const thing = choices.find(({ one, many }) => many.toLowerCase() === wanted || one.toLowerCase() === wanted);
+    if (!thing) {
+      onProblem(`“${written.trim()}” is not on the shelf. Pick a thing from the list, or add it to the shelf first.`);
+      return;
+    }
+    onProblem('');
+    setWritten('');
+    onAdd(thing.key);
+  };
+  return (
+    <>
+      <p className="flex flex-wrap gap-2 mt-2">
+        <input
+          className="input input-sm"
+          aria-label="Thing to add"
+          list={listId}
+          autoComplete="off"
+          placeholder="a thing by its name"
+          value={written}
+          onChange={({ target }) => setWritten(target.value)}
+          onKeyDown={(event) => event.key === 'Enter' && add()}
+        />
+        <button type="button" onClick={add}>
+          add this thing
+        </button>
+      </p>
+      <datalist id={listId}>
+        {choices.map(({ key, many }) => (
+          <option key={key} value={many} />
+        ))}
+      </datalist>
+    </>
   );
 }

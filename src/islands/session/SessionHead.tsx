@@ -22,39 +22,13 @@ interface SessionHeadProps {
 }
 
 /** What the session is called, when and for whom, its aim, how long it most likely takes, and when it was kept. */
-export function SessionHead({
-  id,
-  session,
-  total,
-  keeping,
-  isKept,
-  mayWrite,
-  canUndo,
-  canRedo,
-  onEdit,
-  onUndo,
-  onRedo,
-  onHelp,
-}: SessionHeadProps) {
+export function SessionHead(props: SessionHeadProps) {
+  const { session, total, mayWrite, onEdit } = props;
   const describe = (change: Omit<Extract<Edit, { do: 'describe' }>, 'do'>) => onEdit({ do: 'describe', ...change });
   return (
     <div className="session-head">
       <div className="flex flex-wrap items-baseline gap-y-[0.15rem] gap-x-[1.1rem] [&_h1]:flex-[0_1_auto] [&_h1]:min-w-48 [&_h1_input]:[field-sizing:content] [&_h1_input]:max-w-full [&_h1_input]:min-w-40 [&_h1_input]:[font:inherit] [&_h1_input]:[letter-spacing:inherit] [&_h1_input]:bg-transparent [&_h1_input]:text-ellipsis">
-        <h1>
-          <input
-            aria-label="Title of the session"
-            key={session.title}
-            defaultValue={session.title}
-            maxLength={300}
-            readOnly={!mayWrite}
-            onBlur={({ target }) =>
-              target.value.trim()
-                ? target.value !== session.title && describe({ title: target.value })
-                : (target.value = session.title)
-            }
-            onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-          />
-        </h1>
+        <TitleInput {...{ session, mayWrite }} onDescribe={describe} />
         <details className="session-when [&_summary]:text-soft [&_summary]:cursor-pointer [&_summary]:list-none [&_summary]:underline [&_summary]:decoration-dotted [&_summary]:underline-offset-4">
           <summary>
             {dayInWords(session.on, 'en-GB')}
@@ -63,23 +37,7 @@ export function SessionHead({
           </summary>
           {mayWrite && <WhenAndWho session={session} onDescribe={describe} />}
         </details>
-        <span className="ml-auto flex items-baseline gap-4 font-heading text-sm [&>button]:link [&>button]:link-primary pointer-coarse:[&_button]:min-h-11 pointer-coarse:[&_a]:min-h-11">
-          <SaveStatus {...{ keeping, isKept }} />
-          {mayWrite && (
-            <>
-              <button type="button" disabled={!canUndo} onClick={onUndo}>
-                undo
-              </button>
-              <button type="button" disabled={!canRedo} onClick={onRedo}>
-                redo
-              </button>
-            </>
-          )}
-          {mayWrite && <a href={`/sessions/${id}/copy`}>copy or delete</a>}
-          <button type="button" onClick={onHelp} aria-label="keys">
-            keys
-          </button>
-        </span>
+        <HeadTools {...props} />
       </div>
       <div className="flex flex-wrap items-baseline gap-y-[0.15rem] gap-x-[1.1rem] mt-[0.15rem] [&_label]:flex [&_label]:flex-[1_1_24rem] [&_label]:gap-[0.6rem] [&_label]:items-baseline [&_label>span]:font-heading [&_label>span]:font-semibold [&_input]:flex-1 [&_input]:bg-transparent [&_input]:min-w-0 [&_input::placeholder]:text-soft">
         <label>
@@ -99,6 +57,57 @@ export function SessionHead({
         </strong>
       </div>
     </div>
+  );
+}
+
+function TitleInput({
+  session,
+  mayWrite,
+  onDescribe,
+}: {
+  session: Session;
+  mayWrite: boolean;
+  onDescribe: (change: { title: string }) => void;
+}) {
+  return (
+    <h1>
+      <input
+        aria-label="Title of the session"
+        key={session.title}
+        defaultValue={session.title}
+        maxLength={300}
+        readOnly={!mayWrite}
+        onBlur={({ target }) =>
+          target.value.trim()
+            ? target.value !== session.title && onDescribe({ title: target.value })
+            : (target.value = session.title)
+        }
+        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+      />
+    </h1>
+  );
+}
+
+/** Whether it is kept, and what can be done with all of it. */
+function HeadTools({ id, keeping, isKept, mayWrite, canUndo, canRedo, onUndo, onRedo, onHelp }: SessionHeadProps) {
+  return (
+    <span className="ml-auto flex items-baseline gap-4 font-heading text-sm [&>button]:link [&>button]:link-primary pointer-coarse:[&_button]:min-h-11 pointer-coarse:[&_a]:min-h-11">
+      <SaveStatus {...{ keeping, isKept }} />
+      {mayWrite && (
+        <>
+          <button type="button" disabled={!canUndo} onClick={onUndo}>
+            undo
+          </button>
+          <button type="button" disabled={!canRedo} onClick={onRedo}>
+            redo
+          </button>
+        </>
+      )}
+      {mayWrite && <a href={`/sessions/${id}/copy`}>copy or delete</a>}
+      <button type="button" onClick={onHelp} aria-label="keys">
+        keys
+      </button>
+    </span>
   );
 }
 

@@ -19,89 +19,21 @@ interface TuneRoomProps {
 
 /** Words set to a traditional tune: the syllables under the notes, what to hold, split or change, to hear and to print. */
 export function TuneRoom({ start, first, accent, mayWrite }: TuneRoomProps) {
-  const [song, setSong] = useState(start);
-  const [lines, setLines] = useState(first);
-  const [fault, setFault] = useState('');
-  const { isPlaying, play, stop } = usePlaying();
-  const worker = useRef<Worker | null>(null);
-  const asked = useRef(0);
-  useEffect(() => () => worker.current?.terminate(), []);
-  const change = (next: typeof song) => {
-    setSong(next);
-    stop();
-    worker.current ??= new Worker(new URL('../../workers/tune.ts', import.meta.url), { type: 'module' });
-    asked.current += 1;
-    const mine = asked.current;
-    worker.current.onmessage = ({ data }: MessageEvent<{ asked: number; lines: PlacedLine[] }>) => {
-      if (data.asked !== mine) return;
-      setFault('');
-      setLines(data.lines);
-    };
-    worker.current.onerror = () => {
-      setFault('The words could not be set just now. They stand as you wrote them; change something to try again.');
-      worker.current?.terminate();
-      worker.current = null;
-    };
-    worker.current.postMessage({ asked: mine, ...next, accent });
-  };
-  const tune = findTune(song.tune)!;
-  const guessed = guessedIn(lines, song.names);
-  const fitting = lines.filter((line) => line.kind === 'sung' && line.fit.verdict === 'fits').length;
-  const sung = lines.filter(({ kind }) => kind === 'sung').length;
+  const { song, lines, fault, change } = useSong({ start, first, accent });
   const address = songAddress(song);
   return (
     <div className="grid grid-cols-[minmax(17rem,24rem)_minmax(0,1fr)] gap-x-8 px-6 py-4 max-[1000px]:grid-cols-[1fr]">
       <section aria-label="Tune and words" className="grid content-start gap-3">
-        <label className="grid gap-1 font-heading font-semibold text-sm">
-          Tune
-          <select
-            className="select select-sm w-full"
-            value={song.tune}
-            onChange={({ target }) => change({ ...song, tune: target.value })}
-          >
-            {TUNES.map(({ key, name }) => (
-              <option key={key} value={key}>
-                {name}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label className="grid gap-1 font-heading font-semibold text-sm">
-          Words, a line for each line of the tune
-          <textarea
-            className="textarea w-full h-64 font-normal text-base leading-7"
-            value={song.words}
-            maxLength={LONGEST_SONG}
-            onChange={({ target }) => change({ ...song, words: target.value })}
-          />
-        </label>
-        <p className="text-sm text-soft">
-          A line in (brackets) is spoken between two lines. The tune has {tune.lines.length} lines; more words begin it
-          again.
-        </p>
-        <div className="flex flex-wrap gap-2">
-          <button
-            type="button"
-            className="btn btn-outline btn-sm"
-            onClick={() => change({ ...song, words: tune.verse.join('\n') })}
-          >
-            Put in our verse
-          </button>
-          <button
-            type="button"
-            className="btn btn-outline btn-sm"
-            onClick={() => (isPlaying ? stop() : play(tune.lines.map(readMelodyLine)))}
-          >
-            {isPlaying ? 'Stop' : 'Hear the tune'}
-          </button>
-        </div>
-        <SayAs {...{ guessed, names: song.names }} onTell={(names) => change({ ...song, names })} />
+        <TuneAndWords {...{ song }} onChange={change} />
+        <SayAs
+          guessed={guessedIn(lines, song.names)}
+          names={song.names}
+          onTell={(names) => change({ ...song, names })}
+        />
       </section>
       <section aria-label="Words on the tune">
         <p role="status" className="font-heading font-semibold">
-          {sung === 0
-            ? 'No words yet.'
-            : `${fitting} of ${sung} ${sung === 1 ? 'line' : 'lines'} ${fitting === 1 ? 'fits' : 'fit'}.`}
+          {howManyFit(lines)}
         </p>
         <p role="alert" className={fault ? 'alert alert-warning my-2' : ''}>
           {fault}
@@ -129,6 +61,101 @@ export function TuneRoom({ start, first, accent, mayWrite }: TuneRoomProps) {
         </p>
       </section>
     </div>
+  );
+}
+
+type Song = TuneRoomProps['start'];
+
+/** The song as it is written, and its words on the tune, which a worker places; the newest answer counts. */
+function useSong({ start, first, accent }: Omit<TuneRoomProps, 'mayWrite'>) {
+  const [song, setSong] = useState(start);
+  const [lines, setLines] = useState(first);
+  const [fault, setFault] = useState('');
+  const worker = useRef<Worker | null>(null);
+  const asked = useRef(0);
+  useEffect(() => () => worker.current?.terminate(), []);
+  const change = (next: Song) => {
+    setSong(next);
+    worker.current ??= new Worker(new URL('../../workers/tune.ts', import.meta.url), { type: 'module' });
+    asked.current += 1;
+    const mine = asked.current;
+    worker.current.onmessage = ({ data }: MessageEvent<{ asked: number; lines: PlacedLine[] }>) => {
+      if (data.asked !== mine) return;
+      setFault('');
+      setLines(data.lines);
+    };
+    worker.current.onerror = () => {
+      setFault('The words could not be set just now. They stand as you wrote them; change something to try again.');
+      worker.current?.terminate();
+      worker.current = null;
+    };
+    worker.current.postMessage({ asked: mine, ...next, accent });
+  };
+  return { song, lines, fault, change };
+}
+
+function howManyFit(lines: readonly PlacedLine[]): string {
+  const sung = lines.filter(({ kind }) => kind === 'sung').length;
+  const fitting = lines.filter((line) => line.kind === 'sung' && line.fit.verdict === 'fits').length;
+  return sung === 0
+    ? 'No words yet.'
+    : `${fitting} of ${sung} ${sung === 1 ? 'line' : 'lines'} ${fitting === 1 ? 'fits' : 'fit'}.`;
+}
+
+/** Which tune, the words as they are written, and the tune to hear; it stops when either changes. */
+function TuneAndWords({ song, onChange }: { song: Song; onChange: (song: Song) => void }) {
+  const { isPlaying, play, stop } = usePlaying();
+  const tune = findTune(song.tune)!;
+  const change = (to: Partial<Song>) => {
+    stop();
+    onChange({ ...song, ...to });
+  };
+  return (
+    <>
+      <label className="grid gap-1 font-heading font-semibold text-sm">
+        Tune
+        <select
+          className="select select-sm w-full"
+          value={song.tune}
+          onChange={({ target }) => change({ tune: target.value })}
+        >
+          {TUNES.map(({ key, name }) => (
+            <option key={key} value={key}>
+              {name}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label className="grid gap-1 font-heading font-semibold text-sm">
+        Words, a line for each line of the tune
+        <textarea
+          className="textarea w-full h-64 font-normal text-base leading-7"
+          value={song.words}
+          maxLength={LONGEST_SONG}
+          onChange={({ target }) => change({ words: target.value })}
+        />
+      </label>
+      <p className="text-sm text-soft">
+        A line in (brackets) is spoken between two lines. The tune has {tune.lines.length} lines; more words begin it
+        again.
+      </p>
+      <div className="flex flex-wrap gap-2">
+        <button
+          type="button"
+          className="btn btn-outline btn-sm"
+          onClick={() => change({ words: tune.verse.join('\n') })}
+        >
+          Put in our verse
+        </button>
+        <button
+          type="button"
+          className="btn btn-outline btn-sm"
+          onClick={() => (isPlaying ? stop() : play(tune.lines.map(readMelodyLine)))}
+        >
+          {isPlaying ? 'Stop' : 'Hear the tune'}
+        </button>
+      </div>
+    </>
   );
 }
 

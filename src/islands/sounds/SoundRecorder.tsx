@@ -19,39 +19,7 @@ const PROBLEMS: Readonly<Record<RecorderProblem, string>> = {
 
 /** The sounds of a programme in a list: each recorded with a press, heard, recorded again or taken out. */
 export function SoundRecorder({ sounds, mayWrite }: { sounds: readonly SoundRow[]; mayWrite: boolean }) {
-  const [rows, setRows] = useState(sounds);
-  const [takes, setTakes] = useState(0);
-  const [current, setCurrent] = useState<string | null>(null);
-  const [said, setSaid] = useState<{ sound: string; text: string; isWrong: boolean } | null>(null);
-  const { isRecording, record, stop } = useRecorder();
-  const put = (sound: string, milliseconds: number | null) => {
-    setRows((before) => before.map((row) => (row.sound === sound ? { ...row, milliseconds } : row)));
-    setTakes((count) => count + 1);
-  };
-  const start = async ({ sound, letters, milliseconds }: SoundRow) => {
-    setCurrent(sound);
-    setSaid(null);
-    const recorded = await record();
-    setCurrent(null);
-    if (typeof recorded === 'string') return setSaid({ sound, text: PROBLEMS[recorded], isWrong: true });
-    const answer = await ask(sound, { method: 'PUT', body: new Uint8Array(recorded) });
-    if (answer.problem === null) put(sound, answer.milliseconds);
-    const stays = milliseconds === null ? '' : ' The one from before stays.';
-    setSaid(
-      answer.problem === null
-        ? { sound, text: `“${letters[0]}” is kept. Listen to it once.`, isWrong: false }
-        : { sound, text: `${answer.problem}${stays}`, isWrong: true },
-    );
-  };
-  const takeOut = async ({ sound, letters }: SoundRow) => {
-    const answer = await ask(sound, { method: 'DELETE' });
-    if (answer.problem === null) put(sound, null);
-    setSaid(
-      answer.problem === null
-        ? { sound, text: `The recording of “${letters[0]}” was taken out.`, isWrong: false }
-        : { sound, text: answer.problem, isWrong: true },
-    );
-  };
+  const { rows, takes, current, said, isRecording, start, stop, takeOut } = useSounds(sounds);
   const count = rows.filter(({ milliseconds }) => milliseconds !== null).length;
   return (
     <>
@@ -107,6 +75,44 @@ export function SoundRecorder({ sounds, mayWrite }: { sounds: readonly SoundRow[
       </table>
     </>
   );
+}
+
+/** The recordings as they are kept: what is being recorded, and what is to be said of the last press. */
+function useSounds(sounds: readonly SoundRow[]) {
+  const [rows, setRows] = useState(sounds);
+  const [takes, setTakes] = useState(0);
+  const [current, setCurrent] = useState<string | null>(null);
+  const [said, setSaid] = useState<{ sound: string; text: string; isWrong: boolean } | null>(null);
+  const { isRecording, record, stop } = useRecorder();
+  const put = (sound: string, milliseconds: number | null) => {
+    setRows((before) => before.map((row) => (row.sound === sound ? { ...row, milliseconds } : row)));
+    setTakes((count) => count + 1);
+  };
+  const start = async ({ sound, letters, milliseconds }: SoundRow) => {
+    setCurrent(sound);
+    setSaid(null);
+    const recorded = await record();
+    setCurrent(null);
+    if (typeof recorded === 'string') return setSaid({ sound, text: PROBLEMS[recorded], isWrong: true });
+    const answer = await ask(sound, { method: 'PUT', body: new Uint8Array(recorded) });
+    if (answer.problem === null) put(sound, answer.milliseconds);
+    const stays = milliseconds === null ? '' : ' The one from before stays.';
+    setSaid(
+      answer.problem === null
+        ? { sound, text: `“${letters[0]}” is kept. Listen to it once.`, isWrong: false }
+        : { sound, text: `${answer.problem}${stays}`, isWrong: true },
+    );
+  };
+  const takeOut = async ({ sound, letters }: SoundRow) => {
+    const answer = await ask(sound, { method: 'DELETE' });
+    if (answer.problem === null) put(sound, null);
+    setSaid(
+      answer.problem === null
+        ? { sound, text: `The recording of “${letters[0]}” was taken out.`, isWrong: false }
+        : { sound, text: answer.problem, isWrong: true },
+    );
+  };
+  return { rows, takes, current, said, isRecording, start, stop, takeOut };
 }
 
 interface RowButtonsProps {

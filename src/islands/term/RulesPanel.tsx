@@ -18,7 +18,7 @@ const GROUPS = [
 
 /** What a proposal aims for: visits to each skill, activities in a session, how often one comes back. */
 export function RulesPanel({ term, mayWrite, onEdit }: RulesPanelProps) {
-  const { targets, perSlot, repeat, rest } = term.rules;
+  const { targets } = term.rules;
   const visits = Object.values(targets).reduce((sum, times) => sum + times, 0);
   const setTarget = (skill: string, times: number) =>
     Number.isInteger(times) &&
@@ -30,38 +30,7 @@ export function RulesPanel({ term, mayWrite, onEdit }: RulesPanelProps) {
       <summary>
         What to aim for <span className="text-soft">{visits} visits</span>
       </summary>
-      <div className="flex flex-wrap items-baseline gap-x-4.5 gap-y-2 py-1.5">
-        <NumberField
-          label="activities in a session, at least"
-          value={perSlot[0]}
-          most={perSlot[1]}
-          {...{ mayWrite }}
-          onSet={(least) => onEdit({ do: 'set-rules', rules: { perSlot: [least, perSlot[1]] } })}
-        />
-        <NumberField
-          label="at most"
-          value={perSlot[1]}
-          least={Math.max(1, perSlot[0])}
-          most={8}
-          {...{ mayWrite }}
-          onSet={(most) => onEdit({ do: 'set-rules', rules: { perSlot: [perSlot[0], most] } })}
-        />
-        <NumberField
-          label="an activity comes at most so often"
-          value={repeat}
-          least={1}
-          most={12}
-          {...{ mayWrite }}
-          onSet={(times) => onEdit({ do: 'set-rules', rules: { repeat: times } })}
-        />
-        <NumberField
-          label="sessions of rest between"
-          value={rest}
-          most={20}
-          {...{ mayWrite }}
-          onSet={(sessions) => onEdit({ do: 'set-rules', rules: { rest: sessions } })}
-        />
-      </div>
+      <HowMany rules={term.rules} mayWrite={mayWrite} onSet={(rules) => onEdit({ do: 'set-rules', rules })} />
       <div className="grid grid-cols-[repeat(auto-fit,minmax(17rem,1fr))] gap-y-2 gap-x-8 [&_fieldset]:columns-[2_11rem] [&_legend]:font-heading [&_legend]:font-semibold [&_legend]:[column-span:all]">
         {GROUPS.map(({ word, skills }) => (
           <fieldset key={word}>
@@ -80,6 +49,49 @@ export function RulesPanel({ term, mayWrite, onEdit }: RulesPanelProps) {
         ))}
       </div>
     </details>
+  );
+}
+
+interface HowManyProps {
+  readonly rules: Term['rules'];
+  readonly mayWrite: boolean;
+  readonly onSet: (rules: Partial<Term['rules']>) => void;
+}
+
+function HowMany({ rules: { perSlot, repeat, rest }, mayWrite, onSet }: HowManyProps) {
+  return (
+    <div className="flex flex-wrap items-baseline gap-x-4.5 gap-y-2 py-1.5">
+      <NumberField
+        label="activities in a session, at least"
+        value={perSlot[0]}
+        most={perSlot[1]}
+        {...{ mayWrite }}
+        onSet={(least) => onSet({ perSlot: [least, perSlot[1]] })}
+      />
+      <NumberField
+        label="at most"
+        value={perSlot[1]}
+        least={Math.max(1, perSlot[0])}
+        most={8}
+        {...{ mayWrite }}
+        onSet={(most) => onSet({ perSlot: [perSlot[0], most] })}
+      />
+      <NumberField
+        label="an activity comes at most so often"
+        value={repeat}
+        least={1}
+        most={12}
+        {...{ mayWrite }}
+        onSet={(times) => onSet({ repeat: times })}
+      />
+      <NumberField
+        label="sessions of rest between"
+        value={rest}
+        most={20}
+        {...{ mayWrite }}
+        onSet={(sessions) => onSet({ rest: sessions })}
+      />
+    </div>
   );
 }
 

@@ -26,19 +26,13 @@ interface SessionCellProps {
 
 /** A session in its week: its book, its activities with why they stand there, and what can be done with it. */
 export function SessionCell(props: SessionCellProps) {
-  const { planned, row, name, shelf, reasons, order, mayWrite, onEdit } = props;
+  const { planned, row, name, shelf, mayWrite, onEdit } = props;
   const { session, isOff, mayMove } = planned;
   const { setNodeRef, setActivatorNodeRef, listeners, attributes, transform, transition, isDragging } = useSortable({
     id: session.id,
   });
   const [isOpen, setIsOpen] = useState(false);
   const book = shelf.books.find(({ key }) => key === session.book);
-  const minutes = session.activities.reduce(
-    (sum, { key }) => sum + (shelf.activities.find((activity) => activity.id === key)?.minutes ?? 0),
-    0,
-  );
-  const at = order.indexOf(session.id);
-  const move = (to: number) => onEdit({ do: 'move-session', from: session.id, to: order[to]! });
   return (
     <div
       ref={setNodeRef}
@@ -51,25 +45,7 @@ export function SessionCell(props: SessionCellProps) {
         <span className={`planned-book ${book ? '' : 'planned-open'}`}>
           {book ? book.title : isOff ? 'nothing is held' : 'choose a book'}
         </span>
-        {session.activities.map(({ key, isPinned }) => (
-          <ActivityChip
-            key={key}
-            activityKey={key}
-            title={shelf.activities.find((activity) => activity.id === key)?.title ?? key}
-            isPinned={isPinned}
-            reasons={reasons[key] ?? []}
-            mayWrite={mayWrite}
-            onPin={() => onEdit({ do: 'pin', session: session.id, key, isPinned: !isPinned })}
-            onRemove={() => onEdit({ do: 'remove-activity', session: session.id, key })}
-          />
-        ))}
-        {minutes > 0 && (
-          <span
-            className={`text-xs pt-1 ${minutes > session.minutes + 1e-9 ? 'text-mulberry font-bold' : 'text-marigold-ink'}`}
-          >
-            {Math.round(minutes)} of {session.minutes} min
-          </span>
-        )}
+        <Activities {...props} />
         {mayMove && <span className="text-xs text-mulberry">the day may move</span>}
         {mayWrite && (
           <span className="ml-auto flex gap-3 text-xs font-heading pt-1">
@@ -98,30 +74,64 @@ export function SessionCell(props: SessionCellProps) {
       </div>
       {isOpen && (
         <div className="border-t border-dotted border-t-line mt-[0.4rem] pt-[0.3rem] text-sm">
-          <span className="flex gap-4">
-            <button
-              type="button"
-              className="link link-primary"
-              disabled={at <= 0}
-              onClick={() => move(at - 1)}
-              aria-label={`Move ${name} earlier`}
-            >
-              one place earlier
-            </button>
-            <button
-              type="button"
-              className="link link-primary"
-              disabled={at >= order.length - 1}
-              onClick={() => move(at + 1)}
-              aria-label={`Move ${name} later`}
-            >
-              one place later
-            </button>
-          </span>
+          <MoveByButtons {...props} />
           <SessionFacts {...{ session, shelf, row, onEdit }} termId={props.termId} isKept={props.isKept} />
           <AddActivity {...{ session, shelf, row }} isLight={props.isLight} onEdit={onEdit} />
         </div>
       )}
     </div>
+  );
+}
+
+/** The activities with why they stand there, and how much of the session's time they take. */
+function Activities({ planned: { session }, shelf, reasons, mayWrite, onEdit }: SessionCellProps) {
+  const known = (key: string) => shelf.activities.find((activity) => activity.id === key);
+  const minutes = session.activities.reduce((sum, { key }) => sum + (known(key)?.minutes ?? 0), 0);
+  const isOver = minutes > session.minutes + 1e-9;
+  return (
+    <>
+      {session.activities.map(({ key, isPinned }) => (
+        <ActivityChip
+          key={key}
+          activityKey={key}
+          title={known(key)?.title ?? key}
+          isPinned={isPinned}
+          reasons={reasons[key] ?? []}
+          mayWrite={mayWrite}
+          onPin={() => onEdit({ do: 'pin', session: session.id, key, isPinned: !isPinned })}
+          onRemove={() => onEdit({ do: 'remove-activity', session: session.id, key })}
+        />
+      ))}
+      {minutes > 0 && (
+        <span className={`text-xs pt-1 ${isOver ? 'text-mulberry font-bold' : 'text-marigold-ink'}`}>
+          {Math.round(minutes)} of {session.minutes} min
+        </span>
+      )}
+    </>
+  );
+}
+
+/** A session's place changed without dragging. */
+function MoveByButtons({ planned: { session }, name, order, onEdit }: SessionCellProps) {
+  const at = order.indexOf(session.id);
+  const ways = [
+    { to: at - 1, way: 'earlier' },
+    { to: at + 1, way: 'later' },
+  ];
+  return (
+    <span className="flex gap-4">
+      {ways.map(({ to, way }) => (
+        <button
+          key={way}
+          type="button"
+          className="link link-primary"
+          disabled={order[to] === undefined}
+          onClick={() => onEdit({ do: 'move-session', from: session.id, to: order[to]! })}
+          aria-label={`Move ${name} ${way}`}
+        >
+          one place {way}
+        </button>
+      ))}
+    </span>
   );
 }

@@ -15,48 +15,75 @@ interface SessionFactsProps {
   readonly onEdit: (edit: TermEdit) => void;
 }
 
+type ChangeSession = (change: Extract<TermEdit, { do: 'set-session' }>['change']) => void;
+
 /** When a planned session is, how long, with which book and song, and putting it on the bench. */
 export function SessionFacts({ session, shelf, row, termId, isKept, onEdit }: SessionFactsProps) {
-  const set = (change: Extract<TermEdit, { do: 'set-session' }>['change']) =>
-    onEdit({ do: 'set-session', session: session.id, change });
-  const byTheme = <Entry extends { themes: readonly string[]; title: string }>(entries: readonly Entry[]) =>
-    [...entries].sort(
-      (left, right) => Number(right.themes.includes(row.week.theme)) - Number(left.themes.includes(row.week.theme)),
-    );
+  const set: ChangeSession = (change) => onEdit({ do: 'set-session', session: session.id, change });
   return (
     <div className="flex flex-wrap items-baseline gap-y-2 gap-x-[1.1rem] py-[0.4rem] px-0 [&_label]:inline-flex [&_label]:gap-[0.35rem] [&_label]:items-baseline [&_select]:max-w-60 [&_input[type='number']]:w-16">
-      <label>
-        book
-        <select
-          className="select select-sm"
-          value={session.book ?? ''}
-          onChange={({ target }) => set({ book: target.value || null })}
-        >
-          <option value="">none yet</option>
-          {byTheme(shelf.books).map(({ key, title, themes, isBorrowed }) => (
-            <option key={key} value={key}>
-              {title}
-              {themes.includes(row.week.theme) ? ' (on the theme)' : ''}
-              {isBorrowed ? ', borrowed' : ''}
-            </option>
-          ))}
-        </select>
-      </label>
-      <label>
-        song
-        <select
-          className="select select-sm"
-          value={session.song ?? ''}
-          onChange={({ target }) => set({ song: target.value || null })}
-        >
-          <option value="">none yet</option>
-          {byTheme(shelf.songs).map(({ key, title }) => (
-            <option key={key} value={key}>
-              {title}
-            </option>
-          ))}
-        </select>
-      </label>
+      <EntryChoice
+        {...{ label: 'book', entries: shelf.books, value: session.book, theme: row.week.theme }}
+        onChoose={(book) => set({ book })}
+      />
+      <EntryChoice
+        {...{ label: 'song', entries: shelf.songs, value: session.song, theme: row.week.theme }}
+        onChoose={(song) => set({ song })}
+      />
+      <WhenAndHowLong {...{ session, set }} />
+      <ToTheBench {...{ session, termId, isKept }} />
+      <button
+        type="button"
+        className="link link-primary"
+        onClick={() => onEdit({ do: 'remove-session', session: session.id })}
+      >
+        take the session out
+      </button>
+    </div>
+  );
+}
+
+interface EntryChoiceProps {
+  readonly label: string;
+  readonly entries: readonly {
+    readonly key: string;
+    readonly title: string;
+    readonly themes: readonly string[];
+    readonly isBorrowed?: boolean;
+  }[];
+  readonly value: string | null;
+  readonly theme: string;
+  readonly onChoose: (key: string | null) => void;
+}
+
+/** A book or song of the shelf, those on the week's theme first. */
+function EntryChoice({ label, entries, value, theme, onChoose }: EntryChoiceProps) {
+  const isOnTheme = ({ themes }: { readonly themes: readonly string[] }) => themes.includes(theme);
+  const ordered = [...entries].sort((left, right) => Number(isOnTheme(right)) - Number(isOnTheme(left)));
+  return (
+    <label>
+      {label}
+      <select
+        className="select select-sm"
+        value={value ?? ''}
+        onChange={({ target }) => onChoose(target.value || null)}
+      >
+        <option value="">none yet</option>
+        {ordered.map((entry) => (
+          <option key={entry.key} value={entry.key}>
+            {entry.title}
+            {isOnTheme(entry) ? ' (on the theme)' : ''}
+            {entry.isBorrowed ? ', borrowed' : ''}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+function WhenAndHowLong({ session, set }: { session: TermSession; set: ChangeSession }) {
+  return (
+    <>
       <label>
         day
         <select
@@ -88,20 +115,10 @@ export function SessionFacts({ session, shelf, row, termId, isKept, onEdit }: Se
           min={1}
           max={240}
           value={session.minutes}
-          onChange={({ target }) =>
-            target.valueAsNumber >= 1 && target.valueAsNumber <= 240 && set({ minutes: target.valueAsNumber })
-          }
+          onChange={({ target: { valueAsNumber: minutes } }) => minutes >= 1 && minutes <= 240 && set({ minutes })}
         />
       </label>
-      <ToTheBench {...{ session, termId, isKept }} />
-      <button
-        type="button"
-        className="link link-primary"
-        onClick={() => onEdit({ do: 'remove-session', session: session.id })}
-      >
-        take the session out
-      </button>
-    </div>
+    </>
   );
 }
 

@@ -11,6 +11,7 @@ import { SaveBanner } from '../autosave/SaveBanner.tsx';
 import { SaveStatus } from '../autosave/SaveStatus.tsx';
 import { useEditKeys } from '../autosave/useEditKeys.ts';
 import { useAutosave, type Keeping } from '../autosave/useAutosave.ts';
+import { Refusal } from '../ui/Refusal.tsx';
 import { movingWords } from '../moving/movingWords.ts';
 import { useMoveSensors } from '../moving/useMoveSensors.ts';
 import { DaysPanel } from './DaysPanel.tsx';
@@ -76,19 +77,8 @@ export function TermRoom(props: TermProps) {
         )}
       </TermHead>
       <ProposalBar proposal={proposal} onStop={stop} onForget={forget} />
-      <SaveBanner
-        keeping={keeping}
-        onKeepOver={(newer) => {
-          overwriteRemote(newer);
-          room.take(newer.value);
-          room.take(term);
-        }}
-        onTakeTheirs={(newer) => {
-          loadRemote(newer);
-          room.take(newer.value);
-        }}
-      />
-      <Refusal room={room} />
+      <SaveBanner {...{ keeping, loadRemote, overwriteRemote }} value={term} onTake={room.take} />
+      <Refusal refusal={room.refusal} onDismiss={room.dismiss} />
       <div className="flex flex-wrap gap-y-[0.2rem] gap-x-8 py-2 px-6 border-b border-b-line">
         <DaysPanel {...{ term, mayWrite }} onEdit={edit} />
         <SequencePanel {...{ term, stepsLeft, mayWrite }} soundOrder={props.soundOrder} onEdit={edit} />
@@ -145,18 +135,6 @@ function TermLinks({ id, mayWrite, hasSounds }: { id: string; mayWrite: boolean;
       <a href="/term?all">All terms</a>
       {mayWrite && <a href="/term/new">Start another term</a>}
     </span>
-  );
-}
-
-function Refusal({ room }: { room: TermRoomState }) {
-  if (!room.refusal) return null;
-  return (
-    <p className="alert alert-warning mx-6 my-2.5" role="alert">
-      {room.refusal}{' '}
-      <button type="button" className="link link-primary" onClick={room.dismiss}>
-        Close
-      </button>
-    </p>
   );
 }
 

@@ -28,7 +28,7 @@ interface WeekRowViewProps {
 /** A week: its date, theme and notes, its sessions, and the skills they touch. */
 export function WeekRowView(props: WeekRowViewProps) {
   const { row, index, shelf, skills, reasons, names, today, mayWrite, onEdit } = props;
-  const { week, number, sessions, isLight, step, notes } = row;
+  const { week, number, sessions, isLight } = row;
   const isOff = number === null && sessions.length > 0;
   return (
     <li className={`week ${isOff ? 'week-off' : ''}`} aria-label={weekName(row)}>
@@ -36,58 +36,7 @@ export function WeekRowView(props: WeekRowViewProps) {
         <strong>{shortDay(sessions[0]?.on ?? week.monday)}</strong>
         <span>{number === null ? 'none held' : `week ${number}`}</span>
       </div>
-      <div className="grid content-start gap-0.5 [&>input]:font-heading [&>input]:font-bold [&>input]:bg-transparent [&>input]:w-full [&>input]:border-b [&>input]:border-dotted [&>input]:border-transparent [&>input:is(:hover,:focus)]:border-soft">
-        <input
-          aria-label={`Theme of ${weekName(row)}`}
-          key={week.theme}
-          defaultValue={week.theme.replaceAll('-', ' ')}
-          placeholder="no theme yet"
-          maxLength={80}
-          readOnly={!mayWrite}
-          onBlur={({ target }) => {
-            const theme = asThemeKey(target.value);
-            if (theme !== week.theme) onEdit({ do: 'set-theme', week: index, theme });
-          }}
-          onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-        />
-        {step && <span className="text-sm text-soft">{step}</span>}
-        {notes.map((note) => (
-          <span key={describeWeekNote(note)} className="text-xs text-mulberry">
-            {describeWeekNote(note)}
-          </span>
-        ))}
-        {mayWrite && (
-          <details className="text-sm [&_summary]:min-h-6 [&_summary]:text-soft [&_summary]:cursor-pointer [&_summary]:list-none [&_summary]:underline [&_summary]:decoration-dotted [&_summary]:underline-offset-[3px] [&_summary]:w-fit [&_label]:block">
-            <summary>this week</summary>
-            <label>
-              <input
-                className="checkbox checkbox-sm"
-                type="checkbox"
-                checked={week.isHeavy}
-                onChange={({ target }) => onEdit({ do: 'set-heavy', week: index, isHeavy: target.checked })}
-              />{' '}
-              a busy week: keep it light
-            </label>
-            <label>
-              <input
-                className="checkbox checkbox-sm"
-                type="checkbox"
-                checked={week.pausesSequence}
-                onChange={({ target }) => onEdit({ do: 'pause-sequence', week: index, pauses: target.checked })}
-              />{' '}
-              the sequence waits
-            </label>
-            <button
-              type="button"
-              className="link link-primary"
-              disabled={sessions.length >= 7}
-              onClick={() => onEdit({ do: 'add-session', week: index, id: newId() })}
-            >
-              add a session
-            </button>
-          </details>
-        )}
-      </div>
+      <WeekFacts {...{ row, index, mayWrite, onEdit }} />
       <div>
         {sessions.length === 0 && <span className="text-soft">no session</span>}
         {sessions.map((planned) => (
@@ -105,6 +54,69 @@ export function WeekRowView(props: WeekRowViewProps) {
       </div>
       <SkillStrip skills={skills} />
     </li>
+  );
+}
+
+/** A week's theme, its step of the sequence, what is to be known of it, and what can be set. */
+function WeekFacts({ row, index, mayWrite, onEdit }: Pick<WeekRowViewProps, 'row' | 'index' | 'mayWrite' | 'onEdit'>) {
+  const { week, step, notes } = row;
+  return (
+    <div className="grid content-start gap-0.5 [&>input]:font-heading [&>input]:font-bold [&>input]:bg-transparent [&>input]:w-full [&>input]:border-b [&>input]:border-dotted [&>input]:border-transparent [&>input:is(:hover,:focus)]:border-soft">
+      <input
+        aria-label={`Theme of ${weekName(row)}`}
+        key={week.theme}
+        defaultValue={week.theme.replaceAll('-', ' ')}
+        placeholder="no theme yet"
+        maxLength={80}
+        readOnly={!mayWrite}
+        onBlur={({ target }) => {
+          const theme = asThemeKey(target.value);
+          if (theme !== week.theme) onEdit({ do: 'set-theme', week: index, theme });
+        }}
+        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+      />
+      {step && <span className="text-sm text-soft">{step}</span>}
+      {notes.map((note) => (
+        <span key={describeWeekNote(note)} className="text-xs text-mulberry">
+          {describeWeekNote(note)}
+        </span>
+      ))}
+      {mayWrite && <ThisWeek {...{ row, index, onEdit }} />}
+    </div>
+  );
+}
+
+function ThisWeek({ row: { week, sessions }, index, onEdit }: Pick<WeekRowViewProps, 'row' | 'index' | 'onEdit'>) {
+  return (
+    <details className="text-sm [&_summary]:min-h-6 [&_summary]:text-soft [&_summary]:cursor-pointer [&_summary]:list-none [&_summary]:underline [&_summary]:decoration-dotted [&_summary]:underline-offset-[3px] [&_summary]:w-fit [&_label]:block">
+      <summary>this week</summary>
+      <label>
+        <input
+          className="checkbox checkbox-sm"
+          type="checkbox"
+          checked={week.isHeavy}
+          onChange={({ target }) => onEdit({ do: 'set-heavy', week: index, isHeavy: target.checked })}
+        />{' '}
+        a busy week: keep it light
+      </label>
+      <label>
+        <input
+          className="checkbox checkbox-sm"
+          type="checkbox"
+          checked={week.pausesSequence}
+          onChange={({ target }) => onEdit({ do: 'pause-sequence', week: index, pauses: target.checked })}
+        />{' '}
+        the sequence waits
+      </label>
+      <button
+        type="button"
+        className="link link-primary"
+        disabled={sessions.length >= 7}
+        onClick={() => onEdit({ do: 'add-session', week: index, id: newId() })}
+      >
+        add a session
+      </button>
+    </details>
   );
 }
 

@@ -41,9 +41,11 @@ export function tables(): Sequelize {
       modelName: tableName,
     });
   definePeople(define);
-  defineShelfAndHomes(define);
+  defineShelf(define);
+  defineHomes(define);
   defineSessions(define);
   defineSendings(define);
+  defineLettersAndReplies(define);
   defineSoundsAndWords(define);
   tieTogether();
   readyFor = sequelize;
@@ -88,7 +90,7 @@ function definePeople(define: Define): void {
   });
 }
 
-function defineShelfAndHomes(define: Define): void {
+function defineShelf(define: Define): void {
   define(ShelfItemRow, 'shelf_items', {
     id: uuidKey(),
     programmeId: uuid(),
@@ -123,6 +125,9 @@ function defineShelfAndHomes(define: Define): void {
     neededOn: day(),
     cancelledAt: maybe(DataTypes.DATE),
   });
+}
+
+function defineHomes(define: Define): void {
   define(HomeRow, 'homes', {
     id: uuidKey(),
     programmeId: uuid(),
@@ -240,6 +245,9 @@ function defineSendings(define: Define): void {
     language: text(),
     sentAt: moment(),
   });
+}
+
+function defineLettersAndReplies(define: Define): void {
   define(MessageRow, 'messages', {
     id: uuidKey(),
     programmeId: maybe(DataTypes.UUID),
