@@ -1,6 +1,4 @@
 import assert from 'node:assert/strict';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { test } from 'node:test';
 import { composeGuide } from '../../src/core/guide/composeGuide.ts';
 import type { Guide, GuideSegment } from '../../src/core/guide/guide.ts';
@@ -18,17 +16,13 @@ import type { ShelfActivity } from '../../src/core/shelf/shelfEntries.ts';
 import { authorSpeech } from '../../src/messages/speeches.ts';
 import { guideLanguage } from '../../src/messages/guideSpeech.ts';
 import { naiveAmount, naiveText, type Values } from './naive.ts';
+import { activities, things } from './demo.ts';
 import { withoutWords, wordsOnPaper } from './onPaper.ts';
 import { countFaults, thingsNamedIn, unfilledFaults } from './proofreading.ts';
 import { FIXED_NUMBERS, NAMED_ONLY } from './reasons.ts';
 
 /** Everything a home can be sent, at every level, at every end of a dial and with every swap. `CONTENT=all` also turns dials in pairs. */
 const EVERYTHING = process.env.CONTENT === 'all';
-const DEMO = join(import.meta.dirname, '../../demo');
-const read = <Entry>(file: string) =>
-  (JSON.parse(readFileSync(join(DEMO, `${file}.json`), 'utf8')) as Record<string, Entry[]>)[file]!;
-const things = Object.fromEntries(read<Thing>('things').map((thing) => [thing.key, thing]));
-const activities = read<ShelfActivity>('activities');
 /** Stands where the script's own thing is not to be had; it is never permitted, so the swap is taken. */
 const NOWHERE: Thing = {
   key: 'nowhere',

@@ -1,13 +1,10 @@
 import assert from 'node:assert/strict';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { test } from 'node:test';
 import { generatedParts } from '../../src/core/makers/generatedParts.ts';
 import { runMaker, type Maker } from '../../src/core/makers/maker.ts';
 import type { MakerLine, MakerOutput } from '../../src/core/makers/makerOutput.ts';
 import { MAKERS } from '../../src/core/makers/makers.ts';
 import { VARIANTS } from '../../src/core/makers/variant.ts';
-import type { Thing } from '../../src/core/materials/thing.ts';
 import { LEVELS, type LevelName } from '../../src/core/session/levelName.ts';
 import type { Line } from '../../src/core/session/line.ts';
 import {
@@ -16,19 +13,14 @@ import {
   type MakerValues,
   type NumberSchool,
 } from '../../src/core/session/makerSource.ts';
-import type { ShelfActivity } from '../../src/core/shelf/shelfEntries.ts';
 import { authorSpeech } from '../../src/messages/speeches.ts';
 import { makerSettings } from './makerSettings.ts';
+import { activities, things } from './demo.ts';
 import { withoutWords, wordsOnPaper } from './onPaper.ts';
 import { countFaults, thingsNamedIn, unfilledFaults } from './proofreading.ts';
 
 /** Every run of every maker. `CONTENT=all` also takes each setting of the dials after each school. */
 const EVERYTHING = process.env.CONTENT === 'all';
-const DEMO = join(import.meta.dirname, '../../demo');
-const read = <Entry>(file: string) =>
-  (JSON.parse(readFileSync(join(DEMO, `${file}.json`), 'utf8')) as Record<string, Entry[]>)[file]!;
-const things = Object.fromEntries(read<Thing>('things').map((thing) => [thing.key, thing]));
-const activities = read<ShelfActivity>('activities');
 
 /** Settings of a maker in each way of running it, and as it starts after each school. */
 function runsOf(maker: Maker): { values: MakerValues; school: NumberSchool }[] {

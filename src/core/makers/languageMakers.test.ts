@@ -1,33 +1,18 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { authorSpeech } from '../../messages/speeches.ts';
-import { USUAL_SETTINGS, type MakerSettings, type MakerValues } from '../session/makerSource.ts';
+import { type MakerValues } from '../session/makerSource.ts';
 import { ACCENTS } from '../sounds/accents.ts';
 import { SOUND_UNITS } from '../sounds/soundUnits.ts';
 import { letterSupply } from '../words/letterSupply.ts';
 import { findStarts } from '../words/starts.ts';
 import { portionDays } from './byHeart.ts';
-import { firstValues, runMaker } from './maker.ts';
 import type { MakerOutput } from './makerOutput.ts';
-import { findMaker } from './makers.ts';
 import { spellingPictures } from './pictureSpelling.ts';
 import { soundSessionParts } from './soundSession.ts';
 import { STORY_SOUNDS } from './soundStory.ts';
 import { knownWords } from './wordKnowledge.ts';
+import { made, make } from '../../../tests/support/makers.ts';
 
-function make(id: string, values: MakerValues = {}, settings: Partial<MakerSettings> = {}) {
-  const maker = findMaker(id)!;
-  return runMaker(
-    maker,
-    { ...firstValues(maker), ...values },
-    { settings: { ...USUAL_SETTINGS, ...settings }, speech: authorSpeech },
-  );
-}
-function made(id: string, values: MakerValues = {}, settings: Partial<MakerSettings> = {}): MakerOutput {
-  const answer = make(id, values, settings);
-  assert.ok(answer.ok, JSON.stringify(answer));
-  return answer.value;
-}
 const why = (id: string, values: MakerValues) => {
   const answer = make(id, values);
   return answer.ok ? 'made' : 'why' in answer.problem ? answer.problem.why : answer.problem.code;

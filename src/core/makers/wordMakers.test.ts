@@ -1,6 +1,5 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { authorSpeech } from '../../messages/speeches.ts';
 import type { Drawing, Shape } from '../page/drawing.ts';
 import { USUAL_SETTINGS, type MakerSettings, type MakerValues } from '../session/makerSource.ts';
 import { ACCENTS } from '../sounds/accents.ts';
@@ -9,26 +8,11 @@ import { wordPieces } from '../sounds/wordPieces.ts';
 import { PICTURE_WORD } from '../words/pictureWords.ts';
 import { findRhymes } from '../words/rhymes.ts';
 import { findStarts } from '../words/starts.ts';
-import { firstValues, runMaker } from './maker.ts';
 import type { MakerOutput } from './makerOutput.ts';
 import { findMaker } from './makers.ts';
 import { rhymeRows } from './rhymePot.ts';
 import { knownWords } from './wordKnowledge.ts';
-
-function make(id: string, values: MakerValues = {}, settings: Partial<MakerSettings> = {}) {
-  const maker = findMaker(id)!;
-  return runMaker(
-    maker,
-    { ...firstValues(maker), ...values },
-    { settings: { ...USUAL_SETTINGS, ...settings }, speech: authorSpeech },
-  );
-}
-
-function made(id: string, values: MakerValues = {}, settings: Partial<MakerSettings> = {}): MakerOutput {
-  const answer = make(id, values, settings);
-  assert.ok(answer.ok, JSON.stringify(answer));
-  return answer.value;
-}
+import { made, make } from '../../../tests/support/makers.ts';
 
 const refused = (id: string, values: MakerValues, settings: Partial<MakerSettings> = {}) => {
   const answer = make(id, values, settings);

@@ -1,6 +1,6 @@
 import { OVERRIDE_BY_WORD } from './overrides.ts';
 import type { Accent } from './accents.ts';
-import { readReading, type Reading } from './phones.ts';
+import { CONSONANTS, readReading, type Reading } from './phones.ts';
 
 /** What is known of how words are said. */
 export interface Pronunciations {
@@ -17,32 +17,7 @@ const CODES: readonly string[] = [
     `${vowel}1`,
     `${vowel}2`,
   ]),
-  ...[
-    'B',
-    'CH',
-    'D',
-    'DH',
-    'F',
-    'G',
-    'HH',
-    'JH',
-    'K',
-    'L',
-    'M',
-    'N',
-    'NG',
-    'P',
-    'R',
-    'S',
-    'SH',
-    'T',
-    'TH',
-    'V',
-    'W',
-    'Y',
-    'Z',
-  ],
-  'ZH',
+  ...CONSONANTS,
 ];
 const FIRST_CODE = '#'.charCodeAt(0);
 

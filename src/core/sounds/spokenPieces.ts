@@ -3,7 +3,7 @@ import type { Piece } from './align.ts';
 import type { WordPieces } from './wordPieces.ts';
 
 /** How a sound is written so that an adult who reads it says the sound and not the name of a letter. */
-const SPOKEN: Readonly<Record<Phone, string>> = {
+export const SPOKEN: Readonly<Record<Phone, string>> = {
   ...{
     AA: 'ah',
     AE: 'a',

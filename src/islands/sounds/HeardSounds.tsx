@@ -1,4 +1,5 @@
 import type { SaidSound } from '../../core/makers/soundsSaid.ts';
+import { SoundPlayer } from './SoundPlayer.tsx';
 
 /** The sounds that are said here, in the programme's own voice; nothing where none of them is recorded. */
 export function HeardSounds({ sounds, recorded }: { sounds: readonly SaidSound[]; recorded: readonly string[] }) {
@@ -9,13 +10,7 @@ export function HeardSounds({ sounds, recorded }: { sounds: readonly SaidSound[]
       {heard.map(({ sound, letters }) => (
         <li key={sound} className="flex items-center gap-2">
           <span className="drawn-text text-lg">{letters}</span>
-          <audio
-            controls
-            preload="none"
-            className="h-9 w-52"
-            aria-label={`The sound of ${letters}`}
-            src={`/api/sounds/${sound}`}
-          />
+          <SoundPlayer {...{ sound, letters }} />
         </li>
       ))}
     </ul>

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { SoundPlayer } from './SoundPlayer.tsx';
 import { useRecorder, type RecorderProblem } from './useRecorder.ts';
 
 /** A sound as its row shows it. */
@@ -47,14 +48,7 @@ export function SoundRecorder({ sounds, mayWrite }: { sounds: readonly SoundRow[
               <td>
                 <div className="flex flex-wrap items-center gap-2">
                   {row.milliseconds !== null && (
-                    <audio
-                      key={takes}
-                      controls
-                      preload="none"
-                      className="h-9 w-56"
-                      aria-label={`The sound of ${row.letters[0]}`}
-                      src={`/api/sounds/${row.sound}?take=${takes}`}
-                    />
+                    <SoundPlayer sound={row.sound} letters={row.letters[0]!} take={takes} />
                   )}
                   {mayWrite && (
                     <RowButtons

@@ -1,6 +1,9 @@
+import type { Schema } from 'yup';
 import type { FieldProblem } from '../../contracts/fieldProblem.ts';
+import { checkForm } from '../../contracts/problems.ts';
 import { describeError } from '../../messages/errors.ts';
 import { toEdgeError } from './answers.ts';
+import { EdgeError } from './errors.ts';
 
 /** What a page shows of a form that was not taken. */
 export interface FormAnswer {
@@ -24,4 +27,20 @@ export function formAnswer(thrown: unknown, fields: readonly string[]): FormAnsw
     text: isAtFields ? undefined : describeError(error.code, error.details),
     retryAfterSeconds,
   };
+}
+
+/** Checks a form and does what it asks: null when it was done, otherwise what the page shows of why it was not. */
+export async function takeForm<Form>(
+  schema: Schema<Form> & { readonly fields: object },
+  fields: Record<string, unknown>,
+  act: (form: Form) => Promise<unknown>,
+): Promise<FormAnswer | null> {
+  const form = checkForm(schema, fields);
+  try {
+    if (!form.ok) throw new EdgeError('wrong-input', { problems: form.problem });
+    await act(form.value);
+    return null;
+  } catch (thrown) {
+    return formAnswer(thrown, Object.keys(schema.fields));
+  }
 }

@@ -27,6 +27,15 @@ export async function readActivities(
   return rows.map(({ key, title, body }) => ({ key, title, activity: body as unknown as ActivityEntry }));
 }
 
+/** Parts that were answered, with the copy of the guide that was answered. */
+const TIMED_PARTS = `FROM reply_parts
+       JOIN replies ON replies.id = reply_parts.reply_id
+       JOIN guide_links ON guide_links.id = replies.link_id
+       JOIN guide_copies ON guide_copies.link_id = replies.link_id AND guide_copies.edition = replies.edition`;
+/** Those of a programme and of the keys asked for, with planned and real minutes. */
+const ASKED_FOR = `guide_links.programme_id = :programmeId AND reply_parts.shelf_key IN (:keys)
+        AND reply_parts.minutes IS NOT NULL AND reply_parts.planned_minutes > 0`;
+
 /**
  * Timed answers to activities since their last correction. A guide that went out before that correction was planned
  * without it, so its plan is corrected likewise first. One query.
@@ -40,13 +49,9 @@ export function readTimedAnswers(
     `SELECT reply_parts.shelf_key AS key, reply_parts.minutes::float AS minutes,
             (reply_parts.planned_minutes * CASE WHEN guide_copies.sent_at < shelf_items.minutes_corrected_at
                THEN coalesce(shelf_items.corrected_factor, 1) ELSE 1 END)::float AS planned
-       FROM reply_parts
-       JOIN replies ON replies.id = reply_parts.reply_id
-       JOIN guide_links ON guide_links.id = replies.link_id
-       JOIN guide_copies ON guide_copies.link_id = replies.link_id AND guide_copies.edition = replies.edition
+       ${TIMED_PARTS}
        JOIN shelf_items ON shelf_items.programme_id = guide_links.programme_id AND shelf_items.kind = 'activity' AND shelf_items.key = reply_parts.shelf_key
-      WHERE guide_links.programme_id = :programmeId AND reply_parts.shelf_key IN (:keys)
-        AND reply_parts.minutes IS NOT NULL AND reply_parts.planned_minutes > 0
+      WHERE ${ASKED_FOR}
         AND (shelf_items.minutes_corrected_at IS NULL OR replies.replied_at > shelf_items.minutes_corrected_at)`,
     { replacements: { programmeId, keys: [...keys] }, type: QueryTypes.SELECT, transaction },
   );
@@ -65,14 +70,10 @@ export function readTimedMakerAnswers(
     `SELECT reply_parts.shelf_key AS key, reply_parts.minutes::float AS minutes,
             (reply_parts.planned_minutes * CASE WHEN guide_copies.sent_at < (pace.kept->>'at')::timestamptz
                THEN (pace.kept->>'last')::float ELSE 1 END)::float AS planned
-       FROM reply_parts
-       JOIN replies ON replies.id = reply_parts.reply_id
-       JOIN guide_links ON guide_links.id = replies.link_id
-       JOIN guide_copies ON guide_copies.link_id = replies.link_id AND guide_copies.edition = replies.edition
+       ${TIMED_PARTS}
        JOIN programmes ON programmes.id = guide_links.programme_id
       CROSS JOIN LATERAL (SELECT programmes.settings->'makerPaces'->reply_parts.shelf_key AS kept) AS pace
-      WHERE guide_links.programme_id = :programmeId AND reply_parts.shelf_key IN (:keys)
-        AND reply_parts.minutes IS NOT NULL AND reply_parts.planned_minutes > 0
+      WHERE ${ASKED_FOR}
         AND (pace.kept IS NULL OR replies.replied_at > (pace.kept->>'at')::timestamptz)`,
     { replacements: { programmeId, keys: [...keys] }, type: QueryTypes.SELECT, transaction },
   );
