@@ -9,6 +9,7 @@ import {
   signIn,
   signInByForm,
   startSession,
+  takeUp,
 } from './steps.ts';
 
 test('an author makes a session, turns a dial, reorders by keyboard, sends it; a home follows and answers; the author reads', async ({
@@ -62,8 +63,7 @@ test('an author makes a session, turns a dial, reorders by keyboard, sends it; a
     await expect(part(page, 'Carts and lids').getByText('Hello to Carts and lids is one long sit')).toBeVisible();
     const handle = page.getByRole('button', { name: /^Wheel hunt .* move on the tape/ });
     await handle.focus();
-    await page.keyboard.press('Space');
-    await expect(page.getByText('Wheel hunt is at place 4 of 5.')).toBeAttached();
+    await takeUp(page, 'Wheel hunt is at place 4 of 5.');
     await page.keyboard.press('ArrowLeft');
     await expect(page.getByText('Wheel hunt is at place 3 of 5.')).toBeAttached();
     await page.keyboard.press('Space');

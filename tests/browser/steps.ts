@@ -71,6 +71,16 @@ export async function isKept(page: Page): Promise<void> {
   await expect(page.getByRole('link', { name: /^Send to/ })).toBeVisible();
 }
 
+/**
+ * Takes up what is focused, to carry it by keys. What is taken up listens for arrow keys from the page's next timer on, and
+ * a browser may hand over a key before a timer that is due: so one of our own, set later, is waited for.
+ */
+export async function takeUp(page: Page, announced: string | RegExp): Promise<void> {
+  await page.keyboard.press('Space');
+  await expect(page.getByText(announced)).toBeAttached();
+  await page.evaluate(() => new Promise((next) => setTimeout(next)));
+}
+
 export function part(page: Page, title: string): Locator {
   return page.locator('section.segment').filter({ has: page.getByRole('heading', { name: title, exact: true }) });
 }

@@ -1,5 +1,5 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
-import { address, benchIsReady, expectAccessible, openDemoSounds, signIn, TERM } from './steps.ts';
+import { address, benchIsReady, expectAccessible, openDemoSounds, signIn, takeUp, TERM } from './steps.ts';
 
 const week = (page: Page, name: string): Locator => page.getByRole('listitem', { name, exact: true });
 const isKept = (page: Page) => expect(page.getByRole('status').filter({ hasText: 'saved at' })).toBeVisible();
@@ -166,8 +166,7 @@ test('the same by keyboard alone: frame, propose, pin, move, undo, put on the be
   );
 
   await week(page, 'week 1').getByRole('button', { name: 'Move wheels, 8 Apr', exact: true }).focus();
-  await page.keyboard.press('Space');
-  await expect(page.getByText(/wheels, 8 Apr is at place 1 of 12/)).toBeAttached();
+  await takeUp(page, /wheels, 8 Apr is at place 1 of 12/);
   await page.keyboard.press('ArrowDown');
   await expect(page.getByText(/wheels, 8 Apr is at place 2 of 12/)).toBeAttached();
   await page.keyboard.press('Space');
