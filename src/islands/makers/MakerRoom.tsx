@@ -178,6 +178,7 @@ function Materials({ made, things, policy }: { made: MakerOutput } & Pick<MakerR
   return (
     <>
       <h2>Things</h2>
+      {made.materials.length === 0 && <p className="text-soft">Nothing has to be fetched.</p>}
       <ul className="[&>li]:border-t [&>li]:border-t-line [&>li]:py-[0.3rem] [&>li]:px-0">
         {made.materials.map(({ item, qty, swaps }) => (
           <li key={item}>

@@ -101,7 +101,7 @@ function WhenAndHowLong({ session, set }: { session: TermSession; set: ChangeSes
       <label>
         time
         <input
-          className="input input-sm"
+          className="input input-sm w-32"
           type="time"
           value={session.time}
           onChange={({ target }) => target.value && set({ time: target.value })}
