@@ -110,14 +110,7 @@ function Children() {
             <TickField name={`children.${index}.mouthing`} label="Still puts things into the mouth" />
             <TickField name={`children.${index}.leftHanded`} label="Works with the left hand" />
           </div>
-          <button
-            type="button"
-            className="btn btn-outline btn-sm justify-self-start"
-            aria-label={`Take out child ${index + 1}`}
-            onClick={() => remove(index)}
-          >
-            Take out
-          </button>
+          <TakeOut what={`child ${index + 1}`} onPress={() => remove(index)} />
         </div>
       ))}
       <button type="button" className="btn btn-outline btn-sm justify-self-start" onClick={() => append(NEW_CHILD)}>
@@ -150,14 +143,7 @@ function Things({ things }: { readonly things: readonly Pickable[] }) {
               isMust
               options={{ valueAsNumber: true }}
             />
-            <button
-              type="button"
-              className="btn btn-outline btn-sm justify-self-start"
-              aria-label={`Take out thing ${index + 1}`}
-              onClick={() => remove(index)}
-            >
-              Take out
-            </button>
+            <TakeOut what={`thing ${index + 1}`} onPress={() => remove(index)} />
           </div>
         ))}
       </div>
@@ -169,5 +155,18 @@ function Things({ things }: { readonly things: readonly Pickable[] }) {
         Add a thing
       </button>
     </fieldset>
+  );
+}
+
+function TakeOut({ what, onPress }: { readonly what: string; readonly onPress: () => void }) {
+  return (
+    <button
+      type="button"
+      className="btn btn-outline btn-sm justify-self-start"
+      aria-label={`Take out ${what}`}
+      onClick={onPress}
+    >
+      Take out
+    </button>
   );
 }

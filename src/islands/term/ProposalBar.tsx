@@ -1,5 +1,6 @@
 import { skillWords } from '../../messages/skills.ts';
 import { countWords } from '../../messages/term.ts';
+import { Refusal } from '../ui/Refusal.tsx';
 import type { Proposal } from './useProposal.ts';
 
 interface ProposalBarProps {
@@ -12,15 +13,7 @@ interface ProposalBarProps {
 export function ProposalBar({ proposal, onStop, onForget }: ProposalBarProps) {
   const { phase, score, bound, unmet, progress, message } = proposal;
   if (phase === 'idle') return null;
-  if (phase === 'failed')
-    return (
-      <p className="alert alert-warning banner mx-6 my-2.5" role="alert">
-        {message}{' '}
-        <button type="button" className="link link-primary" onClick={onForget}>
-          Close
-        </button>
-      </p>
-    );
+  if (phase === 'failed') return <Refusal refusal={message} onDismiss={onForget} />;
   const missing = Object.entries(unmet).map(([skill, times]) => `${skillWords(skill)} ${countWords(times)} more`);
   return (
     <div

@@ -27,56 +27,64 @@ export async function readActivities(
   return rows.map(({ key, title, body }) => ({ key, title, activity: body as unknown as ActivityEntry }));
 }
 
-/** Parts that were answered, with the copy of the guide that was answered. */
-const TIMED_PARTS = `FROM reply_parts
+/** Where a correction is kept: the tables that hold it, when it was made, and what minutes were multiplied by. */
+interface CorrectionPlace {
+  readonly join: string;
+  readonly at: string;
+  readonly factor: string;
+}
+
+/** A shelf entry keeps its own. */
+const ON_THE_SHELF: CorrectionPlace = {
+  join: `JOIN shelf_items ON shelf_items.programme_id = guide_links.programme_id AND shelf_items.kind = 'activity' AND shelf_items.key = reply_parts.shelf_key`,
+  at: 'shelf_items.minutes_corrected_at',
+  factor: 'coalesce(shelf_items.corrected_factor, 1)',
+};
+
+/** Those of makers stand in the settings of the programme. */
+const IN_THE_PROGRAMME: CorrectionPlace = {
+  join: `JOIN programmes ON programmes.id = guide_links.programme_id
+      CROSS JOIN LATERAL (SELECT programmes.settings->'makerPaces'->reply_parts.shelf_key AS kept) AS pace`,
+  at: "(pace.kept->>'at')::timestamptz",
+  factor: "(pace.kept->>'last')::float",
+};
+
+/** Timed answers since the last correction; what was planned before it is taken as planned with it. One query. */
+function readTimed(
+  { join, at, factor }: CorrectionPlace,
+  { programmeId, keys, transaction }: { programmeId: string; keys: readonly string[]; transaction?: Transaction },
+): Promise<TimedAnswer[]> {
+  return tables().query<TimedAnswer>(
+    `SELECT reply_parts.shelf_key AS key, reply_parts.minutes::float AS minutes,
+            (reply_parts.planned_minutes * CASE WHEN guide_copies.sent_at < ${at} THEN ${factor} ELSE 1 END)::float AS planned
+       FROM reply_parts
        JOIN replies ON replies.id = reply_parts.reply_id
        JOIN guide_links ON guide_links.id = replies.link_id
-       JOIN guide_copies ON guide_copies.link_id = replies.link_id AND guide_copies.edition = replies.edition`;
-/** Those of a programme and of the keys asked for, with planned and real minutes. */
-const ASKED_FOR = `guide_links.programme_id = :programmeId AND reply_parts.shelf_key IN (:keys)
-        AND reply_parts.minutes IS NOT NULL AND reply_parts.planned_minutes > 0`;
+       JOIN guide_copies ON guide_copies.link_id = replies.link_id AND guide_copies.edition = replies.edition
+       ${join}
+      WHERE guide_links.programme_id = :programmeId AND reply_parts.shelf_key IN (:keys)
+        AND reply_parts.minutes IS NOT NULL AND reply_parts.planned_minutes > 0
+        AND (${at} IS NULL OR replies.replied_at > ${at})`,
+    { replacements: { programmeId, keys: [...keys] }, type: QueryTypes.SELECT, transaction },
+  );
+}
 
-/**
- * Timed answers to activities since their last correction. A guide that went out before that correction was planned
- * without it, so its plan is corrected likewise first. One query.
- */
+/** Timed answers to activities since their last correction, by their keys. One query. */
 export function readTimedAnswers(
   programmeId: string,
   keys: readonly string[],
   transaction?: Transaction,
 ): Promise<TimedAnswer[]> {
-  return tables().query<TimedAnswer>(
-    `SELECT reply_parts.shelf_key AS key, reply_parts.minutes::float AS minutes,
-            (reply_parts.planned_minutes * CASE WHEN guide_copies.sent_at < shelf_items.minutes_corrected_at
-               THEN coalesce(shelf_items.corrected_factor, 1) ELSE 1 END)::float AS planned
-       ${TIMED_PARTS}
-       JOIN shelf_items ON shelf_items.programme_id = guide_links.programme_id AND shelf_items.kind = 'activity' AND shelf_items.key = reply_parts.shelf_key
-      WHERE ${ASKED_FOR}
-        AND (shelf_items.minutes_corrected_at IS NULL OR replies.replied_at > shelf_items.minutes_corrected_at)`,
-    { replacements: { programmeId, keys: [...keys] }, type: QueryTypes.SELECT, transaction },
-  );
+  return readTimed(ON_THE_SHELF, { programmeId, keys, ...(transaction && { transaction }) });
 }
 
-/**
- * Timed answers to parts straight from makers since their last correction, by the name answers are kept under; guides that
- * went out before it are taken as planned with it. One query.
- */
+/** Timed answers to parts straight from makers since their last correction, by the name answers are kept under. One query. */
 export function readTimedMakerAnswers(
   programmeId: string,
   keys: readonly string[],
   transaction?: Transaction,
 ): Promise<TimedAnswer[]> {
-  return tables().query<TimedAnswer>(
-    `SELECT reply_parts.shelf_key AS key, reply_parts.minutes::float AS minutes,
-            (reply_parts.planned_minutes * CASE WHEN guide_copies.sent_at < (pace.kept->>'at')::timestamptz
-               THEN (pace.kept->>'last')::float ELSE 1 END)::float AS planned
-       ${TIMED_PARTS}
-       JOIN programmes ON programmes.id = guide_links.programme_id
-      CROSS JOIN LATERAL (SELECT programmes.settings->'makerPaces'->reply_parts.shelf_key AS kept) AS pace
-      WHERE ${ASKED_FOR}
-        AND (pace.kept IS NULL OR replies.replied_at > (pace.kept->>'at')::timestamptz)`,
-    { replacements: { programmeId, keys: [...keys] }, type: QueryTypes.SELECT, transaction },
-  );
+  return readTimed(IN_THE_PROGRAMME, { programmeId, keys, ...(transaction && { transaction }) });
 }
 
 /** Writes an activity's corrected minutes, with what they were multiplied by. */
