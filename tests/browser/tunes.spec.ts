@@ -20,6 +20,10 @@ test('words are set to a tune: what fits, what to hold, split or change, a name 
   await expect(region(page)).toContainText('Spoken between the lines');
   await expect(region(page)).toContainText('falls on a weak beat');
   await expect(region(page).getByRole('img', { name: 'Notes with the words: Button, button in a row' })).toBeVisible();
+  // Its inks are those of paper, so it lies on paper in the dark as well.
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await expect(region(page).getByRole('img').first()).toHaveCSS('background-color', 'rgb(255, 255, 255)');
+  await page.emulateMedia({ colorScheme: 'light' });
   const zuzanka = page.getByRole('spinbutton', { name: 'Zuzanka' });
   const before = await region(page).innerText();
   await zuzanka.fill('5');

@@ -1,11 +1,18 @@
 import { INKS, type Drawing, type Shape } from '../../core/page/drawing.ts';
 
-/** A drawing of the core as SVG, in millimetres; what it shows is said by `label` (none where words beside it say it). */
-export function DrawingView({ drawing, label, className }: { drawing: Drawing; label: string; className?: string }) {
+interface DrawingViewProps {
+  readonly drawing: Drawing;
+  /** What it shows; none where words beside it say it. */
+  readonly label: string;
+  readonly className?: string;
+}
+
+/** A drawing of the core as SVG, in millimetres. It lies on white paper, in the dark too: its inks are those of print. */
+export function DrawingView({ drawing, label, className = '' }: DrawingViewProps) {
   const { width, height, shapes } = drawing;
   return (
     <svg
-      className={className}
+      className={`bg-white ${className}`}
       viewBox={`-1 -1 ${Math.max(1, width) + 2} ${Math.max(1, height) + 2}`}
       {...(label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true })}
     >

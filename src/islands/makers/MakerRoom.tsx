@@ -69,7 +69,7 @@ export function MakerRoom({
         <DrawingView
           drawing={made.picture}
           label={made.pictureWords}
-          className="maker-picture w-full max-h-76 bg-white p-2.5 border border-line overflow-visible"
+          className="maker-picture w-full max-h-76 p-2.5 border border-line overflow-visible"
         />
         <HeardSounds sounds={soundsSaid({ maker: id, values, settings })} recorded={recorded} />
         <LinesByLevel lines={made.lines} />
@@ -159,7 +159,7 @@ function OnPaper({ cards, playOnly, print }: { cards: readonly Drawing[]; playOn
         <DrawingView
           drawing={cards[0]}
           label="The first card"
-          className="w-full max-h-36 bg-white border border-dashed border-line mt-2 overflow-visible"
+          className="w-full max-h-36 border border-dashed border-line mt-2 overflow-visible"
         />
       )}
     </>

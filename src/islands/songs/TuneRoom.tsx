@@ -166,7 +166,7 @@ function SungLine({ line }: { line: PlacedLine }) {
     <div className="border-t border-line pt-2">
       <div className="overflow-x-auto">
         <div className="min-w-[24rem]" style={{ maxWidth: `${drawing.width * 0.33}rem` }}>
-          <DrawingView drawing={drawing} label={`Notes with the words: ${line.text}`} className="w-full" />
+          <DrawingView drawing={drawing} label={`Notes with the words: ${line.text}`} className="w-full p-1.5" />
         </div>
       </div>
       <p className={isFine ? 'text-sm text-soft' : 'text-sm font-semibold'}>{lineVerdict(line)}</p>
