@@ -1,3 +1,4 @@
+import { SOUND_SESSION_ROLES } from '../core/makers/soundSessionRoles.ts';
 import { SOUND_UNITS } from '../core/sounds/soundUnits.ts';
 import { clockTime, someWords, words } from './fields.ts';
 import { array, number, object, string, type InferType } from 'yup';
@@ -44,6 +45,10 @@ export const soundSessionForm = object({
       'is no sound we know',
     ),
   on: calendarDay(),
+  parts: array(string().oneOf(SOUND_SESSION_ROLES).defined())
+    .required('tick at least one')
+    .min(1, 'tick at least one')
+    .max(SOUND_SESSION_ROLES.length),
 });
 export type SoundSessionForm = InferType<typeof soundSessionForm>;
 

@@ -1,6 +1,6 @@
-import type { SoundSessionPart } from '../core/makers/soundSession.ts';
+import type { SoundSessionRole } from '../core/makers/soundSessionRoles.ts';
 
-const ROLE_WORDS: Readonly<Record<SoundSessionPart['role'], string>> = {
+const ROLE_WORDS: Readonly<Record<SoundSessionRole, string>> = {
   again: 'Once more: a sound you know',
   page: 'The sound of the week',
   rhyme: 'A rhyme, told twice',
@@ -11,7 +11,7 @@ const ROLE_WORDS: Readonly<Record<SoundSessionPart['role'], string>> = {
 };
 
 /** What a part of a session on a sound is called. */
-export function soundPartTitle(role: SoundSessionPart['role']): string {
+export function soundPartTitle(role: SoundSessionRole): string {
   return ROLE_WORDS[role];
 }
 

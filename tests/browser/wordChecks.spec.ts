@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { address, benchIsReady, expectAccessible, isKept, openDemoSounds, signIn } from './steps.ts';
+import { address, benchIsReady, expectAccessible, isKept, openDemoSounds, partTitles, signIn } from './steps.ts';
 
 test('the words of a line are checked in place when asked, and a word that does not fit is changed on press', async ({
   page,
@@ -39,9 +39,9 @@ test('a session on the sound of the week is made in one press, from the term, an
   await openDemoSounds(page);
   await page.getByRole('row').nth(2).getByRole('link', { name: 'A session on it' }).click();
   const form = page.getByRole('region', { name: /in one press/ });
-  await expect(form.getByLabel('Sound')).toHaveValue('i');
+  await expect(form.getByRole('combobox', { name: 'Sound' })).toHaveValue('i');
   await expectAccessible(page);
-  await form.getByLabel('Sound').selectOption('p');
+  await form.getByRole('combobox', { name: 'Sound' }).selectOption('p');
   await form.getByRole('button', { name: 'Make the session' }).click();
   await benchIsReady(page);
   for (const part of [
@@ -60,6 +60,21 @@ test('a session on the sound of the week is made in one press, from the term, an
     .click();
   await isKept(page);
   await expect(page.getByRole('heading', { name: 'What starts with it?' })).toHaveCount(0);
+  // Only what is ticked is made; a sound that has nothing of it is refused, and what was ticked stays.
+  await page.goto(address('/sessions/new?sound=x#one-press'));
+  const ticked = ['A rhyme, told twice', 'What starts with it?'];
+  for (const tick of await form.getByRole('checkbox').all()) await tick.uncheck();
+  await form.getByRole('button', { name: 'Make the session' }).click();
+  await expect(form).toContainText('Parts: tick at least one');
+  await expect(form.getByRole('checkbox').first()).toBeFocused();
+  for (const part of ticked) await form.getByLabel(part).check();
+  await form.getByRole('button', { name: 'Make the session' }).click();
+  await expect(form).toContainText('Parts: are not there for x: tick others');
+  await expect(form.getByRole('checkbox', { checked: true })).toHaveCount(2);
+  await form.getByLabel('The sound of the week').press('Space');
+  await form.getByRole('button', { name: 'Make the session' }).click();
+  await benchIsReady(page);
+  expect(await partTitles(page)).toEqual(['Hello', 'The sound of the week', 'Goodbye']);
   // What is no sound or no day is refused, and nothing is made.
   const answer = await page.request.post(address('/sessions/new'), {
     form: { sound: 'xyz', on: 'soon' },

@@ -6,6 +6,7 @@ import { countingQueries } from '../../src/server/db/connection.ts';
 import { audioAnswer } from '../../src/server/http/audioAnswer.ts';
 import { openGuide } from '../../src/server/services/guides.ts';
 import { listLinks, revokeLink } from '../../src/server/services/postLinks.ts';
+import { SOUND_SESSION_ROLES } from '../../src/core/makers/soundSessionRoles.ts';
 import { startSoundSession } from '../../src/server/services/soundSession.ts';
 import {
   forgetRecording,
@@ -60,7 +61,7 @@ test('what is no recording is refused in words, and the one from before stays', 
 });
 
 test('homes hear what is recorded of their guide’s sounds, by their link, until it is taken back', async () => {
-  await startSoundSession(at.owner, { sound: 'm', on: '2027-03-18' });
+  await startSoundSession(at.owner, { sound: 'm', on: '2027-03-18', parts: [...SOUND_SESSION_ROLES] });
   const id = await sendToAll('The sound of the week: m');
   const { token } = (await listLinks(at.owner, id))[0]!;
   const { value: opened, queries } = await countingQueries(() => openGuide(token));

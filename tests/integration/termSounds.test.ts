@@ -3,6 +3,7 @@ import { after, before, test } from 'node:test';
 import { countingQueries } from '../../src/server/db/connection.ts';
 import { readBench } from '../../src/server/services/benchPage.ts';
 import { findSession } from '../../src/server/services/sessions.ts';
+import { SOUND_SESSION_ROLES } from '../../src/core/makers/soundSessionRoles.ts';
 import { soundOfTheWeek, startSoundSession } from '../../src/server/services/soundSession.ts';
 import { frameNewTerm } from '../../src/server/services/terms.ts';
 import { printWeekSounds, readTermSounds } from '../../src/server/services/termSounds.ts';
@@ -45,7 +46,7 @@ test('the bench and the sound of the week go by the term around the day, and by 
   assert.equal(await soundOfTheWeek(at.owner, '2027-03-12'), 'i');
   assert.equal(await soundOfTheWeek(at.owner, '2027-03-01'), 'm');
   assert.equal(await soundOfTheWeek(at.owner, '2028-03-12'), 'm');
-  const id = await startSoundSession(at.owner, { sound: 'p', on: '2027-03-18' });
+  const id = await startSoundSession(at.owner, { sound: 'p', on: '2027-03-18', parts: [...SOUND_SESSION_ROLES] });
   const { session } = await findSession(at.owner, id);
   assert.equal(session.title, 'The sound of the week: p');
   // What comes back is the latest sound that was taught before and has a pot.
@@ -53,9 +54,16 @@ test('the bench and the sound of the week go by the term around the day, and by 
   assert.ok(['m', 's', 't', 'n'].includes(String(again.made!.values.sound)), String(again.made!.values.sound));
   const { soundSteps } = await readBench(at.owner, id);
   assert.deepEqual(soundSteps[0], { on: '2027-03-04', graphemes: ['m', 'a', 's', 't'] });
-  await refuses(startSoundSession(at.reader, { sound: 'p', on: '2027-03-18' }), 'not-allowed');
+  await refuses(
+    startSoundSession(at.reader, { sound: 'p', on: '2027-03-18', parts: [...SOUND_SESSION_ROLES] }),
+    'not-allowed',
+  );
   await refuses(findSession(at.stranger, id), 'not-found');
-  const theirs = await startSoundSession(at.stranger, { sound: 'p', on: '2027-03-18' });
+  const theirs = await startSoundSession(at.stranger, {
+    sound: 'p',
+    on: '2027-03-18',
+    parts: [...SOUND_SESSION_ROLES],
+  });
   const other = await findSession(at.stranger, theirs);
   assert.equal(
     other.session.segments.some(({ title }) => title.startsWith('Once more')),

@@ -5,11 +5,12 @@ import { letterHuntMaker } from './letterHunt.ts';
 import { patternSongMaker } from './patternSong.ts';
 import { soundPageMaker } from './soundPage.ts';
 import { soundPotMaker } from './soundPot.ts';
+import { SOUND_SESSION_ROLES, type SoundSessionRole } from './soundSessionRoles.ts';
 import { soundStoryMaker } from './soundStory.ts';
 
 /** A part of a session on the sound of the week: what makes it, and what it is there for. */
 export interface SoundSessionPart {
-  readonly role: 'again' | 'page' | 'rhyme' | 'pot' | 'song' | 'home' | 'world';
+  readonly role: SoundSessionRole;
   readonly maker: Maker;
   readonly values: MakerValues;
 }
@@ -27,8 +28,17 @@ const hasPot = (sound: string) => choicesOf(soundPotMaker, 'sound').includes(pot
 /**
  * What a session on a sound holds, in order: a sound from before comes back, the page, a rhyme told twice, what starts with it, a song,
  * a tip for home and one for outside. What a sound has no words for is left out; `before` are the sounds taught earlier, the latest last.
+ * Only parts whose `roles` are asked for; none where a sound has none of these.
  */
-export function soundSessionParts(sound: string, before: readonly string[]): SoundSessionPart[] {
+export function soundSessionParts(
+  sound: string,
+  before: readonly string[],
+  roles: readonly SoundSessionRole[] = SOUND_SESSION_ROLES,
+): SoundSessionPart[] {
+  return allParts(sound, before).filter(({ role }) => roles.includes(role));
+}
+
+function allParts(sound: string, before: readonly string[]): SoundSessionPart[] {
   const known = [...before].reverse().find((earlier) => earlier !== sound && hasPot(earlier));
   const pot = (of: string, values: MakerValues): MakerValues => ({
     sound: potSound(of),

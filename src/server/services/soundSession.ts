@@ -9,6 +9,7 @@ import { SOUND_UNIT } from '../../core/sounds/soundUnits.ts';
 import { taughtAround } from '../../core/terms/taughtSounds.ts';
 import { soundPartTitle, soundSessionAim, soundSessionTitle } from '../../messages/soundSession.ts';
 import { authorSpeech } from '../../messages/speeches.ts';
+import { EdgeError } from '../http/errors.ts';
 import { addSession } from '../db/repositories/sessions.ts';
 import { readShelf } from '../db/repositories/shelf.ts';
 import { pacesOf } from './programme.ts';
@@ -23,13 +24,13 @@ export async function soundOfTheWeek(person: Person, on: string): Promise<string
   return latest?.graphemes.find((grapheme) => SOUND_UNIT.has(grapheme)) ?? 'm';
 }
 
-/** A session on a sound, made in one go; every part is made by a maker or taken from the shelf, and changed like any other. Gives its id. */
-export async function startSoundSession(person: Person, { sound, on }: SoundSessionForm): Promise<string> {
+/** A session on a sound, made in one go; every part is made by a maker or taken from the shelf, and changed like any other. Gives its id; refused when a sound has none of the parts asked for. */
+export async function startSoundSession(person: Person, { sound, on, parts }: SoundSessionForm): Promise<string> {
   requireAuthor(person);
   const [steps, shelf] = await Promise.all([stepsAround(person, on), readShelf(person.programmeId, ['song'])]);
   const before = steps.filter((step) => step.on < on).flatMap(({ graphemes }) => graphemes);
   const { numbers } = person.settings;
-  const segments = soundSessionParts(sound, before).flatMap(({ role, maker, values }): Segment[] => {
+  const segments = soundSessionParts(sound, before, parts).flatMap(({ role, maker, values }): Segment[] => {
     const [song] = shelf.songs;
     const fromShelf = role === 'song' && song ? segmentFor({ kind: 'song', key: song.key }, shelf, person) : null;
     if (fromShelf) return [fromShelf];
@@ -42,6 +43,10 @@ export async function startSoundSession(person: Person, { sound, on }: SoundSess
     });
     return made.ok ? [{ ...made.value, title: soundPartTitle(role) }] : [];
   });
+  if (segments.length === 0)
+    throw new EdgeError('wrong-input', {
+      problems: [{ path: 'parts', message: `are not there for ${sound}: tick others` }],
+    });
   return addSession(
     person.programmeId,
     {
