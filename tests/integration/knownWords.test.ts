@@ -3,6 +3,7 @@ import { after, before, test } from 'node:test';
 import { countingQueries } from '../../src/server/db/connection.ts';
 import { findHome, keepHome, listHomes } from '../../src/server/services/homes.ts';
 import { openGuide } from '../../src/server/services/guides.ts';
+import { importFile } from '../../src/server/services/importShelf.ts';
 import { listLinks } from '../../src/server/services/postLinks.ts';
 import { readChildWords, readWordsOfHome, tapWord, tapWordAtHome } from '../../src/server/services/knownWords.ts';
 import { helpersFor, startProgrammes, type TestProgrammes } from './programme.ts';
@@ -107,6 +108,24 @@ test('what a child read goes with it to another name; of one that has left nothi
   assert.deepEqual([await count(child), await count('Pebble')], [0, kept]);
   await rename(([, ...others]) => others);
   assert.equal(await count('Pebble'), 0);
+});
+
+test('a file that names other children of a home takes what those read along, as the form does', async () => {
+  const { home: form } = await findHome(at.owner, home);
+  const first = { nickname: 'Pip', birthMonth: '2020-05', loves: 'kites' };
+  const file = (children: readonly object[]) => ({
+    format: 'footstool',
+    version: 1,
+    homes: [{ ...form, children, things: form.things.map(({ item, qty }) => ({ item, qty })) }],
+  });
+  const words = () =>
+    rows<{ child: string }>(`SELECT DISTINCT child FROM word_readings WHERE home_id = '${home}' ORDER BY child`);
+  await importFile(at.owner, file([first]));
+  await tapWord(at.owner, home, { child: 'Pip', word: 'the', read: 'yes' });
+  await importFile(at.owner, file([{ ...first, nickname: 'Pippa' }]));
+  assert.deepEqual(await words(), [{ child: 'Pippa' }]);
+  await importFile(at.owner, file([{ ...first, nickname: 'Quill', birthMonth: '2021-01' }]));
+  assert.deepEqual(await words(), []);
 });
 
 test('the database itself refuses words that are none', async () => {

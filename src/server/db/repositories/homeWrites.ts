@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { Op } from 'sequelize';
 import { ChildRow, HomeRow, HomeThingRow, ShelfItemRow } from '../models.ts';
 import type { Transaction } from '../transaction.ts';
-import { moveReadings } from './wordReadings.ts';
+import { moveReadings, readChildrenBefore } from './wordReadings.ts';
 
 /** A child and a thing of a home as they are written. */
 interface WrittenChild {
@@ -46,28 +46,34 @@ export async function writeHome(
 ): Promise<void> {
   const { children: _children, things: _things, ...facts } = home;
   await HomeRow.upsert({ id, programmeId, ...facts, revision, takenOutAt: null }, { transaction });
-  await followChildren(id, home.children, transaction);
+  await followChildren([{ id, home }], transaction);
   await writeContents(programmeId, [{ id, home }], { thingIds, transaction });
 }
 
-/** What a child read goes with it to a new name (born in the same month, and not there before); of one that has left nothing stays. */
+/**
+ * What a child read goes with it to a new name (born in the same month, and not there before); of one that has left nothing
+ * stays. One query, and one more for each child with readings that was renamed or has left.
+ */
 async function followChildren(
-  homeId: string,
-  children: readonly WrittenChild[],
+  homes: readonly { readonly id: string; readonly home: WrittenHome }[],
   transaction: Transaction,
 ): Promise<void> {
-  const before = await ChildRow.findAll({ where: { homeId }, transaction });
-  const isNew = ({ nickname }: WrittenChild) => !before.some((known) => known.nickname === nickname);
-  const unclaimed = children.filter(isNew);
-  for (const { nickname: from, birthMonth } of before) {
-    if (children.some(({ nickname }) => nickname === from)) continue;
-    const found = unclaimed.findIndex((child) => child.birthMonth === birthMonth);
-    const [to] = found < 0 ? [] : unclaimed.splice(found, 1);
-    await moveReadings(homeId, { from, to: to?.nickname }, transaction);
+  const ids = homes.map(({ id }) => id);
+  if (ids.length === 0) return;
+  const before = await readChildrenBefore(ids, transaction);
+  for (const { id, home } of homes) {
+    const known = before.filter(({ homeId }) => homeId === id);
+    const unclaimed = home.children.filter(({ nickname }) => !known.some((child) => child.nickname === nickname));
+    for (const { nickname: from, birthMonth, hasRead } of known) {
+      if (home.children.some(({ nickname }) => nickname === from)) continue;
+      const found = unclaimed.findIndex((child) => child.birthMonth === birthMonth);
+      const [to] = found < 0 ? [] : unclaimed.splice(found, 1);
+      if (hasRead) await moveReadings(id, { from, to: to?.nickname }, transaction);
+    }
   }
 }
 
-/** Writes homes of a file, in place of those with the same nicknames. Six queries, however many. */
+/** Writes homes of a file, in place of those with the same nicknames. Seven queries, however many; one more for each child with readings that left. */
 export async function writeHomes(
   programmeId: string,
   homes: readonly WrittenHome[],
@@ -88,6 +94,7 @@ export async function writeHomes(
     transaction,
   });
   const withIds = homes.map((home) => ({ id: rows.find(({ nickname }) => nickname === home.nickname)!.id, home }));
+  await followChildren(withIds, transaction);
   await writeContents(programmeId, withIds, { thingIds, transaction });
 }
 

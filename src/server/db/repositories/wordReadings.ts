@@ -33,6 +33,20 @@ export async function removeReading(
   await WordReadingRow.destroy({ where: { homeId, child, readOn: on, word } });
 }
 
+/** The children of homes as they stand, and whether words of theirs are written down. One query. */
+export function readChildrenBefore(
+  homeIds: readonly string[],
+  transaction: Transaction,
+): Promise<{ homeId: string; nickname: string; birthMonth: string; hasRead: boolean }[]> {
+  return tables().query(
+    `SELECT home_id AS "homeId", nickname, birth_month AS "birthMonth",
+            EXISTS (SELECT 1 FROM word_readings
+                     WHERE word_readings.home_id = children.home_id AND word_readings.child = children.nickname) AS "hasRead"
+       FROM children WHERE home_id IN (:homeIds) ORDER BY home_id, position`,
+    { replacements: { homeIds: [...homeIds] }, type: QueryTypes.SELECT, transaction },
+  );
+}
+
 /** A child that was renamed keeps what it read; one that has left takes it along. */
 export async function moveReadings(
   homeId: string,
