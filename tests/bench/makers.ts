@@ -46,7 +46,7 @@ export async function dialToPicture(report: Report): Promise<void> {
 }
 
 /**
- * Turns every dial of the room by a step and to its ends, chooses every choice, adds to every list and takes its last letter; each turn is timed
+ * Turns every dial of the room by a step and to its ends, chooses every choice, adds to every list, takes its last letter and its first entry; each turn is timed
  * from the input to the changed picture laid out in the page. Turns that are refused, or change nothing that is seen, do
  * not count. Runs in the page, so it is one function: what the compiler adds to a second one is not known there.
  */
@@ -67,7 +67,7 @@ function turnAndWait(rounds: number): number[] {
           ? [...dial.options].map(({ value }) => value)
           : dial.type === 'range'
             ? [String(dial.valueAsNumber + 1), dial.max, dial.min]
-            : [`${start} ${start.split(' ')[0]}`, start.slice(0, -1)];
+            : [`${start} ${start.split(' ')[0]}`, start.slice(0, -1), start.replace(/^[^,]*, */, '')];
       for (const value of [...values, start]) {
         const before = picture.outerHTML + facts.outerHTML;
         const began = performance.now();
