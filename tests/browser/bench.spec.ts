@@ -134,6 +134,17 @@ test('minutes are numbers or sums over dials; one without a value is refused and
   const withTwelve = await likely.textContent();
   await owl.getByRole('spinbutton', { name: 'steps' }).first().press('End');
   await expect(likely).not.toHaveText(withTwelve!);
+  // What dries is on the tape, and takes nobody's time.
+  const meanwhile = await likely.textContent();
+  const drying = owl.getByRole('textbox', { name: 'drying or rising, least' });
+  await drying.fill('20');
+  await drying.press('Enter');
+  await expect(page.getByRole('list', { name: 'What dries or rises meanwhile' })).toHaveText(
+    'Owl steps: 20 min to dry or rise, longer than the session goes on',
+  );
+  await expect(likely).toHaveText(meanwhile!);
+  await expectAccessible(page);
+  await isKept(page);
 });
 
 test('title, day and ages are changed where they stand, and the bench says when it was kept', async ({ page }) => {

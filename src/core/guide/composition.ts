@@ -57,10 +57,11 @@ export function composeSession(session: Session, things: ThingsByKey, settings: 
     segments,
     runSheet: runSheet({ children, seatedMinutesPerYear, segments: timed }),
     tape: layOutTape(
-      segments.map(({ segment, together, alone }) => ({
+      segments.map(({ segment, together, alone, wait }) => ({
         id: segment.id,
         posture: segment.posture,
         parts: [together, alone],
+        wait,
       })),
       sittingSpan(children, seatedMinutesPerYear),
     ),

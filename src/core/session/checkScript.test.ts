@@ -42,3 +42,12 @@ test('a level with lines of its own is not tried with the lines of another', () 
   assert.deepEqual(faultsOf(part([say('{=6/(n-1)}')], [say('{=6/n}')])), []);
   assert.deepEqual(faultsOf(part([say('{=6/n}')], [say('{=6/(n-1)}')])), [['levels.easier.lines[0].text', '']]);
 });
+
+test('minutes that something dries come out as well as any others', () => {
+  const drying = (likely: string) => ({ ...part([]), minutes: { ...minutes, wait: [10, likely, 30] as const } });
+  assert.deepEqual(faultsOf(drying('20/n')), []);
+  assert.deepEqual(
+    faultsOf(drying('20/(n-3)')).map(([path]) => path),
+    ['minutes.wait[1]'],
+  );
+});

@@ -231,8 +231,8 @@ function checkAt(script: Script, { values, when, level }: Setting, places: Place
         tryQuantity(qty, `${path}.qty`, { ...values, ...hollows, need: amount });
     });
   });
-  for (const part of ['setup', 'together', 'alone', 'tidy'] as const) {
-    minutes[part].forEach((quantity, index) => tryQuantity(quantity, `minutes.${part}[${index}]`));
+  for (const part of ['setup', 'together', 'alone', 'tidy', 'wait'] as const) {
+    minutes[part]?.forEach((quantity, index) => tryQuantity(quantity, `minutes.${part}[${index}]`));
   }
   const own = level === 'right' ? undefined : levels[level]?.lines;
   const at = own ? `levels.${level}.lines` : 'lines';

@@ -6,12 +6,14 @@ import type { Triple } from '../numbers/triple.ts';
 
 const NO_MINUTES: Triple = [0, 0, 0];
 
-/** The minutes of a part, worked out: least, likely and most of each of its four times. */
+/** The minutes of a part, worked out: least, likely and most of each of its times. */
 export interface TimesOfSegment {
   readonly setup: Triple;
   readonly together: Triple;
   readonly alone: Triple;
   readonly tidy: Triple;
+  /** What dries, rises or freezes meanwhile; absent where nothing does. */
+  readonly wait?: Triple | undefined;
   /** Which of its minutes have no value, and why. */
   readonly minutesProblem?:
     { readonly part: keyof Segment['minutes']; readonly problem: ExpressionProblem } | undefined;
@@ -22,10 +24,14 @@ export function evaluateMinutes(
   activity: Pick<Segment, 'minutes' | 'dials'> & { readonly values?: Scope },
 ): TimesOfSegment {
   const values = activity.values ?? dialValues(activity.dials);
-  const minutes = { setup: NO_MINUTES, together: NO_MINUTES, alone: NO_MINUTES, tidy: NO_MINUTES };
+  const minutes: Record<'setup' | 'together' | 'alone' | 'tidy', Triple> & { wait?: Triple } = {
+    ...{ setup: NO_MINUTES, together: NO_MINUTES, alone: NO_MINUTES, tidy: NO_MINUTES },
+  };
   let minutesProblem: TimesOfSegment['minutesProblem'];
-  for (const part of ['setup', 'together', 'alone', 'tidy'] as const) {
-    const triple = evaluateTriple(activity.minutes[part], values);
+  for (const part of ['setup', 'together', 'alone', 'tidy', 'wait'] as const) {
+    const written = activity.minutes[part];
+    if (!written) continue;
+    const triple = evaluateTriple(written, values);
     if (triple.ok) minutes[part] = triple.value;
     else minutesProblem ??= { part, problem: triple.problem };
   }

@@ -24,10 +24,23 @@ interface TapeSit {
   readonly isTooLong: boolean;
 }
 
+/** What dries, rises or freezes beside the parts that come after; nobody sits for it. */
+export interface TapeWait {
+  /** The part that it belongs to. */
+  readonly of: string;
+  /** From the end of that part, in minutes from the start. */
+  readonly start: number;
+  /** Where it is most likely over; may lie behind the end of the session. */
+  readonly end: number;
+  /** Whether the session is most likely over before it is. */
+  readonly isLonger: boolean;
+}
+
 /** The minute tape: a session laid out to scale. All figures are minutes from its start. */
 export interface Tape {
   readonly segments: readonly TapeSegment[];
   readonly sits: readonly TapeSit[];
+  readonly waits: readonly TapeWait[];
   readonly total: ReportedSpread;
   /** The end of the tape: whole minutes that hold the longest likely session, at least 5. */
   readonly length: number;
@@ -38,6 +51,8 @@ interface TapeInput {
   readonly id: string;
   readonly posture: Posture;
   readonly parts: readonly Triple[];
+  /** Minutes that something of it waits after it. */
+  readonly wait?: Triple | undefined;
 }
 
 /** Lays segments end to end at their mean minutes and marks how long the youngest sits. No segments: a bare tape of 5 minutes. */
@@ -55,6 +70,7 @@ export function layOutTape(inputs: readonly TapeInput[], sittingSpanMinutes: num
   return {
     segments,
     sits: sitsOf(segments, sittingSpanMinutes),
+    waits: segments.flatMap(({ id, end: start }, index) => waitOf({ of: id, start, over: at }, inputs[index]!.wait)),
     total,
     length,
     ticks: Array.from({ length: length + 1 }, (_, minute) => minute),
@@ -79,4 +95,13 @@ function sitsOf(segments: readonly TapeSegment[], sittingSpanMinutes: number): T
     });
   });
   return sits;
+}
+
+function waitOf(
+  { of, start, over }: { of: string; start: number; over: number },
+  wait: Triple | undefined,
+): TapeWait[] {
+  if (!wait || wait[2] <= 0) return [];
+  const end = start + spreadOf(wait).mean;
+  return [{ of, start, end, isLonger: end > over + 1e-9 }];
 }

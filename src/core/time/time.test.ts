@@ -76,6 +76,20 @@ test('the tape lays segments end to end and never ends before the longest likely
   );
 });
 
+test('what dries runs on beside the parts that follow, and says when the session is over sooner', () => {
+  const part = (id: string, wait?: readonly [number, number, number]) => ({
+    ...({ id, posture: 'seated', parts: [[6, 6, 6]], wait } as const),
+  });
+  const { waits, total, sits } = layOutTape([part('craft', [10, 10, 10]), part('b'), part('c')], 30);
+  assert.deepEqual(waits, [{ of: 'craft', start: 6, end: 16, isLonger: false }]);
+  assert.deepEqual([total.mean, sits[0]!.end], [18, 18]);
+  assert.deepEqual(
+    layOutTape([part('craft', [10, 10, 10]), part('b')], 30).waits.map(({ isLonger }) => isLonger),
+    [true],
+  );
+  assert.deepEqual(layOutTape([part('craft', [0, 0, 0]), part('b')], 30).waits, []);
+});
+
 test('calibration is drawn towards the plan by its weight, and stays there without replies', () => {
   assert.deepEqual(calibrate(10, [], 4), { factor: 1, likely: 10 });
   assert.deepEqual(calibrate(10, [20], 0), { factor: 2, likely: 20 });

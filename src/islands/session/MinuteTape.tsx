@@ -67,7 +67,37 @@ export function MinuteTape({ tape, segments, mayWrite, onMove }: MinuteTapeProps
           </span>
         ))}
       </div>
+      <Waits tape={tape} segments={segments} />
     </div>
+  );
+}
+
+/** What dries or rises beside the parts that follow, each in a row of its own below the minutes. */
+function Waits({ tape: { waits, length }, segments }: Pick<MinuteTapeProps, 'tape' | 'segments'>) {
+  if (waits.length === 0) return null;
+  return (
+    <ul className="mt-6 -mb-4 text-[0.75rem] leading-tight text-soft" aria-label="What dries or rises meanwhile">
+      {waits.map(({ of, start, end, isLonger }) => {
+        const title = segments.find(({ id }) => id === of)?.title;
+        const words = `${title}: ${Math.round(end - start)} min to dry or rise${isLonger ? ', longer than the session goes on' : ''}`;
+        const isLate = start > length / 2;
+        return (
+          <li key={of} className="relative h-5">
+            <span
+              className={`absolute bottom-0 border-b-2 border-dashed border-teal ${isLonger ? '' : 'border-r-2 border-r-teal'}`}
+              style={{ left: share(start, length), width: share(Math.min(end, length) - start, length) }}
+              aria-hidden="true"
+            />
+            <span
+              className="absolute top-0 whitespace-nowrap"
+              style={isLate ? { right: share(length - Math.min(end, length), length) } : { left: share(start, length) }}
+            >
+              {words}
+            </span>
+          </li>
+        );
+      })}
+    </ul>
   );
 }
 

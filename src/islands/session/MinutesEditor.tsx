@@ -11,7 +11,10 @@ const PARTS = [
   { part: 'together', word: 'together' },
   { part: 'alone', word: 'alone' },
   { part: 'tidy', word: 'tidying' },
+  { part: 'wait', word: 'drying or rising' },
 ] as const;
+/** A part in which nothing dries says no minutes for it until somebody writes some. */
+const NO_WAIT: readonly Quantity[] = [0, 0, 0];
 const WHICH = ['least', 'likely', 'most'] as const;
 
 /** The minutes of a part as least, likely and most: numbers, or sums over its dials. */
@@ -25,8 +28,9 @@ export function MinutesEditor({ segment, onEdit }: { segment: Segment; onEdit: (
       return;
     }
     setProblem('');
-    const minutes = segment.minutes[part].with(index, quantity) as unknown as Segment['minutes']['together'];
-    if (segment.minutes[part][index] !== quantity) onEdit({ do: 'time-segment', segment: segment.id, part, minutes });
+    const before = segment.minutes[part] ?? NO_WAIT;
+    const minutes = before.with(index, quantity) as unknown as Segment['minutes']['together'];
+    if (before[index] !== quantity) onEdit({ do: 'time-segment', segment: segment.id, part, minutes });
   };
   return (
     <details className="minutes-editor [&_summary]:text-teal [&_summary]:cursor-pointer [&_summary]:underline [&_summary]:underline-offset-[3px] relative [&_summary]:list-none [&_table]:absolute [&_table]:z-5 [&_table]:bg-sheet [&_table]:border [&_table]:border-ink [&_table]:[border-spacing:0.4rem] [&_table]:border-separate [&_th]:font-semibold [&_th]:text-left [&_th]:whitespace-nowrap [&_input]:w-26 [&_input]:border-b [&_input]:border-b-soft [&_p]:text-red">
@@ -50,9 +54,9 @@ export function MinutesEditor({ segment, onEdit }: { segment: Segment; onEdit: (
                 <td key={which}>
                   <input
                     className="input input-sm"
-                    key={String(segment.minutes[part][index])}
+                    key={String((segment.minutes[part] ?? NO_WAIT)[index])}
                     aria-label={`${word}, ${which}`}
-                    defaultValue={String(segment.minutes[part][index])}
+                    defaultValue={String((segment.minutes[part] ?? NO_WAIT)[index])}
                     onBlur={(event) => change(part, index, event.target.value)}
                     onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
                   />

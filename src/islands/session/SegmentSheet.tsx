@@ -246,7 +246,7 @@ function LevelChoice({
 }
 
 /** Where it is, how long it takes to set up and how long it then holds a child. */
-function factsOf({ segment, setup, together, alone }: ComposedSegment): string {
+function factsOf({ segment, setup, together, alone, wait }: ComposedSegment): string {
   const likely = (spread: ReturnType<typeof spreadOf>) => reportSpread(spread).mean;
   const setupMinutes = likely(spreadOf(setup));
   const aloneMinutes = likely(spreadOf(alone));
@@ -255,7 +255,7 @@ function factsOf({ segment, setup, together, alone }: ComposedSegment): string {
     setupMinutes > 0 && `set-up ${setupMinutes} min`,
     `${likely(spreadOf(together))} min ${segment.posture === 'seated' ? 'sitting' : segment.posture === 'moving' ? 'moving' : 'together'}`,
     aloneMinutes > 0 && `then ${aloneMinutes} min alone`,
-    segment.minutes.wait && `and ${segment.minutes.wait[1]} min to dry or rise`,
+    wait && wait[2] > 0 && `and ${likely(spreadOf(wait))} min to dry or rise`,
   ]
     .filter(Boolean)
     .join(' · ');
