@@ -173,6 +173,28 @@ test('I stands large in words and sentences; a card of it has its dot', () => {
   assert.ok(textsOf(made('word-cards', { words: 'i, am' }).printable.cards).includes('I'));
 });
 
+test('a path is walked from the dot along its line to the square, each place beside the one before', () => {
+  const { picture, lines } = made('word-sheet', { kind: 'path', words: 'the, and, my, see, go' });
+  const places = ofKind(picture, 'text');
+  const joints = ofKind(picture, 'line');
+  assert.deepEqual([places.length, joints.length, ofKind(picture, 'circle').length], [24, 25, 1]);
+  const middleOf = ({ x1, x2, y1, y2 }: (typeof joints)[number]) => [(x1 + x2) / 2, (y1 + y2) / 2] as const;
+  for (const [index, to] of places.slice(1).entries()) {
+    const from = places[index]!;
+    assert.ok((from.x === to.x) !== (from.y === to.y), `${index}: sideways or down`);
+    const isJoined = joints.some((joint) => {
+      const [x, y] = middleOf(joint);
+      return Math.abs(x - (from.x + to.x) / 2) < 1e-6 && Math.abs(y - (from.y + to.y) / 2) < 6;
+    });
+    assert.ok(isJoined, `${index} is joined to the next`);
+  }
+  const [dot] = ofKind(picture, 'circle');
+  const square = ofKind(picture, 'rect').find(({ fill }) => fill === 'teal')!;
+  assert.ok(dot!.x < places[0]!.x && square.y > places.at(-2)!.y - picture.height / 4);
+  assert.ok(ofKind(picture, 'rect').every(({ x, w }) => x >= 0 && x + w <= picture.width + 1e-9));
+  assert.match(lines.right.map(({ text }) => text).join(' '), /begin at the dot.*to the square/);
+});
+
 test('a word game is over when every word was read often enough, or with luck, as the programme has it; what is played with is listed', () => {
   for (const [kind, things] of [
     ['path', ['die', 'bottle-lid', 'button']],

@@ -11,6 +11,7 @@ import { wordHunt } from '../words/sheets/wordHunt.ts';
 import { wordSearch, type WordSearchProblem } from '../words/sheets/wordSearch.ts';
 import type { Refusal } from './maker.ts';
 import { inOwn } from './ownWords.ts';
+import { wordWalk } from './wordWalk.ts';
 
 /** The sheets that are made of some words. */
 export const KINDS = [
@@ -102,7 +103,7 @@ function diceLinesSheet(words: readonly string[], seed: number): Sheet {
 
 function pathSheet(words: readonly string[], seed: number): Sheet {
   const places = wordPath(words, { places: 24, seed });
-  return { drawing: inGrid(row(places, 26, 16, 7), 6, 1), key: [], reads: 0, game: { kind: 'path', cells: [places] } };
+  return { drawing: wordWalk(places), key: [], reads: 0, game: { kind: 'path', cells: [places] } };
 }
 
 function threeInARowSheet(words: readonly string[], seed: number): Sheet {

@@ -89,7 +89,7 @@ function Waits({ tape: { waits, length }, segments }: Pick<MinuteTapeProps, 'tap
               aria-hidden="true"
             />
             <span
-              className="absolute top-0 whitespace-nowrap"
+              className={`absolute top-0 whitespace-nowrap overflow-hidden text-ellipsis ${isLate ? 'left-0 text-right' : 'right-0'}`}
               style={isLate ? { right: share(length - Math.min(end, length), length) } : { left: share(start, length) }}
             >
               {words}

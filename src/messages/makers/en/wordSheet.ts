@@ -30,7 +30,7 @@ export const wordSheet = {
   'lay.dice-lines':
     'Throw the die, and read the first word without a tick in that line. Tick it. If the line is full, or the same number comes twice running, only read.',
   'lay.path':
-    'Take a bottle lid, and a button for your child. Throw the die in turn, walk on, and read the word you land on; what somebody does not know is said by both.',
+    'Take a bottle lid, and a button for your child; begin at the dot. Throw the die in turn, walk on along the line to the square, and read the word you land on; what somebody does not know is said by both.',
   'lay.three-in-a-row':
     'Take the bottle lids, and the buttons for your child; begin on the first board. In turn, read a free word and lay one of yours on it. Three in a row, and you call it.',
   'lay.match-across': 'Each word stands on the left and once more on the right. Read it, and join the two with a line.',
