@@ -4,6 +4,7 @@ import { inColumn, inGrid, inRow, type Drawing } from '../page/drawing.ts';
 import { dotFace, wordCard } from '../page/pieces.ts';
 import { dieNet, labelled } from '../page/pictures.ts';
 import type { Printable } from './makerOutput.ts';
+import { wordWalk } from './wordWalk.ts';
 
 /** A place of a track, mm: a figure stands on it. */
 const PLACE = 25;
@@ -54,8 +55,9 @@ export function gamePicture(rules: GameRules, words: readonly string[]): Drawing
   const { game, size, faces } = rules;
   switch (game) {
     case 'race':
-    case 'path':
       return track(labelsOf(rules, words), 16);
+    case 'path':
+      return wordWalk(labelsOf(rules, words));
     case 'compare':
       return inRow(
         [Math.max(1, size - 2), size].map((value) => labelled(String(value), { width: 36, height: 50, size: 22 })),
@@ -100,8 +102,9 @@ export function gamePaper(rules: GameRules, words: readonly string[], say: Say):
   );
   switch (game) {
     case 'race':
-    case 'path':
       return sheets([track(labelsOf(rules, words)), net]);
+    case 'path':
+      return sheets([wordWalk(labelsOf(rules, words)), net]);
     case 'compare':
       return cards(
         numbers(1, size).flatMap((value) =>

@@ -33,7 +33,8 @@ export const game = {
   'easier.race':
     'Lay out only {half} places, and use a die or cards with 1 to {fewFaces}; one throws, both say the number.',
   'harder.race': 'Before you move say where you will land.',
-  'set.path': 'Lay out the printed path of {size} places with {words}. Everybody has a car at its beginning.',
+  'set.path':
+    'Lay out the printed path of {size} places with {words}. Everybody has a car at the dot, where it begins; it ends at the square.',
   'turn.path': 'Throw, move so many places, and read what stands there; whoever waits says whether it was right.',
   'end.path':
     '{hard, select, yes {Whoever reaches the end exactly first has won.} other {Whoever comes to the end first has won, and reads the last words once more, backwards.}}',
