@@ -25,7 +25,7 @@ interface TapeSit {
 }
 
 /** What dries, rises or freezes beside the parts that come after; nobody sits for it. */
-export interface TapeWait {
+interface TapeWait {
   /** The part that it belongs to. */
   readonly of: string;
   /** From the end of that part, in minutes from the start. */
