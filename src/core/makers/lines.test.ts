@@ -9,6 +9,7 @@ import { PAPERS, USUAL_MARGIN, type Paper } from '../page/paper.ts';
 import { makerPages } from './makerPages.ts';
 import { firstValues, workOut } from './maker.ts';
 import { findMaker } from './makers.ts';
+import { made } from '../../../tests/support/makers.ts';
 
 /** What the lines ask a home to have, to lay and to answer, against the things that are listed and printed. */
 const make = (id: string, values: MakerValues, settings: Partial<MakerSettings> = {}) => {
@@ -220,4 +221,17 @@ test('frames are filled from the side that the lines say', () => {
       ['right', true],
     ],
   );
+});
+
+test('pair cards shown in small steps: one dot is one dot', () => {
+  for (const total of upTo(3, 1)) {
+    const { lines } = made('pair-cards', { total }, { school: 'small-steps' });
+    const said = Object.values(lines).flatMap((level) => level.map(({ answer = '' }) => answer));
+    assert.deepEqual(
+      said.filter((answer) => /\b1 dots\b|\b[023] dot\b/.test(answer)),
+      [],
+      `total ${total}`,
+    );
+    assert.ok(said.some((answer) => answer.startsWith('any card with')));
+  }
 });

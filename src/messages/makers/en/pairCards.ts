@@ -56,7 +56,7 @@ export const pairCards = {
   daily: 'When things are shared between two hands, two plates or two pockets anyway, say both parts and the whole.',
   show: '“This half has {one}, this half has {other}. Together {total}.”',
   find: '“Find me a card that has {other} on one half.”',
-  'find.answer': 'any card with {other} dots or the numeral {other}',
+  'find.answer': 'any card with {other, plural, one {# dot} other {# dots}} or the numeral {other}',
   tell: '“How many are on the whole card?”',
   'tell.answer': 'count both halves',
   'sitting-1':
