@@ -11,7 +11,7 @@ declare namespace App {
     /** The guides opened last; absent while developing. */
     recalled?: import('./server/services/recalledGuides.ts').RecalledGuides;
     /** Long calculations beside the request; absent while developing. */
-    beside?: import('./server/services/checkFile.ts').Beside;
+    beside?: import('./server/services/beside.ts').Beside;
     /** What the page of problems is to say. */
     problem?: {
       status: number;

@@ -30,7 +30,7 @@ const lengthOf = async (sound: string) =>
 
 test('a sound is recorded once, cut and levelled, and heard by its own programme only', async () => {
   assert.equal(await lengthOf('m'), null);
-  const milliseconds = await keepRecording(at.owner, 'm', humFile({ before: 900, hum: 500, loud: 0.05 }));
+  const milliseconds = await keepRecording(at.owner, { sound: 'm', file: humFile({ before: 900, hum: 500, loud: 0.05 }) });
   assert.ok(milliseconds >= 500 && milliseconds < 650, String(milliseconds));
   assert.equal(await lengthOf('m'), milliseconds);
   const heard = readWav((await hearSound(at.reader, 'm')).audio);
@@ -49,15 +49,15 @@ test('what is no recording is refused in words, and the one from before stays', 
     [humFile({ hum: 3000 }), /lasts 3\.\d seconds/],
     [new Uint8Array([1, 2, 3]), /is not a WAV file/],
   ] as const)
-    await assert.rejects(keepRecording(at.owner, 'm', file), (error: unknown) => {
+    await assert.rejects(keepRecording(at.owner, { sound: 'm', file }), (error: unknown) => {
       const { code, details } = error as { code: string; details: { problems: { message: string }[] } };
       return code === 'wrong-input' && message.test(details.problems[0]!.message);
     });
   assert.equal(await lengthOf('m'), before);
-  await refuses(keepRecording(at.reader, 'm', humFile({})), 'not-allowed');
+  await refuses(keepRecording(at.reader, { sound: 'm', file: humFile({}) }), 'not-allowed');
   await refuses(forgetRecording(at.reader, 'm'), 'not-allowed');
   for (const odd of ['', '__proto__', 'zzzz', 'M', "m'--"])
-    await refuses(keepRecording(at.owner, odd, humFile({})), 'not-found');
+    await refuses(keepRecording(at.owner, { sound: odd, file: humFile({}) }), 'not-found');
 });
 
 test('homes hear what is recorded of their guide’s sounds, by their link, until it is taken back', async () => {

@@ -1,11 +1,15 @@
 import wavefile from 'wavefile';
 import { err, ok, type Outcome } from '../../core/outcome.ts';
 import { RECORDING_RATE } from '../../core/sounds/levelRecording.ts';
+import { findSoundChunks, wavOfChunks, type SoundChunks } from './soundChunks.ts';
 
 /** Seconds that a file may last before anything is cut off it. */
 const LONGEST_SECONDS = 20;
 /** Samples a second that a file may have; a telephone has the fewest, a studio the most. */
 const RATES = { least: 8000, most: 96_000 };
+/** A microphone has one or two; what claims thousands is no recording of a voice. */
+const MOST_CHANNELS = 2;
+const BITS = [8, 16, 24, 32, 64];
 /** Numbers of formats without compression: whole, real, and either of them with an extended head. */
 const PLAIN_FORMATS = [1, 3, 65534];
 
@@ -15,17 +19,18 @@ export interface Samples {
   readonly rate: number;
 }
 
-/** The first channel of an uncompressed WAV file; otherwise what is wrong with it, to be said after its name. */
+/**
+ * The first channel of an uncompressed WAV file; otherwise what is wrong with it, to be said after its name. What the
+ * head claims is held against the bytes there are before anything is unpacked, and only head and samples are unpacked.
+ */
 export function readWav(bytes: Uint8Array): Outcome<Samples, string> {
+  const chunks = findSoundChunks(bytes);
+  if (!chunks) return err('is not a WAV file that can be read');
+  const wrong = wrongHead(chunks);
+  if (wrong) return err(wrong);
   try {
-    const wav = new wavefile.WaveFile(bytes);
-    const { audioFormat, sampleRate, numChannels } = wav.fmt as Record<string, number>;
-    if (!PLAIN_FORMATS.includes(audioFormat!)) return err('must be a WAV file without compression');
-    if (!(sampleRate! >= RATES.least && sampleRate! <= RATES.most))
-      return err(`must have ${RATES.least} to ${RATES.most} samples a second`);
-    const length = (wav.data as { samples: Uint8Array }).samples.length / (Number(wav.bitDepth.replace(/\D/g, '')) / 8);
-    if (!(length / numChannels! / sampleRate! <= LONGEST_SECONDS))
-      return err(`must last at most ${LONGEST_SECONDS} seconds`);
+    const wav = new wavefile.WaveFile(wavOfChunks(chunks));
+    const { sampleRate } = wav.fmt as Record<string, number>;
     wav.toBitDepth('32f');
     const read = wav.getSamples(false) as unknown as Float64Array | Float64Array[];
     const first = Array.isArray(read) ? read[0]! : read;
@@ -36,6 +41,21 @@ export function readWav(bytes: Uint8Array): Outcome<Samples, string> {
   } catch {
     return err('is not a WAV file that can be read');
   }
+}
+
+/** What keeps a file from being unpacked, to be said after its name; null for a sound one. */
+function wrongHead({ head, samples }: SoundChunks): string | null {
+  const view = new DataView(head.buffer, head.byteOffset, head.byteLength);
+  const format = view.getUint16(0, true);
+  const channels = view.getUint16(2, true);
+  const rate = view.getUint32(4, true);
+  const bits = view.getUint16(14, true);
+  if (!PLAIN_FORMATS.includes(format)) return 'must be a WAV file without compression';
+  if (channels < 1 || channels > MOST_CHANNELS) return 'must have one or two channels';
+  if (!BITS.includes(bits)) return 'is not a WAV file that can be read';
+  if (rate < RATES.least || rate > RATES.most) return `must have ${RATES.least} to ${RATES.most} samples a second`;
+  const seconds = samples.length / (bits / 8) / channels / rate;
+  return seconds > LONGEST_SECONDS ? `must last at most ${LONGEST_SECONDS} seconds` : null;
 }
 
 /** A WAV file of samples: one channel, 16 bits, `RECORDING_RATE` samples a second. */

@@ -1,6 +1,6 @@
 import { parentPort } from 'node:worker_threads';
-import { HERE, type KnownThing } from '../services/checkFile.ts';
+import { doTask, type BesideTask } from '../services/beside.ts';
 
-parentPort!.on('message', ({ content, known }: { content: unknown; known: readonly KnownThing[] }) => {
-  void HERE.checkFile(content, known).then((problems) => parentPort!.postMessage(problems));
+parentPort!.on('message', (task: BesideTask) => {
+  void doTask(task).then((answer) => parentPort!.postMessage(answer));
 });

@@ -8,7 +8,7 @@ import { after, before, test } from 'node:test';
 import { gunzipSync } from 'node:zlib';
 import { hashToken } from '../http/secrets.ts';
 import { ownPath } from '../http/next.ts';
-import { HERE } from '../services/checkFile.ts';
+import { HERE } from '../services/beside.ts';
 import { createFront } from './front.ts';
 import { answerWith, MemoryGuideStore } from './guideStore.ts';
 import { trustedPlace } from './place.ts';

@@ -6,7 +6,7 @@ import { describeError } from '../../messages/errors.ts';
 import { EdgeError } from '../http/errors.ts';
 import { secureHeaders } from '../http/headers.ts';
 import { hashToken } from '../http/secrets.ts';
-import type { Beside } from '../services/checkFile.ts';
+import type { Beside } from '../services/beside.ts';
 import { answerWith, type GuideStore } from './guideStore.ts';
 import { trustedPlace } from './place.ts';
 

@@ -5,18 +5,8 @@ import { shelfFile, type ThingEntry } from '../../contracts/shelfFile.ts';
 
 export type KnownThing = Pick<ThingEntry, 'key' | 'places'>;
 
-/** Long calculations that run beside requests, in a thread with a time limit. */
-export interface Beside {
-  /** Everything wrong with a file, its shape first, beside the things that are on the shelf already; none for a sound one. */
-  checkFile(content: unknown, known: readonly KnownThing[]): Promise<FieldProblem[]>;
-}
-
-/** The same here and now, for commands that serve nobody else. */
-export const HERE: Beside = {
-  checkFile: (content, known) => Promise.resolve(checkFile(content, known)),
-};
-
-function checkFile(content: unknown, known: readonly KnownThing[]): FieldProblem[] {
+/** Everything wrong with a file, its shape first, beside the things that are on the shelf already; none for a sound one. */
+export function checkFile(content: unknown, known: readonly KnownThing[]): FieldProblem[] {
   const shape = checkShape(shelfFile, content);
   if (!shape.ok) return shape.problem;
   return checkContents(withSections(shape.value as Partial<FileSections>), known).slice(0, MOST_PROBLEMS);

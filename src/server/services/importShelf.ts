@@ -20,7 +20,8 @@ import {
   type ShelfWrite,
 } from '../db/repositories/shelf.ts';
 import { EdgeError } from '../http/errors.ts';
-import { HERE, type Beside, type KnownThing } from './checkFile.ts';
+import { HERE, type Beside } from './beside.ts';
+import type { KnownThing } from './checkFile.ts';
 import { hold } from '../db/hold.ts';
 import { refuseTooMany } from './homes.ts';
 import { inTurn } from './inTurn.ts';

@@ -1,8 +1,6 @@
 import { createHash } from 'node:crypto';
-import { levelRecording, LONGEST_SOUND_MS } from '../../core/sounds/levelRecording.ts';
 import { recordableSounds, type RecordableSound } from '../../core/words/recordableSounds.ts';
 import { readSoundOrder } from '../../core/words/soundOrder.ts';
-import { readWav, writeWav } from '../audio/wav.ts';
 import { now } from '../clock.ts';
 import {
   readRecorded,
@@ -14,6 +12,7 @@ import {
 } from '../db/repositories/soundRecordings.ts';
 import { EdgeError } from '../http/errors.ts';
 import { hashToken } from '../http/secrets.ts';
+import { HERE, type Beside } from './beside.ts';
 import { requireAuthor, type Person } from './person.ts';
 
 /** A sound of the programme, and how long its recording lasts; null where there is none yet. */
@@ -38,22 +37,17 @@ export async function listRecorded(person: Person): Promise<string[]> {
  * Keeps a recording of a sound, cut and levelled, in place of the one there was; gives how long it lasts. What is no WAV
  * file, is silent or too long is refused in words, and the one there was stays.
  */
-export async function keepRecording(person: Person, sound: string, file: Uint8Array): Promise<number> {
+export async function keepRecording(
+  person: Person,
+  { sound, file }: { readonly sound: string; readonly file: Uint8Array },
+  beside: Beside = HERE,
+): Promise<number> {
   requireAuthor(person);
   if (!soundsOf(person).some((known) => known.sound === sound)) throw new EdgeError('not-found');
-  const wav = readWav(file);
-  if (!wav.ok) throw refused(wav.problem);
-  const { samples, rate } = wav.value;
-  // Cut before anything else is done to it: what follows is then never longer than a sound.
-  const levelled = levelRecording(samples, rate);
-  if (!levelled.ok)
-    throw refused(
-      levelled.problem.code === 'silent'
-        ? 'has no sound in it; say it closer to the microphone'
-        : `lasts ${(levelled.problem.milliseconds / 1000).toFixed(1)} seconds; say the sound alone, in less than ${LONGEST_SOUND_MS / 1000}`,
-    );
-  const audio = Buffer.from(writeWav({ samples: levelled.value, rate }));
-  const milliseconds = Math.max(1, Math.round((levelled.value.length * 1000) / rate));
+  const prepared = await beside.prepareRecording(file);
+  if (!prepared.ok) throw refused(prepared.problem);
+  const { milliseconds } = prepared.value;
+  const audio = Buffer.from(prepared.value.audio);
   await writeRecording({
     ...{ programmeId: person.programmeId, sound, audio, milliseconds },
     ...{ hash: createHash('sha256').update(audio).digest('hex'), recordedAt: now(), recordedBy: person.userId },
