@@ -63,3 +63,52 @@ test('what serves a session is what trying everything finds, the earlier option 
   }
   assert.ok(shared > 200);
 });
+
+/** Fourteen needs of 7 to 20 over thirteen things of which each home has some twenty: what no search can go through. */
+function hardPart(chance: () => number): PartToServe {
+  const between = (least: number, most: number) => least + Math.floor(chance() * (most - least + 1));
+  const needs = Array.from({ length: 14 }, (_, need) => ({
+    ...{ id: `part/need-${need}`, use: 'used-up' as const, qty: between(7, 20), per: 'home' as const },
+    options: Array.from({ length: 13 }, (__, place) => ({
+      ...{ item: `thing-${place}`, place, sets: {} },
+      fit: place === 0 ? 1 : between(1, 100) / 100,
+    })),
+  }));
+  return { id: 'part', values: {}, children: 1, needs };
+}
+
+test('a search that could go on for hours ends after its steps, twice with the same answer', () => {
+  const chance = seededChance(20);
+  const part = preparePart(hardPart(chance));
+  for (let home = 0; home < 12; home++) {
+    const stock = Array.from({ length: 13 }, (_, thing) => ({
+      item: `thing-${thing}`,
+      qty: 17 + Math.floor(chance() * 5),
+    }));
+    const steps = { left: 3000 };
+    const [picks] = bestPicks([part], stock, steps);
+    assert.ok(steps.left > -1200, `${-steps.left} steps too many`);
+    assert.deepEqual(bestPicks([part], stock, { left: 3000 })[0]!.places, picks!.places);
+    const taken = new Map<string, number>();
+    picks!.places.forEach((place, index) => {
+      if (place === null) return;
+      const { item, qty } = picks!.way.needs[index]!.options.find((option) => option.place === place)!;
+      taken.set(item, (taken.get(item) ?? 0) + qty);
+    });
+    for (const { item, qty } of stock) assert.ok((taken.get(item) ?? 0) <= qty, item);
+    assert.ok(picks!.places.filter((place) => place !== null).length >= 13);
+  }
+});
+
+test('a home where whatever is permitted would set one dial in two ways goes without, and nothing throws', () => {
+  const setting = (item: string, n: number): ServingOption => ({ item, place: 1, fit: 0.5, sets: { n } });
+  const need = (id: string, options: readonly ServingOption[]) =>
+    ({ id, use: 'lasting', qty: 'n', per: 'home', options }) as const;
+  const plain: ServingOption = { item: 'bowl', place: 2, fit: 0.4, sets: {} };
+  const part: PartToServe = {
+    ...{ id: 'part', values: { n: 3 }, children: 1 },
+    needs: [need('part/a', [setting('tray', 5)]), need('part/b', [setting('box', 6), plain])],
+  };
+  const [picks] = bestPicks([preparePart(part)], [{ item: 'cup', qty: 3 }]);
+  assert.deepEqual(picks!.places, [null, null]);
+});

@@ -1,4 +1,4 @@
-import { searchAssignment, type AssignmentNeed } from '../materials/assignment.ts';
+import { searchAssignment, type AssignmentNeed, type Steps } from '../materials/assignment.ts';
 import { worthAmong, type StockItem, type Worth } from '../materials/swaps.ts';
 import { waysOf, type NeedOfWay, type PartToServe, type PartWay } from './partWays.ts';
 
@@ -14,8 +14,8 @@ export interface PreparedPart {
   readonly ways: readonly PartWay[];
 }
 
-/** How many combinations of ways are tried before the best so far is taken. Real sessions have a few dozen. */
-const MOST_COMBINATIONS = 20_000;
+/** Steps that the picks of one home may take before the best so far is taken. Real sessions take a few hundred. */
+const MOST_STEPS = 10_000;
 const TOLERANCE = 1e-9;
 
 /** Works out the ways of a part. */
@@ -26,9 +26,14 @@ export function preparePart(part: PartToServe): PreparedPart {
 /**
  * Chooses what serves each need of a whole session at one home: most needs covered, then the highest fit, then most of
  * what the script says, then, need by need, the earlier option. Swaps that set dials change what the other needs of
- * their part ask for, and are weighed with that. Exact. No parts: no picks.
+ * their part ask for, and are weighed with that. Exact within `steps`, which are counted and not timed; beyond them the
+ * best that was found. No parts: no picks.
  */
-export function bestPicks(parts: readonly PreparedPart[], stock: readonly StockItem[]): PartPicks[] {
+export function bestPicks(
+  parts: readonly PreparedPart[],
+  stock: readonly StockItem[],
+  steps: Steps = { left: MOST_STEPS },
+): PartPicks[] {
   const available = new Map<string, number>();
   for (const { item, qty } of stock) available.set(item, (available.get(item) ?? 0) + qty);
   const worth = worthAmong(parts.reduce((sum, { part }) => sum + part.needs.length, 0));
@@ -36,8 +41,7 @@ export function bestPicks(parts: readonly PreparedPart[], stock: readonly StockI
   for (const group of groupsThatShare(parts, available)) {
     const chosen = bestOfGroup(
       group.map((index) => parts[index]!),
-      available,
-      worth,
+      { available, worth, steps },
     );
     group.forEach((index, place) => (picks[index] = chosen[place]!));
   }
@@ -76,25 +80,24 @@ type Held = ReadonlyMap<string, number>;
 
 function bestOfGroup(
   parts: readonly PreparedPart[],
-  available: ReadonlyMap<string, number>,
-  worth: Worth,
+  { available, worth, steps }: Omit<Search, 'held'>,
 ): readonly PartPicks[] {
   if (parts.every(({ ways }) => ways.length === 1)) {
     // Nothing gains more, and among equals nothing comes earlier.
     const chosen = parts.map(({ ways: [way] }) => ({ way: way!, needs: way!.needs }));
-    const all = everyBest(parts, chosen, { available, worth });
+    const all = everyBest(parts, chosen, { available, worth, steps });
     if (all) return all.picks;
   }
-  let best = solve(parts, { available, worth, held: new Map() })!;
+  let best = solve(parts, { available, worth, steps, held: new Map() }) ?? withNothing(parts);
   // Among equals the earlier option: each need in turn is held to the earliest one that loses nothing.
   const held = new Map<string, number>();
   parts.forEach(({ part }, partIndex) =>
     part.needs.forEach(({ id, options }, needIndex) => {
       const now = () => best.picks[partIndex]!.places[needIndex] ?? Infinity;
       for (const { item, place } of options) {
-        if (place >= now()) break;
+        if (place >= now() || steps.left <= 0) break;
         if ((available.get(item) ?? 0) === 0 && !isFree(parts[partIndex]!, needIndex, place)) continue;
-        const tried = solve(parts, { available, worth, held: new Map([...held, [id, place]]) });
+        const tried = solve(parts, { available, worth, steps, held: new Map([...held, [id, place]]) });
         if (tried && tried.gain === best.gain) best = tried;
       }
       const place = best.picks[partIndex]!.places[needIndex];
@@ -102,6 +105,11 @@ function bestOfGroup(
     }),
   );
   return best.picks;
+}
+
+/** Every need going without: what is left where whatever is there would set a dial in two ways. */
+function withNothing(parts: readonly PreparedPart[]): Solution {
+  return { gain: 0, picks: parts.map(({ part, ways: [way] }) => ({ way: way!, places: part.needs.map(() => null) })) };
 }
 
 /** Whether an option takes nothing in some way of the part (none of it is needed). */
@@ -115,6 +123,7 @@ interface Search {
   readonly available: ReadonlyMap<string, number>;
   readonly worth: Worth;
   readonly held: Held;
+  readonly steps: Steps;
 }
 
 /** The best combination of ways, by depth-first search that leaves a branch once no better answer can lie there. */
@@ -131,13 +140,12 @@ function solve(parts: readonly PreparedPart[], search: Search): Solution | null 
   const boundFrom = [...open.map((ways) => ways[0]?.bound ?? -Infinity), 0];
   for (let index = open.length - 1; index >= 0; index--) boundFrom[index]! += boundFrom[index + 1]!;
   let best: Solution | null = null;
-  let combinations = 0;
   const chosen: (typeof open)[number] = [];
   const visit = (index: number, bound: number) => {
     if (best && bound + boundFrom[index]! <= best.gain) return;
-    if (combinations >= MOST_COMBINATIONS && best) return;
+    search.steps.left -= 1;
+    if (search.steps.left < 0 && (best || search.steps.left < -MOST_STEPS)) return;
     if (index === parts.length) {
-      combinations += 1;
       const solved = assign(parts, chosen, search);
       if (solved && (!best || solved.gain > best.gain)) best = solved;
       return;
@@ -240,7 +248,7 @@ function assign(parts: readonly PreparedPart[], chosen: readonly ChosenWay[], se
       })),
     })),
   );
-  const answer = searchAssignment(needs, available, worth.cover);
+  const answer = searchAssignment(needs, available, { coverGain: worth.cover, steps: search.steps });
   if (!answer) return null;
   let at = 0;
   let gain = 0;

@@ -52,6 +52,9 @@ export interface PartWay {
   readonly needs: readonly NeedOfWay[];
 }
 
+/** Choices looked at for the ways of one part. */
+const MOST_VISITS = 100_000;
+
 interface Choice {
   readonly takes: NeedOfWay['takes'];
   readonly place: number | null;
@@ -67,8 +70,10 @@ export function waysOf(part: PartToServe): PartWay[] {
   const choices = part.needs.map(choicesOf);
   const ways: PartWay[] = [];
   const chosen: Choice[] = [];
+  let visits = 0;
   const visit = (index: number, sets: Scope) => {
-    if (ways.length >= MOST_WAYS) return;
+    // Settings that exclude each other far down are dead ends: they are bounded like the ways themselves.
+    if (ways.length >= MOST_WAYS || (visits += 1) > MOST_VISITS) return;
     if (index === choices.length) {
       ways.push(wayWith(part, chosen, sets));
       return;

@@ -34,6 +34,18 @@ interface PartOption {
   readonly rows: readonly number[];
 }
 
+/**
+ * How many steps a search may still take. It is counted down by those who share it, never by a clock: what comes out is
+ * the same on every machine. Once it is used up, the best found so far is the answer.
+ */
+export interface Steps {
+  left: number;
+}
+
+/** What it costs to begin with one independent part: its prices are found in so many rounds. */
+const STEPS_TO_BEGIN = 50;
+/** After its steps are used up, a search that has no answer yet may take so many more to find one. */
+const STEPS_TO_A_FIRST = 500;
 const CAPACITY_TOLERANCE = 1e-9;
 /** Gains are whole, so a bound within half of the best cannot hide a better answer. */
 const PRUNING_TOLERANCE = 0.5;
@@ -43,14 +55,14 @@ const PRUNING_TOLERANCE = 0.5;
  * there: used-up quantities over all needs, plus the largest segment's sum of lasting ones. Returns, for each need,
  * the index of its option, or null; null in place of the list when a need that must take one cannot.
  *
- * Exact: a depth-first search that leaves a branch only when a proved upper bound says that nothing better lies there.
+ * Exact while there are steps left: a depth-first search that leaves a branch only when a proved upper bound says that nothing better lies there.
  * Two bounds are used: every open need gets its best option that still fits by itself; and the Lagrangian relaxation
  * of the capacities (Geoffrion 1974), whose multipliers are found once for each independent part.
  */
 export function searchAssignment(
   needs: readonly AssignmentNeed[],
   available: ReadonlyMap<string, number>,
-  coverGain: number,
+  { coverGain, steps }: { readonly coverGain: number; readonly steps: Steps },
 ): (number | null)[] | null {
   const chosen: (number | null)[] = needs.map(() => null);
   const open = needs.map((need) =>
@@ -60,7 +72,7 @@ export function searchAssignment(
   assignUncontested(needs, open, available, chosen);
   for (const part of independentParts(needs, open, chosen)) {
     const rows = capacityRows(part, needs, open, available);
-    const best = searchPart(rows.needs, rows.rows, coverGain);
+    const best = searchPart(rows.needs, rows.rows, { coverGain, steps });
     if (!best) return null;
     rows.needs.forEach((need, index) => (chosen[need.position] = best[index]!));
   }
@@ -185,10 +197,11 @@ function capacityRows(
 function searchPart(
   needs: readonly PartNeed[],
   rows: readonly CapacityRow[],
-  coverGain: number,
+  { coverGain, steps }: { readonly coverGain: number; readonly steps: Steps },
 ): (number | null)[] | null {
   const firstFitting = takeFirstFitting(needs, rows);
   if (firstFitting) return firstFitting;
+  steps.left -= STEPS_TO_BEGIN;
   const multipliers = bestMultipliers(needs, rows, coverGain);
   const priceOf = ({ qty, rows: optionRows }: PartOption) =>
     qty * optionRows.reduce((sum, row) => sum + multipliers[row]!, 0);
@@ -223,6 +236,8 @@ function searchPart(
   };
 
   const visit = (depth: number, gain: number): void => {
+    steps.left -= 1;
+    if (steps.left < 0 && (best.picks || steps.left < -STEPS_TO_A_FIRST)) return;
     if (depth === needs.length) {
       if (gain > best.gain + PRUNING_TOLERANCE) best = { gain, picks: [...picks] };
       return;

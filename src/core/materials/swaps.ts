@@ -49,6 +49,8 @@ export interface SwapsInput {
   readonly stock: readonly StockItem[];
 }
 
+/** Steps after which the best choice so far is taken: some seconds' worth. */
+const MOST_STEPS = 2_000_000;
 /** Fits are compared to a millionth. */
 const FIT_STEPS = 1e6;
 
@@ -78,7 +80,7 @@ export function chooseSwaps({ youngestMonths, needs, stock }: SwapsInput): SwapA
   const chosen = searchAssignment(
     needs.map((need) => toAssignmentNeed(need, youngestMonths, worth)),
     available,
-    worth.cover,
+    { coverGain: worth.cover, steps: { left: MOST_STEPS } },
   )!;
   const options = needs.map((need, index) => (chosen[index] === null ? undefined : need.options[chosen[index]!]));
   return {
