@@ -3,6 +3,7 @@ import { beginForm } from '../contracts/peopleForms.ts';
 import { checkForm } from '../contracts/problems.ts';
 import { closeDatabase } from '../server/db/connection.ts';
 import { addOwner } from '../server/services/firstOwner.ts';
+import { holdingInstallation } from '../server/db/hold.ts';
 import { migrate } from '../server/db/migrations/migrate.ts';
 import { ownDatabase } from './ownDatabase.ts';
 
@@ -24,7 +25,7 @@ export async function runOwner([email, name, programme]: readonly string[]): Pro
   const postgres = process.env.DATABASE_URL ? null : await ownDatabase(tell);
   process.env.DATABASE_URL ??= postgres!.url;
   try {
-    await migrate();
+    await holdingInstallation(() => migrate());
     const { code: _code, again: _again, ...owner } = form.value;
     await addOwner(owner, { onlyFirst: false });
     process.stdout.write(`${owner.name} is an owner of ${owner.programme} and signs in as ${owner.email}\n`);

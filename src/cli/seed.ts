@@ -1,5 +1,18 @@
-import { addUser, changeUser, findUserByEmail, setRole } from '../server/db/repositories/people.ts';
-import { addProgrammeRow, countProgrammes } from '../server/db/repositories/programmes.ts';
+import {
+  addUser,
+  changeUser,
+  findUserByEmail,
+  removeUsersWithoutProgramme,
+  setRole,
+} from '../server/db/repositories/people.ts';
+import {
+  addProgrammeRow,
+  countProgrammes,
+  findProgrammeBy,
+  removeProgrammeRow,
+} from '../server/db/repositories/programmes.ts';
+import { readInstallation, writeInstallation } from '../server/db/repositories/installation.ts';
+import { holdingInstallation } from '../server/db/hold.ts';
 import { readFile } from 'node:fs/promises';
 import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
@@ -24,20 +37,41 @@ import { hashPassword, isPassword } from '../server/services/signIn.ts';
 import type { Person } from '../server/services/person.ts';
 import { DEMO } from '../server/demo.ts';
 
+const DEMO_SLUG = 'quillbrook';
+
 /** `footstool seed`: brings the schema up to date and, on an empty database, loads the demo. */
 export async function runSeed(words: readonly string[]): Promise<number> {
-  await migrate();
-  if (!words.includes('--bare') && (await countProgrammes()) === 0)
-    await loadDemo(process.env.FOOTSTOOL_ADDRESS ?? 'http://localhost:4321');
-  else if (!words.includes('--bare')) await renewDemoPasswords();
-  await closeDatabase();
-  return 0;
+  try {
+    await holdingInstallation(async () => {
+      await migrate();
+      if (!words.includes('--bare')) await bringDemo();
+    });
+    return 0;
+  } finally {
+    await closeDatabase();
+  }
+}
+
+/** Loads the demo into an empty database; what a start that was cut short left of it is taken away first. */
+async function bringDemo(): Promise<void> {
+  if ((await readInstallation('demo')) === 'loading') await removeDemo();
+  if ((await countProgrammes()) > 0) return renewDemoPasswords();
+  await writeInstallation('demo', 'loading');
+  await loadDemo(process.env.FOOTSTOOL_ADDRESS ?? 'http://localhost:4321');
+  await writeInstallation('demo', 'loaded');
+}
+
+/** Takes a half-loaded demo away. Nobody can have worked in it: a start serves nothing before it is whole. */
+async function removeDemo(): Promise<void> {
+  const programme = await findProgrammeBy({ slug: DEMO_SLUG });
+  if (programme) await removeProgrammeRow(programme.id);
+  await removeUsersWithoutProgramme(DEMO.people.map(({ email }) => email));
 }
 
 /** Loads the demo programme through the same import, sending and replying as anybody's. */
 export async function loadDemo(address: string): Promise<void> {
   const owner = await addProgramme(
-    { slug: 'quillbrook', name: 'Quillbrook children’s room and the Lantern Room' },
+    { slug: DEMO_SLUG, name: 'Quillbrook children’s room and the Lantern Room' },
     DEMO.people.map((person, index) => ({ ...person, password: demoPassword(index) })),
   );
   for (const file of ['things', 'books', 'songs', 'activities', 'homes', 'sessions']) {

@@ -1,22 +1,28 @@
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
-import { randomBytes } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { networkInterfaces } from 'node:os';
 import { join } from 'node:path';
 import { DEMO } from '../server/demo.ts';
 import { DATA, ownDatabase, ROOT } from './ownDatabase.ts';
-import { freePort } from './postgres.ts';
+import { freePort, keptSecret } from './postgres.ts';
 
 const FIRST_PORT = 4321;
 
 /** `footstool start`: database, schema, demo, build, server; Ctrl-C stops what it started. */
 export async function runStart(): Promise<number> {
   mkdirSync(DATA, { recursive: true });
+  // Whoever presses Ctrl-C meanwhile is heard between two steps, so that what was started is stopped again.
+  const signals = ['SIGINT', 'SIGTERM'] as const;
+  let isStopped = false;
+  const stopAtNextStep = () => (isStopped = true);
+  for (const signal of signals) process.on(signal, stopAtNextStep);
   const postgres = process.env.DATABASE_URL ? null : await ownDatabase(tell);
   if (postgres) tell(postgres.isOurs ? 'database started on loopback' : 'database was running already');
   const stopAll = () => postgres?.isOurs && postgres.stop();
   try {
     buildIfStale();
+    await heard();
+    if (isStopped) return STOPPED;
     const port = await findPort();
     const host = process.env.HOST ?? '0.0.0.0';
     const environment = {
@@ -34,12 +40,25 @@ export async function runStart(): Promise<number> {
       PORT: String(port),
       NODE_ENV: 'production',
     };
-    seed({ ...environment, FOOTSTOOL_ADDRESS: environment.FOOTSTOOL_ADDRESS || `http://localhost:${port}` });
+    const isSeeded = seed({
+      ...environment,
+      FOOTSTOOL_ADDRESS: environment.FOOTSTOOL_ADDRESS || `http://localhost:${port}`,
+    });
+    await heard();
+    if (isStopped) return STOPPED;
+    if (!isSeeded) throw new Error('the schema or the demo could not be loaded; the line above says why');
+    for (const signal of signals) process.off(signal, stopAtNextStep);
     return await serve(environment, port);
   } finally {
     stopAll();
   }
 }
+
+/** What a shell expects of a command that Ctrl-C ended. */
+const STOPPED = 130;
+
+/** Lets a signal that came during a step be heard. */
+const heard = () => new Promise((next) => setImmediate(next));
 
 /** Builds when a source is newer than the last build. */
 function buildIfStale(): void {
@@ -73,23 +92,20 @@ async function findPort(): Promise<number> {
 }
 
 /** A secret of this installation, made up at the first start: so many random bytes. */
-function kept(name: string, bytes: number): string {
-  const file = join(DATA, name);
-  if (!existsSync(file)) writeFileSync(file, randomBytes(bytes).toString('hex'), { mode: 0o600 });
-  return readFileSync(file, 'utf8').trim();
-}
+const kept = (name: string, bytes: number) => keptSecret(join(DATA, name), bytes);
 
 function isLoopback(host: string): boolean {
   return /^(127\.|::1$|localhost$)/.test(host);
 }
 
-function seed(environment: NodeJS.ProcessEnv): void {
+/** Brings schema and demo; whether it came to its end. */
+function seed(environment: NodeJS.ProcessEnv): boolean {
   const words = environment.FOOTSTOOL_DEMO === '0' ? ['seed', '--bare'] : ['seed'];
   const seeded = spawnSync(join(ROOT, 'bin/footstool'), words, {
     stdio: ['ignore', 'ignore', 'inherit'],
     env: environment,
   });
-  if (seeded.status !== 0) throw new Error('the schema or the demo could not be loaded');
+  return seeded.status === 0;
 }
 
 async function serve(environment: NodeJS.ProcessEnv, port: number): Promise<number> {

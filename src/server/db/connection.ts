@@ -29,6 +29,21 @@ export async function closeDatabase(): Promise<void> {
   connection = undefined;
 }
 
+/** Runs work on connections of its own that no statement is hurried on: for what changes tables or holds a lock. */
+export async function withPatientDatabase<Value>(work: (sequelize: Sequelize) => Promise<Value>): Promise<Value> {
+  const patient = new Sequelize(requireDatabaseUrl(), {
+    dialect: 'postgres',
+    logging: false,
+    pool: { max: 2, min: 0, acquire: 10_000, idle: 600_000 },
+    dialectOptions: { connectionTimeoutMillis: 10_000, keepAlive: true, idle_in_transaction_session_timeout: 0 },
+  });
+  try {
+    return await work(patient);
+  } finally {
+    await patient.close();
+  }
+}
+
 /** A stable name for "the database is not there at the moment", as against a fault of ours. */
 export function isDatabaseAway(error: unknown): boolean {
   for (let cause = error; cause instanceof Error; cause = (cause as { parent?: unknown }).parent ?? cause.cause) {

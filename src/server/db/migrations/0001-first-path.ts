@@ -1,7 +1,7 @@
-import type { QueryInterface } from 'sequelize';
+import type { MigrationQueries } from './migrationQueries.ts';
 
 /** The first path: programmes and their people, the shelf, homes, sessions, what is sent and what comes back. */
-export async function up(queries: QueryInterface): Promise<void> {
+export async function up(queries: MigrationQueries): Promise<void> {
   await queries.sequelize.query(`
     CREATE TABLE programmes (
       id uuid PRIMARY KEY,

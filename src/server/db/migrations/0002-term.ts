@@ -1,7 +1,7 @@
-import type { QueryInterface } from 'sequelize';
+import type { MigrationQueries } from './migrationQueries.ts';
 
 /** Terms, reservations of borrowed books, what authors decided about swaps, and calendar feeds. */
-export async function up(queries: QueryInterface): Promise<void> {
+export async function up(queries: MigrationQueries): Promise<void> {
   await queries.sequelize.query(`
     CREATE TABLE terms (
       id uuid PRIMARY KEY,

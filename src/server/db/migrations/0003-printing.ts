@@ -1,7 +1,7 @@
-import type { QueryInterface } from 'sequelize';
+import type { MigrationQueries } from './migrationQueries.ts';
 
 /** What the printer was given, and what came out. */
-export async function up(queries: QueryInterface): Promise<void> {
+export async function up(queries: MigrationQueries): Promise<void> {
   await queries.sequelize.query(`
     CREATE TABLE print_jobs (
       id uuid PRIMARY KEY,

@@ -1,11 +1,12 @@
-import { QueryTypes, type QueryInterface } from 'sequelize';
+import { QueryTypes } from 'sequelize';
+import type { MigrationQueries } from './migrationQueries.ts';
 import { markMadeLines } from './0004-made-lines.ts';
 
 /**
  * Levels in replies, children who still mouth things, books that are not at hand, revisions on the shelf, keys in any
  * script, reservations by their date; parts that makers wrote get keys for their lines.
  */
-export async function up(queries: QueryInterface): Promise<void> {
+export async function up(queries: MigrationQueries): Promise<void> {
   await queries.sequelize.query(`
     ALTER TABLE children
       ADD COLUMN mouthing boolean NOT NULL DEFAULT false,

@@ -1,10 +1,10 @@
-import type { QueryInterface } from 'sequelize';
+import type { MigrationQueries } from './migrationQueries.ts';
 
 /**
  * An outbox of letters, links for people, tries to sign in, revisions of homes and settings, what was taken out and may
  * come back, ticks of Today, printing by the queue, and a word to every process when a guide has changed.
  */
-export async function up(queries: QueryInterface): Promise<void> {
+export async function up(queries: MigrationQueries): Promise<void> {
   await queries.sequelize.query(`
     ALTER TABLE programmes ADD COLUMN revision integer NOT NULL DEFAULT 1 CHECK (revision >= 1);
 

@@ -1,10 +1,10 @@
-import type { QueryInterface } from 'sequelize';
+import type { MigrationQueries } from './migrationQueries.ts';
 
 /**
  * Sounds in a programme's own voice, heard in guides, and the words that the children of a home read: which on which
  * day, right or not yet.
  */
-export async function up(queries: QueryInterface): Promise<void> {
+export async function up(queries: MigrationQueries): Promise<void> {
   await queries.sequelize.query(`
     CREATE TABLE sound_recordings (
       programme_id uuid NOT NULL REFERENCES programmes ON DELETE CASCADE,

@@ -1,32 +1,105 @@
+import type { Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
-import { database } from '../connection.ts';
+import { withPatientDatabase } from '../connection.ts';
 import { log } from '../../log.ts';
 import * as firstPath from './0001-first-path.ts';
 import * as printing from './0003-printing.ts';
 import * as rightAndSafe from './0004-right-and-safe.ts';
 import * as sturdyEdge from './0005-sturdy-edge.ts';
 import * as ownVoiceAndWords from './0006-own-voice-and-words.ts';
+import * as nothingLost from './0007-nothing-lost.ts';
 import * as term from './0002-term.ts';
+import { queriesWithin, type MigrationQueries } from './migrationQueries.ts';
 import { prepareQueue } from '../queue.ts';
 
-/** Brings the database up to date; migrations are only ever added. Returns the names of those applied now. */
-export async function migrate(): Promise<string[]> {
-  const sequelize = database();
-  const umzug = new Umzug({
-    migrations: [
-      { name: '0001-first-path', up: ({ context }) => firstPath.up(context) },
-      { name: '0002-term', up: ({ context }) => term.up(context) },
-      { name: '0003-printing', up: ({ context }) => printing.up(context) },
-      { name: '0004-right-and-safe', up: ({ context }) => rightAndSafe.up(context) },
-      { name: '0005-sturdy-edge', up: ({ context }) => sturdyEdge.up(context) },
-      { name: '0006-own-voice-and-words', up: ({ context }) => ownVoiceAndWords.up(context) },
-    ],
-    context: sequelize.getQueryInterface(),
-    storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
-    logger: undefined,
+const MIGRATIONS: Readonly<Record<string, { up(queries: MigrationQueries): Promise<void> }>> = {
+  '0001-first-path': firstPath,
+  '0002-term': term,
+  '0003-printing': printing,
+  '0004-right-and-safe': rightAndSafe,
+  '0005-sturdy-edge': sturdyEdge,
+  '0006-own-voice-and-words': ownVoiceAndWords,
+  '0007-nothing-lost': nothingLost,
+};
+
+/** The name of the newest schema that this version knows. */
+export const NEWEST_SCHEMA = Object.keys(MIGRATIONS).at(-1)!;
+
+export interface MigrateOptions {
+  /** Called before a database that holds something is changed, with the name of the schema it has. */
+  readonly beforeChange?: ((schema: string) => Promise<void>) | undefined;
+}
+
+/**
+ * Brings the database up to date; migrations are only ever added. Each of them and its mark are one transaction: one that
+ * is cut short leaves nothing behind. Who calls holds the installation, so that two starts come one after the other.
+ * Returns the names of those applied now.
+ */
+export async function migrate({ beforeChange }: MigrateOptions = {}): Promise<string[]> {
+  const applied = await withPatientDatabase(async (sequelize) => {
+    const umzug = umzugFor(sequelize);
+    const done = await umzug.executed();
+    const pending = await umzug.pending();
+    if (done.length > 0 && pending.length > 0) await beforeChange?.(done.at(-1)!.name);
+    return (await umzug.up()).map(({ name }) => name);
   });
-  const applied = (await umzug.up()).map(({ name }) => name);
   await prepareQueue();
   if (applied.length > 0) log.info({ applied }, 'migrated');
   return applied;
+}
+
+/** The name of the newest schema that a database has; null for one that is empty. */
+export async function readSchema(): Promise<string | null> {
+  return withPatientDatabase(async (sequelize) => (await umzugFor(sequelize).executed()).at(-1)?.name ?? null);
+}
+
+function umzugFor(sequelize: Sequelize): Umzug {
+  const storage = new SequelizeStorage({ sequelize, tableName: 'migrations' });
+  return new Umzug({
+    migrations: Object.entries(MIGRATIONS).map(([name, { up }]) => ({ name, up: () => apply(sequelize, name, up) })),
+    // The mark is written by `apply`, in the transaction of the migration.
+    storage: {
+      executed: () => storage.executed(),
+      logMigration: () => Promise.resolve(),
+      unlogMigration: () => Promise.resolve(),
+    },
+    logger: undefined,
+  });
+}
+
+async function apply(
+  sequelize: Sequelize,
+  name: string,
+  up: (queries: MigrationQueries) => Promise<void>,
+): Promise<void> {
+  try {
+    await sequelize.transaction(async (transaction) => {
+      const queries = queriesWithin(sequelize, transaction);
+      await up(queries);
+      await queries.sequelize.query('INSERT INTO migrations (name) VALUES (:name)', { replacements: { name } });
+    });
+  } catch (error) {
+    if (isThereAlready(error)) throw new HalfMadeDatabase(name, { cause: error });
+    throw error;
+  }
+}
+
+/** Tables that a migration is to make are there, though it never ended: left by a start before starts could be cut short. */
+export class HalfMadeDatabase extends Error {
+  constructor(migration: string, options: ErrorOptions) {
+    super(
+      `an earlier start was cut short and left this database half made (at ${migration}). Nothing in it was changed now. ` +
+        'If nobody has worked in it yet, remove it and start again; otherwise put your newest backup into an empty one with bin/footstool restore FILE',
+      options,
+    );
+  }
+}
+
+/** PostgreSQL: duplicate_table, duplicate_column, duplicate_object, duplicate_function. */
+const THERE_ALREADY = ['42P07', '42701', '42710', '42723'];
+
+function isThereAlready(error: unknown): boolean {
+  for (let cause = error; cause instanceof Error; cause = cause.cause ?? (cause as { parent?: unknown }).parent)
+    if (THERE_ALREADY.includes((cause as { code?: string }).code ?? '')) return true;
+  return false;
 }

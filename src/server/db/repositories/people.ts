@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { literal, Op } from 'sequelize';
 import { MembershipRow, ProgrammeRow, UserRow } from '../models.ts';
 import { tables } from '../tables.ts';
 import type { Transaction } from '../transaction.ts';
@@ -41,6 +42,14 @@ export async function addUser(user: Omit<User, 'id'>, transaction?: Transaction)
   const id = randomUUID();
   await UserRow.create({ id, ...user }, { ...(transaction && { transaction }) });
   return id;
+}
+
+/** Removes those of these addresses who work in no programme (any more). One query. */
+export async function removeUsersWithoutProgramme(emails: readonly string[]): Promise<void> {
+  tables();
+  await UserRow.destroy({
+    where: { email: [...emails], id: { [Op.notIn]: literal('(SELECT user_id FROM memberships)') } },
+  });
 }
 
 /** Changes what is kept of somebody. */

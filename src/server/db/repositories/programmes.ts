@@ -58,6 +58,12 @@ export async function addProgrammeRow(
   return id;
 }
 
+/** Removes a programme with everything in it. One query. */
+export async function removeProgrammeRow(id: string): Promise<void> {
+  tables();
+  await ProgrammeRow.destroy({ where: { id } });
+}
+
 /** Writes a programme's settings under the next revision. */
 export async function writeSettings(
   { id, revision }: Pick<Programme, 'id' | 'revision'>,
