@@ -1,6 +1,7 @@
 import { findOwner, findUser } from '../server/db/repositories/people.ts';
 import { findProgrammeBy } from '../server/db/repositories/programmes.ts';
 import { readFile } from 'node:fs/promises';
+import { allergenWord } from '../messages/allergens.ts';
 import { closeDatabase } from '../server/db/connection.ts';
 import { EdgeError } from '../server/http/errors.ts';
 import { exportFile } from '../server/services/exportShelf.ts';
@@ -13,6 +14,8 @@ export async function runImport([slug, path]: readonly string[]): Promise<number
   return withOwner(slug, async (owner) => {
     const report = await importFile(owner, JSON.parse(await readFile(path, 'utf8')));
     process.stdout.write(`${report.added} added, ${report.replaced} replaced\n`);
+    for (const { home, allergen } of report.keptAllergies)
+      process.stdout.write(`${home}: the file does not name ${allergenWord(allergen)}; it was kept\n`);
   });
 }
 

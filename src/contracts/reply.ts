@@ -4,6 +4,14 @@ import { array, number, object, string, type InferType } from 'yup';
 export const replyForm = object({
   /** When the reply that the form showed was kept; empty when it showed none. */
   answered: string().default('').max(40),
+  /** The edition of the guide that the form stood in; absent in forms from before there was one: the newest. */
+  edition: number()
+    .transform((value: number, original: unknown) => (original === '' || original === undefined ? undefined : value))
+    .integer()
+    .min(1)
+    .max(100_000),
+  /** Of this form alone: the same press again is taken once. */
+  key: string().default('').max(64),
   outcome: string()
     .required('says whether it was done')
     .oneOf(['done', 'partly', 'not'] as const, 'says whether it was done'),

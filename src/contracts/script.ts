@@ -254,6 +254,16 @@ export const segmentEntry = exactly({
   waitAfter: string().max(80),
 }).test('length', TOO_LONG_A_SCRIPT, isShortEnough);
 
+/** The parts of a session, each with an id of its own: what homes answer is told apart by it. */
+export const sessionParts = () =>
+  array()
+    .of(segmentEntry)
+    .max(30, 'must be at most 30 parts')
+    .test('own-ids', 'must each have an id of their own', (segments) => {
+      const ids = (segments ?? []).map((segment) => (segment as { id?: unknown } | null)?.id);
+      return new Set(ids).size === ids.length;
+    }) as unknown as Schema<Segment[] | undefined>;
+
 /** What the bench keeps: the whole session as a value, and the revision it was made from. */
 export const keptSession = exactly({
   title: someWords(300),
@@ -266,6 +276,6 @@ export const keptSession = exactly({
     .required()
     .test('ages', 'the youngest age must not be above the oldest', (ages) => !ages || ages.fromMonths <= ages.toMonths),
   aim: words(1000),
-  segments: array().of(segmentEntry).required().max(30, 'must be at most 30 parts') as unknown as Schema<Segment[]>,
+  segments: sessionParts().required() as unknown as Schema<Segment[]>,
   accepted: array().of(string().required().max(200)).required().max(200),
 });

@@ -1,9 +1,8 @@
 import { array, lazy, number, string, type InferType, type Schema } from 'yup';
 import { LEVELS, type LevelName } from '../core/session/levelName.ts';
-import type { Segment } from '../core/session/session.ts';
 import { clockTime, exactly, key, someWords, words } from './fields.ts';
 import { dialSettings } from './line.ts';
-import { calendarDay, segmentEntry } from './script.ts';
+import { calendarDay, sessionParts } from './script.ts';
 
 /** The ages something is for, in months. */
 export const ageRange = () =>
@@ -45,7 +44,7 @@ export const sessionEntry = exactly({
     .of(part as unknown as Schema<SessionPart>)
     .max(30, 'must be at most 30 parts')
     .meta({ itemsOneOf: [shelfPart, makerPart] }),
-  segments: array().of(segmentEntry).max(30, 'must be at most 30 parts') as unknown as Schema<Segment[] | undefined>,
+  segments: sessionParts(),
 })
   .test(
     'either',

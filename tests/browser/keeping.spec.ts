@@ -88,3 +88,53 @@ test('a lasting refusal is not taken for being away: it is said, and not sent ag
   expect(puts).toBe(1);
   await expect(page.getByLabel('Aim')).toHaveValue('Once.');
 });
+
+test('an answer that is cut, is a page of another, or never comes is no answer: it is said, and kept once somebody answers', async ({
+  page,
+}) => {
+  await signIn(page);
+  const bench = await startSession(page, 'No answer', ['Owl steps']);
+  const answers: ('page' | 'cut' | 'never')[] = ['page', 'cut', 'never'];
+  await page.route('**/api/sessions/*', (route) => {
+    const next = route.request().method() === 'PUT' ? answers.shift() : undefined;
+    if (next === 'page')
+      return route.fulfill({ status: 200, contentType: 'text/html', body: '<h1>Sign in to the café</h1>' });
+    if (next === 'cut')
+      return route.fulfill({ status: 200, contentType: 'application/json', body: '{"revision": 4, "ke' });
+    return next === 'never' ? undefined : route.continue();
+  });
+  await page.clock.install();
+  await page.goto(bench);
+  await benchIsReady(page);
+  await page.getByLabel('Aim').fill('Kept in the end.');
+  await page.getByLabel('Aim').press('Enter');
+  await page.clock.runFor(1000);
+  await expect(page.getByRole('alert')).toContainText('cannot be reached at the moment');
+  for (let left = 60; left > 0 && answers.length > 0; left--) await page.clock.runFor(1000);
+  expect(answers).toEqual([]);
+  await expect(page.getByRole('status').filter({ hasText: 'saving' })).toBeVisible();
+  await page.clock.runFor(21_000);
+  await expect(page.getByRole('alert')).toContainText('cannot be reached at the moment');
+  await page.clock.runFor(31_000);
+  await isKept(page);
+  await page.clock.resume();
+  await page.reload();
+  await expect(page.getByLabel('Aim')).toHaveValue('Kept in the end.');
+});
+
+test('words typed in a field that was not left yet count as not saved, and closing the page asks first', async ({
+  page,
+}) => {
+  await signIn(page);
+  await startSession(page, 'Typed only', ['Owl steps']);
+  await isKept(page);
+  await page.getByLabel('Aim').click();
+  await page.getByLabel('Aim').pressSequentially('Half a sentence');
+  await expect(page.getByRole('status').filter({ hasText: 'saving' })).toBeVisible();
+  const asked = page.waitForEvent('dialog').then((dialog) => dialog.dismiss().then(() => dialog.type()));
+  const leaving = page.close({ runBeforeUnload: true });
+  expect(await asked).toBe('beforeunload');
+  await leaving;
+  await page.getByLabel('Aim').press('Tab');
+  await isKept(page);
+});

@@ -23,7 +23,8 @@ const anyLetter = async () =>
   (await rows<{ id: string }>(`SELECT id FROM messages WHERE recipient <> '' LIMIT 1`))[0]!.id;
 const setState = (id: string, state: string) =>
   database().query(
-    `UPDATE messages SET state = '${state}', tries = 0, changed_at = now() - interval '5 minutes' WHERE id = '${id}'`,
+    `UPDATE messages SET state = '${state}', tries = 0, next_try_at = NULL, first_tried_at = NULL,
+            changed_at = '2027-03-01' WHERE id = '${id}'`,
   );
 
 test('the mail stand-in takes a key once', async () => {
@@ -93,10 +94,13 @@ test('a server that is away is asked again, a refusal is final, and trying again
   const id = await anyLetter();
   process.env.FOOTSTOOL_SMTP = `smtp://127.0.0.1:${await testPort()}`;
   await setState(id, 'waiting');
-  await assert.rejects(postLetter(id));
+  await postLetter(id);
   assert.deepEqual(await one(id), { state: 'waiting', tries: 1 });
-  for (let left = 4; left > 0; left--) await postLetter(id).catch(() => undefined);
+  await postLetter(id);
+  assert.deepEqual(await one(id), { state: 'waiting', tries: 1 }, 'its next try has not come');
+  const tries = await tryForADay(id);
   assert.equal((await one(id)).state, 'failed');
+  assert.ok(tries >= 12 && tries <= 24, `${tries} tries`);
   const refusing = await smtp(() => Object.assign(new Error('no such mailbox'), { responseCode: 550 }));
   process.env.FOOTSTOOL_SMTP = refusing.url;
   await refuses(tryAgain(at.reader, id), 'not-allowed');
@@ -110,6 +114,48 @@ test('a server that is away is asked again, a refusal is final, and trying again
   await tryAgain(at.owner, id);
   await postLetter(id);
   assert.equal((await one(id)).state, 'sent');
+});
+
+/** Moves the clock minute by minute for a day and an hour, queueing and posting what is due; gives the tries made. */
+async function tryForADay(id: string): Promise<number> {
+  const began = process.env.FOOTSTOOL_NOW!;
+  for (let minute = 1; minute <= 25 * 60; minute++) {
+    process.env.FOOTSTOOL_NOW = new Date(Date.parse(began) + minute * 60_000).toISOString();
+    if ((await recoverLetters()) > 0) await postLetter(id);
+    if ((await one(id)).state !== 'waiting') break;
+  }
+  process.env.FOOTSTOOL_NOW = began;
+  return (await one(id)).tries;
+}
+
+test('a server that says 451 for two hours gets every letter in the end, each once, and a try is one job', async () => {
+  await setState(await anyLetter(), 'sent');
+  const ids = (await rows<{ id: string }>(`SELECT id FROM messages WHERE recipient <> '' LIMIT 5`)).map(({ id }) => id);
+  await database().query(`UPDATE messages SET state = 'sent' WHERE state = 'waiting'`);
+  const began = process.env.FOOTSTOOL_NOW!;
+  const opensAt = Date.parse(began) + 120 * 60_000;
+  const busy = () => Date.parse(process.env.FOOTSTOOL_NOW!) < opensAt;
+  const server = await smtp(() => (busy() ? Object.assign(new Error('try later'), { responseCode: 451 }) : undefined));
+  process.env.FOOTSTOOL_SMTP = server.url;
+  for (const id of ids) await setState(id, 'waiting');
+  const jobs = async () =>
+    Number((await rows<{ count: string }>(`SELECT count(*) FROM queue.job WHERE name = 'letters'`))[0]!.count);
+  for (let minute = 0; minute <= 300; minute += 1) {
+    process.env.FOOTSTOOL_NOW = new Date(Date.parse(began) + minute * 60_000).toISOString();
+    const before = await jobs();
+    const due = await recoverLetters();
+    await recoverLetters();
+    assert.ok((await jobs()) - before <= due, 'asked twice, a try is one job all the same');
+    if (due > 0) for (const id of ids) await postLetter(id);
+  }
+  for (const id of ids) assert.equal((await one(id)).state, 'sent');
+  const took = await rows<{ count: string }>(
+    `SELECT count(*) FROM messages WHERE state = 'sent' AND mail_id LIKE '<%'`,
+  );
+  assert.ok(Number(took[0]!.count) >= ids.length);
+  process.env.FOOTSTOOL_NOW = began;
+  delete process.env.FOOTSTOOL_SMTP;
+  await server.end();
 });
 
 test('a letter whose link was taken back meanwhile does not go out', async () => {

@@ -30,7 +30,10 @@ const lengthOf = async (sound: string) =>
 
 test('a sound is recorded once, cut and levelled, and heard by its own programme only', async () => {
   assert.equal(await lengthOf('m'), null);
-  const milliseconds = await keepRecording(at.owner, { sound: 'm', file: humFile({ before: 900, hum: 500, loud: 0.05 }) });
+  const milliseconds = await keepRecording(at.owner, {
+    sound: 'm',
+    file: humFile({ before: 900, hum: 500, loud: 0.05 }),
+  });
   assert.ok(milliseconds >= 500 && milliseconds < 650, String(milliseconds));
   assert.equal(await lengthOf('m'), milliseconds);
   const heard = readWav((await hearSound(at.reader, 'm')).audio);

@@ -104,3 +104,19 @@ export interface Session {
   /** Findings the author has answered with "on purpose", by id. */
   readonly accepted: readonly string[];
 }
+
+/**
+ * Parts with an id each: of several that share one, kept before that was refused, the later get another, the same each
+ * time. Parts that have their own stay as they are. No parts: none.
+ */
+export function withOwnIds(segments: readonly Segment[]): readonly Segment[] {
+  const taken = new Set(segments.map(({ id }) => id));
+  if (taken.size === segments.length) return segments;
+  const seen = new Set<string>();
+  return segments.map((segment) => {
+    let { id } = segment;
+    for (let count = 2; seen.has(id) || (id !== segment.id && taken.has(id)); count++) id = `${segment.id}-${count}`;
+    seen.add(id);
+    return id === segment.id ? segment : { ...segment, id };
+  });
+}

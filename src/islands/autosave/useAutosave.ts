@@ -1,5 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { ErrorAnswer } from '../../contracts/errors.ts';
+import { askServer } from '../ui/askServer.ts';
+import { useTyped } from './useTyped.ts';
 
 /** What somebody else kept meanwhile. */
 export interface Newer<Value> {
@@ -42,6 +44,7 @@ export function useAutosave<Value>({ address, name, value, revision, keptAt }: K
   const isBusy = useRef(false);
   const lastTried = useRef(value);
   const triesAway = useRef(0);
+  const { isTyping, holdsTyped } = useTyped();
   latest.current = value;
 
   const keep = useCallback(async () => {
@@ -73,7 +76,7 @@ export function useAutosave<Value>({ address, name, value, revision, keptAt }: K
 
   useEffect(() => {
     const warn = (event: BeforeUnloadEvent) => {
-      if (latest.current !== keptValue.current) event.preventDefault();
+      if (latest.current !== keptValue.current || holdsTyped()) event.preventDefault();
     };
     window.addEventListener('beforeunload', warn);
     return () => window.removeEventListener('beforeunload', warn);
@@ -91,7 +94,7 @@ export function useAutosave<Value>({ address, name, value, revision, keptAt }: K
     keptValue.current = newer.value;
     setKeeping({ state: 'kept', at: newer.keptAt });
   };
-  const isKept = value === keptValue.current;
+  const isKept = value === keptValue.current && !isTyping;
   return { keeping, isKept, overwriteRemote, loadRemote };
 }
 
@@ -103,36 +106,29 @@ async function put<Value>(
   revision: number,
   value: Value,
 ): Promise<PutAnswer<Value>> {
-  const body = JSON.stringify({ revision, [name]: value });
-  if (body.length > MOST_BYTES)
+  if (JSON.stringify(value).length > MOST_BYTES)
     return {
       state: 'refused',
       message: 'This has become too large to keep. What you wrote is still in this window; take something out of it.',
     };
-  let answer: Response;
-  try {
-    answer = await fetch(address, {
-      method: 'PUT',
-      headers: { 'content-type': 'application/json' },
-      body,
-    });
-  } catch {
+  const asked = await askServer<{ revision?: number; keptAt?: string }>(address, {
+    method: 'PUT',
+    json: { revision, [name]: value },
+  });
+  const { revision: keptRevision, keptAt } = asked.ok ? asked.answer : {};
+  if (keptRevision !== undefined && keptAt !== undefined) return { state: 'kept', at: keptAt, revision: keptRevision };
+  const error = asked.ok ? null : asked.error;
+  if (!error)
     return {
       state: 'away',
       message:
         'Footstool cannot be reached at the moment. What you wrote is still in this window and is kept as soon as it is back.',
     };
-  }
-  if (answer.ok) {
-    const kept = (await answer.json()) as { revision: number; keptAt: string };
-    return { state: 'kept', at: kept.keptAt, revision: kept.revision };
-  }
-  const error = (await answer.json().catch(() => null)) as ErrorAnswer | null;
-  const message = error?.message ?? 'This could not be kept. What you wrote is still in this window.';
-  if (error?.code === 'conflict') {
+  const { message } = error;
+  if (error.code === 'conflict') {
     const current = error.current as Omit<Newer<Value>, 'value'> & Record<string, unknown>;
     return { state: 'newer', message, newer: { ...current, value: current[name] as Value } };
   }
   // Only what passes by itself is tried again by itself.
-  return error && PASSING.includes(error.code) ? { state: 'away', message } : { state: 'refused', message };
+  return PASSING.includes(error.code) ? { state: 'away', message } : { state: 'refused', message };
 }

@@ -1,7 +1,7 @@
+import { askServer } from '../ui/askServer.ts';
 import { useState } from 'react';
 import { MOST_CSV_LINES, readCsv, type CsvRow } from '../../contracts/csvEntries.ts';
 import { decodeText } from '../../contracts/decodeText.ts';
-import type { ErrorAnswer } from '../../contracts/errors.ts';
 import { SECTION_OF, type EntryKind } from '../../contracts/shelfEntries.ts';
 
 interface IntakeProblem {
@@ -118,12 +118,9 @@ async function sendPart(
   kind: EntryKind,
   part: readonly CsvRow[],
 ): Promise<{ ok: true; report: PartReport } | { ok: false; message: string }> {
-  const answer = await fetch('/api/shelf/rows', {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ kind, rows: part.map(({ line, value }) => ({ line, value })) }),
-  }).catch(() => null);
-  if (answer?.ok) return { ok: true, report: (await answer.json()) as PartReport };
-  const error = (await answer?.json().catch(() => null)) as ErrorAnswer | null;
-  return { ok: false, message: error?.message ?? 'Footstool cannot be reached at the moment.' };
+  const asked = await askServer<PartReport>('/api/shelf/rows', {
+    json: { kind, rows: part.map(({ line, value }) => ({ line, value })) },
+  });
+  if (asked.ok) return { ok: true, report: asked.answer };
+  return { ok: false, message: asked.error?.message ?? 'Footstool cannot be reached at the moment.' };
 }

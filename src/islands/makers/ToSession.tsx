@@ -1,6 +1,6 @@
+import { askServer } from '../ui/askServer.ts';
 import type { MakerSettings, MakerValues } from '../../core/session/makerSource.ts';
 import { useState } from 'react';
-import type { ErrorAnswer } from '../../contracts/errors.ts';
 import type { Maker } from '../../core/makers/maker.ts';
 
 interface ToSessionProps {
@@ -21,14 +21,11 @@ export function ToSession({ maker, values, sessions }: ToSessionProps) {
       </p>
     );
   const put = async () => {
-    const answer = await fetch(`/api/makers/${maker.id}`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ session, values }),
-    }).catch(() => null);
-    if (answer?.ok) return window.location.assign(`/sessions/${session}`);
-    const error = (await answer?.json().catch(() => null)) as ErrorAnswer | null;
-    return setProblem(error?.message ?? 'Footstool cannot be reached at the moment. Nothing was changed; try again.');
+    const asked = await askServer<object>(`/api/makers/${maker.id}`, { json: { session, values } });
+    if (asked.ok) return window.location.assign(`/sessions/${session}`);
+    return setProblem(
+      asked.error?.message ?? 'Footstool cannot be reached at the moment. Nothing was changed; try again.',
+    );
   };
   return (
     <div className="grid gap-2 justify-items-start mt-[1.2rem] [&_select]:max-w-64">

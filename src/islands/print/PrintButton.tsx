@@ -1,5 +1,5 @@
+import { askServer } from '../ui/askServer.ts';
 import { useState } from 'react';
-import type { ErrorAnswer } from '../../contracts/errors.ts';
 
 interface PrintButtonProps {
   readonly session: string;
@@ -71,11 +71,9 @@ export function PrintButton({ session, choice }: PrintButtonProps) {
 }
 
 async function ask<Answer>(address: string, body?: object): Promise<{ answer: Answer } | { problem: string }> {
-  const response = await fetch(
-    address,
-    body && { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) },
-  ).catch(() => null);
-  if (response?.ok) return { answer: (await response.json()) as Answer };
-  const error = (await response?.json().catch(() => null)) as ErrorAnswer | null;
-  return { problem: error?.message ?? 'Footstool cannot be reached at the moment. Nothing is lost; print it again.' };
+  const asked = await askServer<Answer>(address, body && { json: body });
+  if (asked.ok) return { answer: asked.answer };
+  return {
+    problem: asked.error?.message ?? 'Footstool cannot be reached at the moment. Nothing is lost; print it again.',
+  };
 }

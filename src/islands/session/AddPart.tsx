@@ -1,7 +1,7 @@
+import { askServer } from '../ui/askServer.ts';
 import { plainSegment } from '../../core/session/plainSegment.ts';
 import MiniSearch from 'minisearch';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import type { ErrorAnswer } from '../../contracts/errors.ts';
 import type { Edit } from '../../core/session/edit.ts';
 import type { Session } from '../../core/session/session.ts';
 import type { Addable } from '../../contracts/bench.ts';
@@ -111,16 +111,15 @@ function useAddables(isWanted: boolean): { addables: readonly Addable[]; problem
   useEffect(() => {
     if (!isMissing) return undefined;
     const asking = new AbortController();
-    fetch('/api/shelf/addables', { signal: asking.signal })
-      .then(async (answer) => {
-        if (!answer.ok) throw new Error(((await answer.json()) as ErrorAnswer).message);
-        setAddables((await answer.json()) as Addable[]);
-        setProblem('');
-      })
-      .catch((error: Error) => {
-        if (!asking.signal.aborted)
-          setProblem(`The shelf cannot be reached: ${error.message} Close this and open it again.`);
-      });
+    void askServer<Addable[]>('/api/shelf/addables', { signal: asking.signal }).then((asked) => {
+      if (asking.signal.aborted) return;
+      if (asked.ok) setAddables(asked.answer);
+      setProblem(
+        asked.ok
+          ? ''
+          : `The shelf cannot be reached. ${asked.error?.message ?? 'Nothing came back in time.'} Close this and open it again.`,
+      );
+    });
     return () => asking.abort();
   }, [isMissing]);
   return { addables, problem };

@@ -1,5 +1,5 @@
+import { askServer } from '../ui/askServer.ts';
 import { useState } from 'react';
-import type { ErrorAnswer } from '../../contracts/errors.ts';
 import type { Edit } from '../../core/session/edit.ts';
 import type { Segment } from '../../core/session/session.ts';
 
@@ -13,19 +13,16 @@ export function FromShelf({ segment, onEdit }: FromShelfProps) {
   const [word, setWord] = useState('');
   const renew = async () => {
     setWord('');
-    const answer = await fetch(`/api/shelf/parts/${segment.kind}/${encodeURIComponent(segment.from!)}`).catch(
-      () => null,
-    );
-    if (!answer?.ok) {
-      const error = (await answer?.json().catch(() => null)) as ErrorAnswer | null;
+    const asked = await askServer<Segment>(`/api/shelf/parts/${segment.kind}/${encodeURIComponent(segment.from!)}`);
+    if (!asked.ok) {
       setWord(
-        error?.code === 'not-found'
+        asked.error?.code === 'not-found'
           ? 'It is not on the shelf any more; the part stays as it is.'
           : 'The shelf cannot be reached at the moment; the part stays as it is.',
       );
       return;
     }
-    const fresh = (await answer.json()) as Segment;
+    const fresh = asked.answer;
     if (isAsOnShelf(segment, fresh)) {
       setWord('It is as on the shelf already.');
       return;

@@ -1,3 +1,4 @@
+import { askServer } from '../ui/askServer.ts';
 import { useState } from 'react';
 import { SoundPlayer } from './SoundPlayer.tsx';
 import { useRecorder, type RecorderProblem } from './useRecorder.ts';
@@ -88,7 +89,10 @@ function useSounds(sounds: readonly SoundRow[]) {
     const recorded = await record();
     setCurrent(null);
     if (typeof recorded === 'string') return setSaid({ sound, text: PROBLEMS[recorded], isWrong: true });
-    const answer = await ask(sound, { method: 'PUT', body: new Uint8Array(recorded) });
+    const answer = await ask(sound, {
+      method: 'PUT',
+      file: { body: new Uint8Array(recorded), kind: 'audio/wav' },
+    });
     if (answer.problem === null) put(sound, answer.milliseconds);
     const stays = milliseconds === null ? '' : ' The one from before stays.';
     setSaid(
@@ -143,13 +147,11 @@ function RowButtons({ row, isRecording, isBusy, onStart, onStop, onTakeOut }: Ro
 
 type Answer = { readonly problem: null; readonly milliseconds: number } | { readonly problem: string };
 
-async function ask(sound: string, init: RequestInit): Promise<Answer> {
-  try {
-    const response = await fetch(`/api/sounds/${sound}`, { ...init, headers: { 'content-type': 'audio/wav' } });
-    const body = (await response.json()) as { message?: string; milliseconds?: number };
-    if (response.ok) return { problem: null, milliseconds: body.milliseconds ?? 0 };
-    return { problem: body.message ?? 'That was not kept. Try again.' };
-  } catch {
-    return { problem: 'Footstool cannot be reached at the moment, so this was not kept. Try again in a minute.' };
-  }
+async function ask(sound: string, asking: Parameters<typeof askServer>[1]): Promise<Answer> {
+  const asked = await askServer<{ milliseconds?: number }>(`/api/sounds/${sound}`, asking);
+  if (asked.ok) return { problem: null, milliseconds: asked.answer.milliseconds ?? 0 };
+  return {
+    problem:
+      asked.error?.message ?? 'Footstool cannot be reached at the moment, so this was not kept. Try again in a minute.',
+  };
 }

@@ -1,5 +1,5 @@
+import { askServer } from '../ui/askServer.ts';
 import { useState } from 'react';
-import type { ErrorAnswer } from '../../contracts/errors.ts';
 import type { TermEdit } from '../../core/terms/termEdit.ts';
 import type { TermSession } from '../../core/terms/term.ts';
 import type { WeekRow } from '../../core/terms/weekRows.ts';
@@ -126,18 +126,11 @@ function ToTheBench({ session, termId, isKept }: Pick<SessionFactsProps, 'sessio
   const [problem, setProblem] = useState('');
   if (session.benchId) return <a href={`/sessions/${session.benchId}`}>open the session</a>;
   const put = async () => {
-    const answer = await fetch(`/api/terms/${termId}/sessions`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ slot: session.id }),
-    }).catch(() => null);
-    if (answer?.ok) {
-      const { href } = (await answer.json()) as { href: string };
-      window.location.assign(href);
-      return;
-    }
-    const error = (await answer?.json().catch(() => null)) as ErrorAnswer | null;
-    setProblem(error?.message ?? 'Footstool cannot be reached at the moment; the term is as it was. Try again.');
+    const asked = await askServer<{ href: string }>(`/api/terms/${termId}/sessions`, { json: { slot: session.id } });
+    if (asked.ok) return window.location.assign(asked.answer.href);
+    return setProblem(
+      asked.error?.message ?? 'Footstool cannot be reached at the moment; the term is as it was. Try again.',
+    );
   };
   return (
     <>

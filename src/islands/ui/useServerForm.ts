@@ -1,7 +1,7 @@
 import type { FieldProblem } from '../../contracts/fieldProblem.ts';
 import { useEffect, useState } from 'react';
 import type { FieldValues, UseFormReturn } from 'react-hook-form';
-import type { ErrorAnswer } from '../../contracts/errors.ts';
+import { askServer } from './askServer.ts';
 
 interface ServerFormInput<Values extends FieldValues> {
   readonly form: UseFormReturn<Values>;
@@ -32,17 +32,12 @@ export function useServerForm<Values extends FieldValues>({ form, address, bodyO
   }, [word]);
   const keep = async (values: Values): Promise<void> => {
     setWord(null);
-    const answer = await fetch(address, {
-      method: 'PUT',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(bodyOf(values)),
-    }).catch(() => null);
-    if (answer?.ok) {
-      const { href } = (await answer.json()) as { href: string };
-      window.location.assign(href);
+    const asked = await askServer<{ href: string }>(address, { method: 'PUT', json: bodyOf(values) });
+    if (asked.ok) {
+      window.location.assign(asked.answer.href);
       return new Promise(() => undefined);
     }
-    const error = (await answer?.json().catch(() => null)) as ErrorAnswer | null;
+    const { error } = asked;
     const problems = error?.problems ?? [];
     const placed = problems.flatMap((problem) => {
       const field = fieldOf(problem.path);

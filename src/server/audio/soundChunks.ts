@@ -20,7 +20,7 @@ export function findSoundChunks(bytes: Uint8Array): SoundChunks | null {
   if (bytes.length < 12 || nameAt(0) !== 'RIFF' || nameAt(8) !== 'WAVE') return null;
   let head: Uint8Array | null = null;
   let samples: Uint8Array | null = null;
-  for (let at = 12; at + CHUNK_HEAD_BYTES <= bytes.length && !(head && samples); ) {
+  for (let at = 12; at + CHUNK_HEAD_BYTES <= bytes.length && !(head && samples);) {
     const begins = at + CHUNK_HEAD_BYTES;
     const ends = Math.min(bytes.length, begins + view.getUint32(at + 4, true));
     if (nameAt(at) === 'fmt ') head ??= bytes.subarray(begins, Math.min(ends, begins + HEAD_BYTES.most));

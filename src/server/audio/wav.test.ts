@@ -107,7 +107,10 @@ const FILES = process.env.FOOTSTOOL_SOAK ? 10_000 : 250;
 
 test(`${FILES} files with bytes changed, lost or doubled: read or refused in words, never more samples than bytes`, () => {
   const whole = [fileOf(8000, '16').subarray(0, 4000), withChunk(fileOf(8000, '8', 2).subarray(0, 3000), 'cue ', 9)];
-  const change = fc.record({ at: fc.double({ min: 0, max: 1, noNaN: true }), bytes: fc.uint8Array({ minLength: 1, maxLength: 6 }) });
+  const change = fc.record({
+    at: fc.double({ min: 0, max: 1, noNaN: true }),
+    bytes: fc.uint8Array({ minLength: 1, maxLength: 6 }),
+  });
   const cut = fc.record({ from: fc.nat(4000), length: fc.nat(200), isDoubled: fc.boolean() });
   fc.assert(
     fc.property(

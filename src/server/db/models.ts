@@ -156,6 +156,9 @@ export class MessageRow extends Model {
   declare facts: object;
   declare tries: number;
   declare changedAt: Date;
+  /** When it is tried again; null: at once. */
+  declare nextTryAt: Date | null;
+  declare firstTriedAt: Date | null;
   declare mailId: string | null;
   declare sentAt: Date | null;
 }
@@ -167,6 +170,8 @@ export class ReplyRow extends Model {
   declare outcome: 'done' | 'partly' | 'not';
   declare note: string;
   declare repliedAt: Date;
+  /** Digests of the presses it was made of, the last ones. */
+  declare taken: string[];
   declare parts?: ReplyPartRow[];
   declare link?: GuideLinkRow;
 }

@@ -260,6 +260,8 @@ function defineLettersAndReplies(define: Define): void {
     recipient: text(),
     subject: text(),
     state: text(),
+    nextTryAt: maybe(DataTypes.DATE),
+    firstTriedAt: maybe(DataTypes.DATE),
     mailId: maybe(DataTypes.TEXT),
     sentAt: maybe(DataTypes.DATE),
   });
@@ -270,6 +272,7 @@ function defineLettersAndReplies(define: Define): void {
     outcome: text(),
     note: text(),
     repliedAt: moment(),
+    taken: { type: DataTypes.ARRAY(DataTypes.TEXT), allowNull: false, defaultValue: [] },
   });
   define(ReplyPartRow, 'reply_parts', {
     replyId: uuidKey(),

@@ -90,6 +90,9 @@ class ServerMail implements Mail {
 /** What became of a letter that could not be sent: refused for good, not taken at this moment, or nobody knows. */
 export type MailFailure = 'refused' | 'not-now' | 'unclear';
 
+/** What is said to a server before a letter is handed over. */
+const BEFORE_THE_LETTER = /^(EHLO|HELO|LHLO|STARTTLS|AUTH|MAIL|RCPT)\b/;
+
 /** Reads from an error whether the letter may have gone out all the same. */
 export function readFailure(error: unknown): MailFailure {
   const {
@@ -97,15 +100,21 @@ export function readFailure(error: unknown): MailFailure {
     responseCode,
     syscall,
     message = '',
+    command = '',
   } = error as {
     code?: string;
     responseCode?: number;
     syscall?: string;
     message?: string;
+    command?: string;
   };
+  // The server does not know us: a setting to be put right, and no letter's fault.
+  if (code === 'EAUTH') return 'not-now';
   if (responseCode) return responseCode >= 500 ? 'refused' : 'not-now';
-  if (['EDNS', 'ENOTFOUND', 'ECONNREFUSED', 'EAUTH', 'ENOENT', 'EACCES', 'ENOSPC'].includes(code)) return 'not-now';
+  if (['EDNS', 'ENOTFOUND', 'ECONNREFUSED', 'ENOENT', 'EACCES', 'ENOSPC'].includes(code)) return 'not-now';
   if (code === 'EENVELOPE') return 'refused';
+  // Before the letter itself was handed over, nothing can have been taken.
+  if (BEFORE_THE_LETTER.test(command)) return 'not-now';
   // Before there was a connection nothing can have been taken; one that broke may have.
   if (syscall === 'connect' || /^connect E|Connection timeout|Greeting never received|getaddrinfo/.test(message))
     return 'not-now';

@@ -1,5 +1,5 @@
 import { countHomes } from '../db/repositories/homes.ts';
-import { readThingIds, writeHomes } from '../db/repositories/homeWrites.ts';
+import { readThingIds, writeHomes, type KeptAllergy } from '../db/repositories/homeWrites.ts';
 import { holdProgramme } from '../db/repositories/programmes.ts';
 import { inTransaction, type Transaction } from '../db/transaction.ts';
 import { withSections, type FileSections } from '../../contracts/fileContents.ts';
@@ -32,6 +32,8 @@ import { frameSegments, namedSegment } from './sessions.ts';
 export interface ImportReport {
   readonly added: number;
   readonly replaced: number;
+  /** Allergies that homes of the file were known to have and that it does not name: they stay. */
+  readonly keptAllergies: readonly KeptAllergy[];
   readonly bySection: Readonly<Record<keyof FileSections, number>>;
 }
 
@@ -57,13 +59,14 @@ async function takeIn(person: Person, content: unknown, beside: Beside): Promise
     if (!isSameValue(keysOf(before), keysOf(now))) await refuseProblems(content, now, HERE);
     const writes = toShelfWrites(file);
     const added = await writeShelfItems(person.programmeId, writes, transaction);
-    await writeHomesOfFile(person.programmeId, file.homes, transaction);
+    const keptAllergies = await writeHomesOfFile(person.programmeId, file.homes, transaction);
     await writeSessions(person, file, transaction);
     if (programme) await writeProgramme(person, programme, transaction);
     const others = file.homes.length + file.sessions.length;
     return {
       added: added + others,
       replaced: writes.length - added,
+      keptAllergies,
       bySection: Object.fromEntries(
         Object.entries(file).map(([section, entries]) => [section, entries.length]),
       ) as ImportReport['bySection'],
@@ -101,15 +104,15 @@ async function writeHomesOfFile(
   programmeId: string,
   homes: readonly HomeEntry[],
   transaction: Transaction,
-): Promise<void> {
-  if (homes.length === 0) return;
+): Promise<KeptAllergy[]> {
+  if (homes.length === 0) return [];
   const keys = homes.flatMap(({ things }) => things.map(({ item }) => item));
   const thingIds = await readThingIds(programmeId, keys, transaction);
   await hold(`${programmeId}/homes`, transaction);
   const names = homes.map(({ nickname }) => nickname);
   const there = await countHomes(programmeId, transaction, names);
   await refuseTooMany(programmeId, homes.length - there, transaction);
-  await writeHomes(programmeId, homes, { thingIds, transaction });
+  return writeHomes(programmeId, homes, { thingIds, transaction });
 }
 
 async function writeSessions(person: Person, file: FileSections, transaction: Transaction): Promise<void> {

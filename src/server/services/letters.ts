@@ -11,7 +11,8 @@ import {
 } from '../db/repositories/messages.ts';
 import { inTransaction, type Transaction } from '../db/transaction.ts';
 import type { GuideLanguage } from '../../messages/guideWords.ts';
-import { randomUUID } from 'node:crypto';
+import { createHash, randomUUID } from 'node:crypto';
+import { now } from '../clock.ts';
 import { personLetter } from '../../messages/personLetters.ts';
 import { guideWords } from '../../messages/guide.ts';
 import { EdgeError } from '../http/errors.ts';
@@ -40,8 +41,11 @@ export interface PersonLetterFacts {
   readonly address: string;
 }
 
-/** A mail server that does not answer is asked so often before the letter is marked as not sent. */
-const MOST_TRIES = 5;
+/** Minutes until a letter that a mail server did not take at this moment is tried again, try by try; then the last again. */
+const MINUTES_BETWEEN_TRIES = [1, 2, 5, 10, 20, 40, 60, 120, 180];
+/** A letter that nobody took for so long is given up. */
+const HOURS_OF_TRYING = 24;
+const MINUTE_MS = 60_000;
 /** After so long nobody is at work on a letter any more. */
 const SECONDS_AT_WORK = 60;
 
@@ -56,7 +60,8 @@ export function queueLetters(ids: readonly string[], transaction?: Transaction):
 
 /**
  * Posts one letter, once. Whoever begins marks it; one that was begun and never ended is handed over again only to a
- * service that takes a key once, and is otherwise marked as perhaps sent. Throws when it is to be tried again later.
+ * service that takes a key once, and is otherwise marked as perhaps sent. What the server does not take at this moment
+ * waits for its next try, for a day.
  */
 export async function postLetter(id: string): Promise<void> {
   const service = mail();
@@ -65,16 +70,22 @@ export async function postLetter(id: string): Promise<void> {
   try {
     const letter = writeLetter(row);
     if (!letter.to || (await isWorthless(row))) return await settleMessage(id, 'failed');
-    await settleMessage(id, 'sent', await service.send(letter, id));
+    await settleMessage(id, 'sent', { mailId: await service.send(letter, id) });
   } catch (error) {
     const failure = readFailure(error);
     log.warn({ err: error, message: id, failure }, 'a letter could not be posted');
-    if (failure === 'not-now' && row.tries < MOST_TRIES) {
-      await settleMessage(id, 'waiting');
-      throw error;
-    }
+    const nextTryAt = failure === 'not-now' ? nextTry(row) : null;
+    if (nextTryAt) return await settleMessage(id, 'waiting', { nextTryAt });
     await settleMessage(id, failure === 'unclear' ? 'unclear' : 'failed');
   }
+}
+
+/** When a letter is tried again; null when that has been done for a day. */
+function nextTry({ tries, firstTriedAt }: OutboxMessage): Date | null {
+  const minutes = MINUTES_BETWEEN_TRIES[Math.min(tries, MINUTES_BETWEEN_TRIES.length) - 1]!;
+  const next = new Date(now().getTime() + minutes * MINUTE_MS);
+  const last = (firstTriedAt ?? now()).getTime() + HOURS_OF_TRYING * 60 * MINUTE_MS;
+  return next.getTime() <= last ? next : null;
 }
 
 /** Takes a letter to post it; false when it is sent, given up, or its fate is unclear. */
@@ -102,15 +113,25 @@ function writeLetter({ recipient, subject, linkId, personLinkId, facts }: Outbox
   return { to: recipient, subject, text: words.letter({ ...said, on: words.date(on), link }) };
 }
 
-/** Queues again what a crash left behind: all that waits, and what somebody began and never ended. Gives how many. */
+/**
+ * Queues what is due: letters whose next try has come, and those that a crash left behind, which somebody began and never
+ * ended. However often this is called, a try of a letter is one job. Gives how many are due.
+ */
 export async function recoverLetters(): Promise<number> {
-  const longAgo = new Date(Date.now() - SECONDS_AT_WORK * 1000);
+  const longAgo = new Date(now().getTime() - SECONDS_AT_WORK * 1000);
   const left = await findLeftMessages({ anew: mail().takesKeyOnce, longAgo });
   await enqueue(
     'letters',
-    left.map((id) => ({ id: randomUUID(), data: { message: id } })),
+    left.map(({ id, tries }) => ({ id: jobOf(id, tries), data: { message: id } })),
   );
   return left.length;
+}
+
+/** The id of the job of one try: the same within an hour, so that a job that itself was lost is made anew after that. */
+function jobOf(message: string, tries: number): string {
+  const hour = Math.floor(now().getTime() / (60 * MINUTE_MS));
+  const digest = createHash('sha256').update(`${message}/${tries}/${hour}`).digest('hex');
+  return [8, 12, 16, 20, 32].map((end, index, ends) => digest.slice(ends[index - 1] ?? 0, end)).join('-');
 }
 
 /** Posts everything that waits, here and now: for commands that have no queue at work beside them. */

@@ -13,7 +13,9 @@ export const PUT: APIRoute = ({ locals, params, request }) =>
   answering(async () => {
     if (!/^audio\/(x-)?wav\b/.test(request.headers.get('content-type') ?? '')) throw new EdgeError('wrong-kind');
     const file = await readBytes(request, BYTES.whole);
-    return jsonAnswer({ milliseconds: await keepRecording(locals.person!, { sound: params.sound!, file }, locals.beside) });
+    return jsonAnswer({
+      milliseconds: await keepRecording(locals.person!, { sound: params.sound!, file }, locals.beside),
+    });
   });
 
 /** Takes a recording out. */

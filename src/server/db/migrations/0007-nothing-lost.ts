@@ -9,7 +9,8 @@ export async function up(queries: MigrationQueries): Promise<void> {
       changed_at timestamptz NOT NULL DEFAULT now()
     );
 
-    ALTER TABLE replies ADD COLUMN reply_key text CHECK (char_length(reply_key) BETWEEN 1 AND 64);
+    -- Digests of the presses that a reply was made of, so that one that arrives again is known, however late.
+    ALTER TABLE replies ADD COLUMN taken text[] NOT NULL DEFAULT '{}' CHECK (cardinality(taken) <= 50);
 
     ALTER TABLE messages
       ADD COLUMN next_try_at timestamptz,

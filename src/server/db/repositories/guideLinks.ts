@@ -35,8 +35,8 @@ export interface OpenedCopy {
   } | null;
 }
 
-/** The newest copy behind a link that opens, by its token's hash; null otherwise. One query. */
-export async function openCopy(tokenHash: string): Promise<OpenedCopy | null> {
+/** The newest copy behind a link that opens, by its token's hash, or the one of an edition that it has; null otherwise. One query. */
+export async function openCopy(tokenHash: string, edition: number | null = null): Promise<OpenedCopy | null> {
   const rows = await tables().query<OpenedCopy>(
     `SELECT guide_links.id AS "linkId", copy.edition, copy.guide, copy.language, copy.sent_at AS "sentAt",
             (SELECT min(edition) FROM guide_copies WHERE link_id = guide_links.id) AS "firstEdition",
@@ -53,9 +53,13 @@ export async function openCopy(tokenHash: string): Promise<OpenedCopy | null> {
                FROM replies WHERE replies.link_id = guide_links.id) AS reply
        FROM guide_links
        JOIN programmes ON programmes.id = guide_links.programme_id
-       JOIN LATERAL (SELECT * FROM guide_copies WHERE link_id = guide_links.id ORDER BY edition DESC LIMIT 1) copy ON true
+       JOIN LATERAL (SELECT * FROM guide_copies WHERE link_id = guide_links.id
+                            ORDER BY (edition = CAST(:edition AS integer)) IS TRUE DESC, edition DESC LIMIT 1) copy ON true
       WHERE guide_links.token_hash = :tokenHash AND guide_links.revoked_at IS NULL`,
-    { replacements: { tokenHash, bornBy: latestBirthMonth(MONTHS_FOR_WORDS, today()) }, type: QueryTypes.SELECT },
+    {
+      replacements: { tokenHash, edition, bornBy: latestBirthMonth(MONTHS_FOR_WORDS, today()) },
+      type: QueryTypes.SELECT,
+    },
   );
   return rows[0] ?? null;
 }

@@ -73,15 +73,38 @@ async function followChildren(
   }
 }
 
-/** Writes homes of a file, in place of those with the same nicknames. Seven queries, however many; one more for each child with readings that left. */
+/** An allergy that a file does not name for a home that was known to have it: it stays. */
+export interface KeptAllergy {
+  readonly home: string;
+  readonly allergen: string;
+}
+
+/**
+ * Writes homes of a file, in place of those with the same nicknames, each under its next revision, so that whoever has one
+ * open is told. An allergy that was known stays, whatever the file says: only a person takes one out. Gives those that
+ * stayed so. Nine queries, however many; one more for each child with readings that left.
+ */
 export async function writeHomes(
   programmeId: string,
   homes: readonly WrittenHome[],
   { thingIds, transaction }: { thingIds: ReadonlyMap<string, string>; transaction: Transaction },
-): Promise<void> {
+): Promise<KeptAllergy[]> {
+  const nicknames = homes.map(({ nickname }) => nickname);
+  const known = await HomeRow.findAll({
+    where: { programmeId, nickname: { [Op.in]: nicknames } },
+    ...{ transaction, lock: transaction.LOCK.UPDATE },
+  });
+  const knownAllergens = new Map(known.map(({ nickname, allergens }) => [nickname, allergens]));
+  const kept = homes.flatMap(({ nickname, allergens }) =>
+    (knownAllergens.get(nickname) ?? [])
+      .filter((allergen) => !allergens.includes(allergen))
+      .map((allergen) => ({ home: nickname, allergen })),
+  );
+  const stays = (nickname: string) => kept.filter(({ home }) => home === nickname).map(({ allergen }) => allergen);
   await HomeRow.bulkCreate(
     homes.map(({ nickname, contact, language, allergens }) => ({
-      ...{ id: randomUUID(), programmeId, nickname, contact, language, allergens, takenOutAt: null },
+      ...{ id: randomUUID(), programmeId, nickname, contact, language, takenOutAt: null, revision: 1 },
+      allergens: [...allergens, ...stays(nickname)],
     })),
     {
       updateOnDuplicate: ['contact', 'language', 'allergens', 'takenOutAt'],
@@ -89,13 +112,12 @@ export async function writeHomes(
       transaction,
     },
   );
-  const rows = await HomeRow.findAll({
-    where: { programmeId, nickname: { [Op.in]: homes.map(({ nickname }) => nickname) } },
-    transaction,
-  });
+  if (known.length > 0) await HomeRow.increment('revision', { where: { id: known.map(({ id }) => id) }, transaction });
+  const rows = await HomeRow.findAll({ where: { programmeId, nickname: { [Op.in]: nicknames } }, transaction });
   const withIds = homes.map((home) => ({ id: rows.find(({ nickname }) => nickname === home.nickname)!.id, home }));
   await followChildren(withIds, transaction);
   await writeContents(programmeId, withIds, { thingIds, transaction });
+  return kept;
 }
 
 /** The children and things of homes, in place of those there were. Four queries. */

@@ -17,6 +17,10 @@ export interface OutboxMessage {
   readonly subject: string;
   readonly facts: object;
   readonly tries: number;
+  /** When it was first tried; null before. */
+  readonly firstTriedAt: Date | null;
+  /** When it is tried again, where it waits for that. */
+  readonly nextTryAt: Date | null;
   readonly state: MessageState;
   readonly mailId: string | null;
 }
@@ -24,6 +28,7 @@ export interface OutboxMessage {
 export const toMessage = (row: MessageRow): OutboxMessage => ({
   ...{ id: row.id, linkId: row.linkId, personLinkId: row.personLinkId, recipient: row.recipient },
   ...{ subject: row.subject, facts: row.facts, tries: row.tries, state: row.state, mailId: row.mailId },
+  ...{ firstTriedAt: row.firstTriedAt, nextTryAt: row.nextTryAt },
 });
 
 /** A letter to be written into the outbox. */
@@ -55,12 +60,15 @@ export async function readMessage(id: string): Promise<OutboxMessage> {
   return toMessage((await MessageRow.findByPk(id))!);
 }
 
-/** Marks a letter as being posted, if it stands in one of these states; whether it did. */
+/** Marks a letter as being posted, if it stands in one of these states and its time has come; whether it did. */
 export async function beginMessage(id: string, from: readonly MessageState[]): Promise<boolean> {
   tables();
   const [claimed] = await MessageRow.update(
-    { state: 'posting', tries: Sequelize.literal('tries + 1'), changedAt: now() },
-    { where: { id, state: [...from] } },
+    {
+      ...{ state: 'posting', tries: Sequelize.literal('tries + 1'), changedAt: now() },
+      firstTriedAt: Sequelize.fn('coalesce', Sequelize.col('first_tried_at'), now()),
+    },
+    { where: { id, state: [...from], nextTryAt: { [Op.or]: [null, { [Op.lte]: now() }] } } },
   );
   return claimed === 1;
 }
@@ -74,10 +82,10 @@ export async function markUnclear(id: string): Promise<void> {
 export async function settleMessage(
   id: string,
   state: 'sent' | 'failed' | 'waiting' | 'unclear',
-  mailId?: string,
+  { mailId, nextTryAt = null }: { readonly mailId?: string; readonly nextTryAt?: Date | null } = {},
 ): Promise<void> {
   await MessageRow.update(
-    { state, changedAt: now(), ...(mailId !== undefined && { mailId, sentAt: now() }) },
+    { state, nextTryAt, changedAt: now(), ...(mailId !== undefined && { mailId, sentAt: now() }) },
     { where: { id, state: ['posting', 'unclear'] } },
   );
 }
@@ -87,13 +95,20 @@ export async function isLinkOpen(linkId: string): Promise<boolean> {
   return (await GuideLinkRow.count({ where: { id: linkId, revokedAt: null } })) > 0;
 }
 
-/** Letters that wait, and those that somebody began before a moment (or ever, with `anew`). One query. */
-export async function findLeftMessages({ anew, longAgo }: { anew: boolean; longAgo: Date }): Promise<string[]> {
-  const left = await tables().query<{ id: string }>(
-    `SELECT id FROM messages WHERE state = 'waiting' OR (state = 'posting' AND (:anew OR changed_at < :longAgo))`,
-    { replacements: { anew, longAgo }, type: QueryTypes.SELECT },
+/** Letters whose time has come, and those that somebody began before a moment (or ever, with `anew`). One query. */
+export async function findLeftMessages({
+  anew,
+  longAgo,
+}: {
+  anew: boolean;
+  longAgo: Date;
+}): Promise<{ id: string; tries: number }[]> {
+  return tables().query<{ id: string; tries: number }>(
+    `SELECT id, tries FROM messages
+      WHERE (state = 'waiting' AND (next_try_at IS NULL OR next_try_at <= :now))
+         OR (state = 'posting' AND (:anew OR changed_at < :longAgo))`,
+    { replacements: { anew, longAgo, now: now() }, type: QueryTypes.SELECT },
   );
-  return left.map(({ id }) => id);
 }
 
 /** Letters that wait. One query. */
@@ -106,7 +121,7 @@ export async function findWaitingMessages(): Promise<string[]> {
 /** Lets a letter of a programme that did not go out wait again; whether there was one. */
 export async function retryMessage(programmeId: string, id: string, transaction: Transaction): Promise<boolean> {
   const [changed] = await MessageRow.update(
-    { state: 'waiting', tries: 0, changedAt: now() },
+    { state: 'waiting', tries: 0, firstTriedAt: null, nextTryAt: null, changedAt: now() },
     { where: { id, programmeId, state: { [Op.in]: ['failed', 'unclear'] } }, transaction },
   );
   return changed > 0;

@@ -16,6 +16,7 @@ export interface StoredReply {
   readonly outcome: ReplyRow['outcome'];
   readonly note: string;
   readonly repliedAt: Date;
+  readonly taken: readonly string[];
   readonly parts: readonly ReplyPart[];
 }
 
@@ -25,6 +26,7 @@ export interface NewReply {
   readonly outcome: ReplyRow['outcome'];
   readonly note: string;
   readonly repliedAt: Date;
+  readonly taken: readonly string[];
   readonly parts: readonly (ReplyPart & {
     readonly shelfKey: string | null;
     readonly title: string;
@@ -48,9 +50,9 @@ export function withReply<Value>(
   });
 }
 
-function toReply({ id, outcome, note, repliedAt, parts = [] }: ReplyRow): StoredReply {
+function toReply({ id, outcome, note, repliedAt, taken, parts = [] }: ReplyRow): StoredReply {
   return {
-    ...{ id, outcome, note, repliedAt },
+    ...{ id, outcome, note, repliedAt, taken },
     parts: parts.map(({ segment, minutes, ease, level }) => ({ segment, minutes, ease, level })),
   };
 }

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Op, QueryTypes, type Transaction } from 'sequelize';
-import type { Session } from '../../../core/session/session.ts';
+import { withOwnIds, type Session } from '../../../core/session/session.ts';
 import { now } from '../../clock.ts';
 import { GuideLinkRow, SessionRow, UserRow } from '../models.ts';
 import { tables } from '../tables.ts';
@@ -137,7 +137,7 @@ function toKeptSession(row: SessionRow): KeptSession {
       at: row.heldAt ?? undefined,
       ages: { fromMonths: row.ageFromMonths, toMonths: row.ageToMonths },
       aim: row.aim,
-      segments: row.script.segments,
+      segments: withOwnIds(row.script.segments),
       accepted: row.script.accepted ?? [],
     },
   };
