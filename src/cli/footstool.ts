@@ -6,6 +6,8 @@ const COMMANDS: Record<string, () => Promise<(words: readonly string[]) => Promi
   seed: async () => (await import('./seed.ts')).runSeed,
   owner: async () => (await import('./owner.ts')).runOwner,
   import: async () => (await import('./files.ts')).runImport,
+  backup: async () => (await import('./backup.ts')).runBackup,
+  restore: async () => (await import('./backup.ts')).runRestore,
   export: async () => (await import('./files.ts')).runExport,
 };
 

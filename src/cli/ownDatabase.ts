@@ -2,6 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { mkdirSync } from 'node:fs';
 import { join, resolve } from 'node:path';
+import { closeDatabase } from '../server/db/connection.ts';
 import { isReachable, postgresFolder, startPostgres, type LocalPostgres } from './postgres.ts';
 
 export const ROOT = resolve(import.meta.dirname, '../..');
@@ -20,8 +21,27 @@ export async function ownDatabase(tell: (text: string) => void): Promise<LocalPo
   return startPostgres({ folder });
 }
 
+/** Runs a command on the database that DATABASE_URL names, or on the installation's own, which is started for it. */
+export async function withDatabase(work: () => Promise<number>): Promise<number> {
+  const tell = (text: string) => process.stderr.write(`footstool: ${text}\n`);
+  const postgres = process.env.DATABASE_URL ? null : await ownDatabase(tell);
+  process.env.DATABASE_URL ??= postgres!.url;
+  process.env.FOOTSTOOL_DATA ??= DATA;
+  try {
+    return await work();
+  } finally {
+    await closeDatabase();
+    if (postgres?.isOurs) postgres.stop();
+  }
+}
+
 function installPostgres(tell: (text: string) => void): void {
   tell('installing Debian’s postgresql');
+  // What an install that was cut short left half done is put right first.
+  spawnSync('dpkg', ['--configure', '-a'], {
+    stdio: 'ignore',
+    env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+  });
   for (const words of [['update'], ['install', '-y', '--no-install-recommends', 'postgresql']]) {
     const result = spawnSync('apt-get', words, {
       stdio: ['ignore', 'ignore', 'inherit'],

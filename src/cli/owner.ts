@@ -1,11 +1,11 @@
 import { createInterface } from 'node:readline/promises';
 import { beginForm } from '../contracts/peopleForms.ts';
 import { checkForm } from '../contracts/problems.ts';
-import { closeDatabase } from '../server/db/connection.ts';
 import { addOwner } from '../server/services/firstOwner.ts';
+import { backUpBeforeChange } from '../server/backup/backups.ts';
 import { holdingInstallation } from '../server/db/hold.ts';
 import { migrate } from '../server/db/migrations/migrate.ts';
-import { ownDatabase } from './ownDatabase.ts';
+import { withDatabase } from './ownDatabase.ts';
 
 /** `footstool owner EMAIL NAME PROGRAMME`: makes somebody an owner; the password is asked for, or read from standard input. */
 export async function runOwner([email, name, programme]: readonly string[]): Promise<number> {
@@ -21,19 +21,13 @@ export async function runOwner([email, name, programme]: readonly string[]): Pro
     for (const { path, message } of form.problem) process.stderr.write(`${path} ${message}\n`);
     return 2;
   }
-  const tell = (text: string) => process.stderr.write(`footstool: ${text}\n`);
-  const postgres = process.env.DATABASE_URL ? null : await ownDatabase(tell);
-  process.env.DATABASE_URL ??= postgres!.url;
-  try {
-    await holdingInstallation(() => migrate());
+  return withDatabase(async () => {
+    await holdingInstallation(() => migrate({ beforeChange: backUpBeforeChange }));
     const { code: _code, again: _again, ...owner } = form.value;
     await addOwner(owner, { onlyFirst: false });
     process.stdout.write(`${owner.name} is an owner of ${owner.programme} and signs in as ${owner.email}\n`);
     return 0;
-  } finally {
-    await closeDatabase();
-    if (postgres?.isOurs) postgres.stop();
-  }
+  });
 }
 
 async function readPassword(): Promise<string> {

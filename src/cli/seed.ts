@@ -23,6 +23,7 @@ import { frameTerm, type TermFrame } from '../core/terms/frameTerm.ts';
 import { sessionDate, type Term, type TermDay } from '../core/terms/term.ts';
 import { today } from '../server/clock.ts';
 import { closeDatabase } from '../server/db/connection.ts';
+import { backUpBeforeChange } from '../server/backup/backups.ts';
 import { migrate } from '../server/db/migrations/migrate.ts';
 import { readHomes } from '../server/db/repositories/homes.ts';
 import { readSessions } from '../server/db/repositories/sessions.ts';
@@ -43,7 +44,7 @@ const DEMO_SLUG = 'quillbrook';
 export async function runSeed(words: readonly string[]): Promise<number> {
   try {
     await holdingInstallation(async () => {
-      await migrate();
+      await migrate({ beforeChange: backUpBeforeChange });
       if (!words.includes('--bare')) await bringDemo();
     });
     return 0;

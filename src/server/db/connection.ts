@@ -5,6 +5,9 @@ import { log } from '../log.ts';
 /** Counts the queries of the request it was started for. */
 const queryCounts = new AsyncLocalStorage<{ queries: number }>();
 
+/** By this name PostgreSQL shows whose connections these are. */
+export const APPLICATION_NAME = 'footstool';
+
 /** A statement that takes longer is given up, and the request with it. */
 const MS_FOR_QUERY = 6000;
 
@@ -69,6 +72,7 @@ function connect(url: string): Sequelize {
     pool: { max: 8, min: 0, acquire: 5000, idle: 30_000 },
     // A database that answers nothing is given up by our own clock, one that is at work too long by its own.
     dialectOptions: {
+      application_name: APPLICATION_NAME,
       connectionTimeoutMillis: 3000,
       keepAlive: true,
       query_timeout: MS_FOR_QUERY,

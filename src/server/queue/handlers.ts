@@ -1,10 +1,13 @@
 import { postLetter, recoverLetters } from '../services/letters.ts';
 import { printJob, recoverPrints, removeOldPrints } from '../services/printing.ts';
 import { removeExpired } from '../services/signIn.ts';
+import { backUpNightly } from '../backup/backups.ts';
 import { startQueueWorker, type QueueWorker } from '../db/queue.ts';
 
 const MINUTE_MS = 60_000;
 const MINUTES_BETWEEN_UPKEEP = 60;
+/** Not at once: who starts is not to wait for it. */
+const MINUTE_OF_BACKUP = 5;
 
 /** Works the queue off, takes up what a crash left behind, and clears away what has been kept long enough. */
 export async function startWorking(onError: (error: Error) => void): Promise<QueueWorker> {
@@ -19,6 +22,7 @@ export async function startWorking(onError: (error: Error) => void): Promise<Que
   const everyMinute = async () => {
     await recoverLetters();
     if (minutes % MINUTES_BETWEEN_UPKEEP === 0) await upkeep();
+    if (minutes % MINUTES_BETWEEN_UPKEEP === MINUTE_OF_BACKUP) await backUpNightly();
     minutes += 1;
   };
   await recoverPrints();
