@@ -57,6 +57,14 @@ export const RULE_NAMES: Readonly<Record<string, string>> = {
   climbing: 'Stairs and climbing',
   sound: 'Loud things',
   screens: 'Screens',
+  flame: 'Flames',
+  'deep-water': 'Deep or open water',
+  heights: 'Heights and windows',
+  poison: 'Poisons',
+  medicine: 'Medicine',
+  'wild-food': 'Wild berries, fungi and plants',
+  'strange-animals': 'Animals you don’t know',
+  sun: 'Looking at the sun',
 };
 
 /** How much care a rule asks for, strictest first. */

@@ -129,6 +129,18 @@ export const es: GuideWords = {
       otherwise: 'Quédense cerca mientras lleva algo y dejen libre el camino. Nada en la boca mientras tanto.',
     },
     pinching: { otherwise: 'Ganchos, pinzas, puertas y gomas pellizcan: lejos de la cara y los dedos.' },
+    flame: { otherwise: 'Encienda, sostenga y apague usted. Lejos del pelo, de las mangas y del papel.' },
+    'deep-water': {
+      otherwise: 'Quédese tan cerca que pueda tocar a su hijo todo el tiempo, sin el teléfono. Nadie entra solo.',
+    },
+    heights: { otherwise: 'Sujete a su hijo. Nadie se sube a los muebles, y las ventanas siguen cerradas.' },
+    poison: { otherwise: 'Esto es venenoso. No lo usen de ninguna manera.' },
+    medicine: { otherwise: 'Los medicamentos siguen bajo llave. Para jugar, una caja vacía y limpia.' },
+    'wild-food': { otherwise: 'Miren sin probar. Nada recogido fuera va a la boca.' },
+    'strange-animals': {
+      otherwise: 'Miren a los animales a un paso de distancia. Pregunten al dueño antes de acariciar.',
+    },
+    sun: { otherwise: 'Nunca miren al sol, ni con una lupa. Pónganse de espaldas a él.' },
     screens: { otherwise: 'Aquí se usa una pantalla; sus minutos cuentan.' },
   },
   adultDecides: 'Decide la persona adulta que está presente. Primero, lo que diga su médico y las normas del lugar.',

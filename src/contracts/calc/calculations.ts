@@ -2,6 +2,7 @@ import type { Calculation } from './calculation.ts';
 
 /** Each group is loaded when it is asked for, so that one question is answered soon after the start. */
 const materials = () => import('./materials.ts');
+const textCautions = () => import('./textCautions.ts');
 const numbers = () => import('./numbers.ts');
 const sessions = () => import('./sessions.ts');
 const terms = () => import('./terms.ts');
@@ -20,6 +21,7 @@ export const CALCULATIONS: ReadonlyMap<string, Calculation> = new Map([
   ['swaps', async (input) => (await materials()).calcSwaps(input)],
   ['readiness', async (input) => (await materials()).calcReadiness(input)],
   ['cautions', async (input) => (await materials()).calcCautions(input)],
+  ['text-cautions', async (input) => (await textCautions()).calcTextCautions(input)],
   ['coins', async (input) => (await numbers()).calcCoins(input)],
   ['change', async (input) => (await numbers()).calcChange(input)],
   ['shop', async (input) => (await numbers()).calcShop(input)],

@@ -67,6 +67,14 @@ export const CAUTION_RULES: Readonly<Record<string, LevelInRoom>> = {
   climbing: always('watch'),
   sound: always('note'),
   screens: always('note'),
+  flame: always('hold'),
+  'deep-water': always('hold'),
+  heights: always('hold'),
+  poison: always('stop'),
+  medicine: always('hold'),
+  'wild-food': always('hold'),
+  'strange-animals': always('hold'),
+  sun: always('hold'),
 };
 
 /** Rules that must be known before one begins: in a guide they stand before the lines, at whatever level. */
@@ -79,6 +87,13 @@ export const KNOWN_BEFOREHAND: ReadonlySet<string> = new Set([
   'water',
   'light',
   'dark',
+  'flame',
+  'deep-water',
+  'heights',
+  'medicine',
+  'wild-food',
+  'strange-animals',
+  'sun',
 ]);
 
 /** What a thing is like, beside the caution rules it may bear. A closed list, see docs/formats.md. */
