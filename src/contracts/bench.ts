@@ -1,5 +1,6 @@
 import type { ThingsByKey } from '../core/materials/thing.ts';
 import type { CautionPolicy } from '../core/cautions/rules.ts';
+import type { CautionDecision } from '../core/homes/partSafety.ts';
 import type { Home } from '../core/homes/home.ts';
 import type { Accent } from '../core/sounds/accents.ts';
 import type { TaughtOn } from '../core/words/lineWords.ts';
@@ -22,6 +23,8 @@ export interface BenchProps {
   readonly homes: readonly Home[];
   /** What the programme decided about cautions. */
   readonly policy: CautionPolicy;
+  /** What was decided about what its words call for, the newest last. */
+  readonly decisions: readonly CautionDecision[];
   /** How many homes said that they have no book at hand. */
   readonly withoutBook: number;
   readonly seatedMinutesPerYear: number;

@@ -1,25 +1,11 @@
 import { distance } from 'fastest-levenshtein';
 import { array, number, object, string, type Schema } from 'yup';
+import { ALLERGENS } from '../core/cautions/allergens.ts';
+import { readWords } from '../core/cautions/words/readWords.ts';
 import { isCalendarDate } from '../core/calendar/dates.ts';
 import { CAUTION_LEVELS, CAUTION_RULES, TRAITS, type CautionPolicy } from '../core/cautions/rules.ts';
 
-/** Allergens by the names of the caution list. */
-export const ALLERGENS = [
-  'milk',
-  'egg',
-  'fish',
-  'shellfish',
-  'tree-nuts',
-  'peanuts',
-  'wheat',
-  'soya',
-  'sesame',
-  'celery',
-  'mustard',
-  'lupin',
-  'molluscs',
-  'sulphites',
-] as const;
+export { ALLERGENS };
 
 const MOST_CHARACTERS = 60;
 
@@ -46,6 +32,32 @@ export const traitName = () => oneOfNames(TRAITS, 'a trait');
 export const actionName = () => oneOfNames(Object.keys(CAUTION_RULES), 'a caution rule');
 export const ruleLevel = () => oneOfNames(CAUTION_LEVELS, 'a level of care');
 export const allergenName = () => oneOfNames(ALLERGENS, 'on the list of allergens');
+
+/** Letters by which a word may be off a known name and still be taken for it misspelt. */
+const MISSPELT_WITHIN = 2;
+const SHORTEST_MISSPELT = 5;
+
+/**
+ * What a home must not have: an allergen of the list, or anything else in the home's own words, kept as it was written. A
+ * word that looks like a known name misspelt is refused with that name, since nothing would be found by it.
+ */
+export const avoidedName = () =>
+  string()
+    .trim()
+    .required()
+    .max(MOST_CHARACTERS, `must be at most ${MOST_CHARACTERS} characters`)
+    .test('avoided', (word, context) => {
+      if (!word || (ALLERGENS as readonly string[]).includes(word) || readWords(word, 'thing').allergens.length > 0)
+        return true;
+      const nearest = nearestName(word, ALLERGENS);
+      const isMisspelt = word.length >= SHORTEST_MISSPELT && distance(word.toLowerCase(), nearest) <= MISSPELT_WITHIN;
+      return (
+        !isMisspelt ||
+        context.createError({
+          message: `“${word}” is not on the list of allergens; the nearest is “${nearest}”`,
+        })
+      );
+    });
 
 const underMonths = () => number().integer().min(1).max(240);
 const thingKeys = () => array().of(string().required().max(80)).max(60);

@@ -1,6 +1,6 @@
 import type { FieldProblem } from './fieldProblem.ts';
 import type { ShelfActivity, ShelfBook, ShelfSong } from '../core/shelf/shelfEntries.ts';
-import type { Thing, ThingsByKey } from '../core/materials/thing.ts';
+import { asKnown, type Thing, type ThingsByKey } from '../core/materials/thing.ts';
 import { checkScript, placesOf, type PlacesByItem } from '../core/session/checkScript.ts';
 import type { Segment } from '../core/session/session.ts';
 import { describeScriptFault } from '../messages/edits.ts';
@@ -30,12 +30,7 @@ export function withSections(file: Partial<FileSections>): FileSections {
 
 /** The things of a file by key. */
 export function thingsOf(things: readonly ThingEntry[]): ThingsByKey {
-  return Object.fromEntries(
-    things.map(({ key, one, many, traits, sizeMm, places, allergens }): [string, Thing] => [
-      key,
-      { key, one, many, traits, sizeMm, places, allergens },
-    ]),
-  );
+  return Object.fromEntries(things.map((thing): [string, Thing] => [thing.key, asKnown(thing)]));
 }
 
 /** The books, songs and activities of a file, as parts of sessions are made from them. */

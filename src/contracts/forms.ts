@@ -1,3 +1,4 @@
+import { DECISIONS } from '../core/homes/partSafety.ts';
 import { SOUND_SESSION_ROLES } from '../core/makers/soundSessionRoles.ts';
 import { SOUND_UNITS } from '../core/sounds/soundUnits.ts';
 import { clockTime, someWords, words } from './fields.ts';
@@ -34,6 +35,15 @@ export const sendForm = object({
   key: string().required().uuid(),
   /** The newest edition that the page showed. */
   seen: number().required().integer().min(0).max(2_147_483_647),
+});
+
+/** An answer to a question about what the words of a session call for. */
+export const decisionForm = object({
+  question: string()
+    .required()
+    .matches(/^[0-9a-f]{16}$/, 'must name a question'),
+  decided: string().required().oneOf(DECISIONS),
+  why: string().trim().default('').max(500, 'must be at most 500 characters'),
 });
 
 /** A session on a sound, made in one go. */

@@ -1,5 +1,5 @@
 import { array, boolean, number, object, string, type InferType } from 'yup';
-import { ALLERGENS } from './cautions.ts';
+import { ALLERGENS, avoidedName } from './cautions.ts';
 
 /** Homes of one programme; each session is worked out for all of them. */
 export const MOST_HOMES = 300;
@@ -24,6 +24,8 @@ export const homeForm = object({
   contact: oneAddress,
   language: string().required().oneOf(HOME_LANGUAGES),
   allergens: array().of(string().required().oneOf(ALLERGENS)).required().max(ALLERGENS.length),
+  /** What else nobody there must have, in the home's own words. */
+  alsoAvoids: array().of(avoidedName()).default([]).max(16, 'can be at most 16'),
   children: array()
     .of(
       object({

@@ -4,7 +4,7 @@ import { exactly, key, someWords, words } from './fields.ts';
 import { makerSource } from './makerSource.ts';
 import { array, boolean, number, string, type InferType, type Schema } from 'yup';
 import { SEASONS } from '../core/shelf/filterActivities.ts';
-import { ALLERGENS, allergenName, cautionPolicy, traitName } from './cautions.ts';
+import { ALLERGENS, allergenName, avoidedName, cautionPolicy, traitName } from './cautions.ts';
 import { programmeSettings } from './programme.ts';
 import { ageRange, sessionEntry } from './sessionEntry.ts';
 import { activityFields, isShortEnough, TOO_LONG_A_SCRIPT } from './script.ts';
@@ -49,6 +49,10 @@ export const thingEntry = exactly({
     .required()
     .max(20)
     .meta({ label: 'It may hold', choices: ALLERGENS, wide: true }),
+  /** How many of it the programme gives out to a home that has none; absent: none, and no bag is promised. */
+  givesOut: number().min(0).max(100_000).meta({ label: 'We give out to a home, at most', hint: 'empty: none' }),
+  /** Somebody has looked at what it is like and what it holds; until then its name is read for that, and it is asked about. */
+  checked: boolean().meta({ label: 'I have looked at this: the ticks above are right' }),
   /** Taken off the shelf: it is not offered any more, but what uses it still knows it. */
   retired: boolean(),
 });
@@ -194,7 +198,8 @@ const homeEntry = exactly({
     (text) => !text || /^[^\s@,;<>]+@[^\s@,;<>]+$/.test(text),
   ),
   language: string().required().oneOf(LANGUAGES),
-  allergens: array().of(allergenName()).required().max(20),
+  /** Of the list of allergens, or in the home's own words. */
+  allergens: array().of(avoidedName()).required().max(30),
   children: array()
     .of(
       exactly({

@@ -27,7 +27,7 @@ test('findings are sentences with numbers, and remedies are verbs', () => {
   const small = homeWith([], { children: [{ nickname: 'Pip', birthMonth: '2025-01' }], nickname: 'Blue door' });
   assert.deepEqual(wordsFor(SESSION, [small]), [
     '16 bottle lids | boxes × wheels: worked out from the dials.',
-    '1 home lacks boxs and bottle lids | Nothing else there will do: Blue door. A kit, or another thing here.',
+    '1 home lacks boxs and bottle lids | Nothing else there will do: Blue door. Give it out in a bag, or choose another thing here.',
     'Bottle lids: not for 1 home | Small enough to swallow. Use something larger. Those homes get another thing, or a kit. | Write it with jar lids',
     'The book to Carts and lids is one long sit | 13.3 minutes; the youngest sits for about 9. | Put Wheel hunt in between',
   ]);

@@ -1,5 +1,6 @@
 import { type ThingsByKey, namesOf } from '../core/materials/thing.ts';
 import type { Finding } from '../core/checks/findings.ts';
+import { describeQuestion } from './safety.ts';
 import { describeScriptFault } from './edits.ts';
 import { en } from './guide.en.ts';
 import { cautionText } from './guide.ts';
@@ -51,8 +52,12 @@ export function describeFinding({ facts }: Finding, things: ThingsByKey): Findin
     case 'homes-lack':
       return {
         title: `${facts.nicknames.length === 1 ? '1 home lacks' : `${facts.nicknames.length} homes lack`} ${listAll(facts.needs.map(({ item }) => many(item)))}`,
-        text: `Nothing else there will do: ${listNames(facts.nicknames)}. A kit, or another thing here.`,
+        text: `Nothing else there will do: ${listNames(facts.nicknames)}. Give it out in a bag, or choose another thing here.`,
       };
+    case 'to-settle': {
+      const { title, text } = describeQuestion(facts.question, things);
+      return { title, text: `${text} You say so on the page where you send it.` };
+    }
     case 'group-only':
       return {
         title: 'Made for a circle',
@@ -99,12 +104,15 @@ function describeFault(
 
 /** Homes that do without a part, and why. */
 function describeLeftOut(
-  { items, actions, nicknames }: Extract<Finding['facts'], { code: 'left-out' }>,
+  { items, actions, words, nicknames }: Extract<Finding['facts'], { code: 'left-out' }>,
   many: (item: string) => string,
 ): FindingWords {
   const reasons = [
     ...(items.length > 0 ? [`they may not have ${listAll(items.map(many))}, and nothing here may take its place`] : []),
-    ...actions.map((action) => cautionText(en, action, 'stop').replace(/\.$/, '').toLowerCase()),
+    ...(words.length > 0 ? [`it says ${listAll(words.map((word) => `“${word}”`))}, which is not for them`] : []),
+    ...actions
+      .filter((action) => action !== 'allergens')
+      .map((action) => cautionText(en, action, 'stop').replace(/\.$/, '').toLowerCase()),
   ];
   return {
     title: nicknames.length === 1 ? '1 home goes without this' : `${nicknames.length} homes go without this`,

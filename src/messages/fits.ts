@@ -7,16 +7,18 @@ export const OUTCOME_WORDS: Readonly<Record<HomeOutcome, string>> = {
   ready: 'as written',
   swaps: 'with a swap',
   kit: 'needs a kit',
+  lacks: 'lacks something',
   without: 'goes without a part',
 };
 
 /** How many homes do otherwise than as written: "4 with a swap · 2 need a kit · 1 goes without a part". */
 export function countOutcomes(outcomes: readonly HomeOutcome[]): string {
   const count = (outcome: HomeOutcome) => outcomes.filter((other) => other === outcome).length;
-  const [kit, without] = [count('kit'), count('without')];
+  const [kit, lacks, without] = [count('kit'), count('lacks'), count('without')];
   return [
     `${count('swaps')} with a swap`,
     `${kit} ${kit === 1 ? 'needs' : 'need'} a kit`,
+    ...(lacks > 0 ? [`${lacks} ${lacks === 1 ? 'lacks' : 'lack'} something`] : []),
     ...(without > 0 ? [`${without} ${without === 1 ? 'goes' : 'go'} without a part`] : []),
   ].join(' · ');
 }
@@ -29,6 +31,7 @@ export function describeFit({ parts }: Pick<HomeFit, 'parts'>, things: ThingsByK
       const written = namesOf(need.item, things).many;
       if (source === 'withheld') return [`nothing safe for ${written}`];
       if (source === 'kit') return [`a kit with ${countThing(item!, roundUp(qty), things)}`];
+      if (source === 'missing') return [`hasn’t got ${countThing(item!, roundUp(qty), things)}`];
       if (!swap) return [];
       return [`${namesOf(swap.item, things).many} for ${written}${swap.why ? ` (${swap.why})` : ''}`];
     });

@@ -1,3 +1,4 @@
+import { listOr } from './listOr.ts';
 import type { GuideWords } from './guideWords.ts';
 import { dayInWords } from './dates.ts';
 
@@ -16,6 +17,8 @@ export const ar: GuideWords = {
   fetch: 'أحضروا',
   nothingToFetch: 'لا شيء.',
   insteadOf: (things) => `بدلًا من ${things}`,
+  withoutIt: (name, elseDo) =>
+    `إن لم يكن عندكم ${name}: ${elseDo.length > 0 ? `يصلح أيضًا ${listOr(elseDo, 'ar')}، أو اتركوا` : 'اتركوا'} هذا الجزء ليوم آخر.`,
   fromKit: (programme) => `في كيس من ${programme}، اطلبوه`,
   before: 'قبل الموعد',
   daysBefore: (days) => (days === 0 ? 'في اليوم نفسه' : days === 1 ? 'في المساء السابق' : `قبل ${days} أيام`),

@@ -1,3 +1,4 @@
+import { listOr } from './listOr.ts';
 import type { GuideWords } from './guideWords.ts';
 import { dayInWords } from './dates.ts';
 
@@ -17,6 +18,8 @@ export const en: GuideWords = {
   nothingToFetch: 'Nothing at all.',
   insteadOf: (things) => `instead of ${things}`,
   fromKit: (programme) => `in a bag from ${programme}: ask for it`,
+  withoutIt: (name, elseDo) =>
+    `If you haven’t got ${name}: ${elseDo.length > 0 ? `${listOr(elseDo, 'en-GB')} will do. Or leave this part` : 'leave this part'} for another day.`,
   before: 'Before the day',
   daysBefore: (days) => (days === 0 ? 'The same day' : days === 1 ? 'The evening before' : `${days} days before`),
   next: 'Next',

@@ -1,3 +1,4 @@
+import { listOr } from './listOr.ts';
 import type { GuideWords } from './guideWords.ts';
 import { dayInWords } from './dates.ts';
 
@@ -16,6 +17,8 @@ export const es: GuideWords = {
   fetch: 'Busquen',
   nothingToFetch: 'Nada.',
   insteadOf: (things) => `en lugar de ${things}`,
+  withoutIt: (name, elseDo) =>
+    `Si no tienen ${name}: ${elseDo.length > 0 ? `sirven también ${listOr(elseDo, 'es')}. O dejen esta parte` : 'dejen esta parte'} para otro día.`,
   fromKit: (programme) => `en una bolsa de ${programme}: pídanla`,
   before: 'Antes del día',
   daysBefore: (days) => (days === 0 ? 'El mismo día' : days === 1 ? 'La tarde anterior' : `${days} días antes`),

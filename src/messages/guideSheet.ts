@@ -40,10 +40,11 @@ function fetchLines(guide: Guide, words: GuideWords): SheetLine[] {
       line('item', words.theBook(title)),
       ...(retold ? [line('soft', `${words.noBook} ${retold}`)] : []),
     ]),
-    ...guide.fetch.map(({ qty, name, insteadOf, source }) => {
+    ...guide.fetch.map(({ qty, name, insteadOf, source, elseDo = [] }) => {
       const further = [
         insteadOf && words.insteadOf(insteadOf),
         source === 'kit' && words.fromKit(guide.programme),
+        source === 'missing' && words.withoutIt(name, elseDo),
       ].filter(Boolean);
       return line('item', `${qty} ${name}${further.length > 0 ? ` (${further.join('; ')})` : ''}`);
     }),

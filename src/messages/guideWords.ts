@@ -18,6 +18,8 @@ export interface GuideWords {
   readonly nothingToFetch: string;
   readonly insteadOf: (things: string) => string;
   readonly fromKit: (programme: string) => string;
+  /** What to do without a thing that nobody gives out; `elseDo` names what would do, or nothing. */
+  readonly withoutIt: (name: string, elseDo: readonly string[]) => string;
   readonly before: string;
   readonly daysBefore: (days: number) => string;
   readonly next: string;

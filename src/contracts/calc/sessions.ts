@@ -91,6 +91,7 @@ function describeGuide(guide: Guide) {
       qty,
       insteadOf: insteadOfItem ?? null,
       kit: source === 'kit',
+      ...(source === 'missing' && { missing: true }),
     })),
     book: guide.books[0]?.title ?? null,
     segments: guide.segments.map(describeSegment),

@@ -1,3 +1,4 @@
+import { avoidedIn } from './allergens.ts';
 import { byCodeUnit } from '../ordering.ts';
 import {
   CAUTION_LEVELS,
@@ -27,6 +28,8 @@ export interface UsedThing {
   readonly item: string;
   readonly traits: readonly string[];
   readonly allergens?: readonly string[] | undefined;
+  /** What it is called, for what a home must not have in its own words. */
+  readonly names?: readonly string[] | undefined;
   /** Whether it is known not to be eaten: then hard food is a counter. Absent: a trait stands for its rule. */
   readonly isCounter?: boolean | undefined;
 }
@@ -98,6 +101,7 @@ export interface Permission extends Room {
 /** Whether a thing may be given at a home: no rule stops it, and it holds nothing that was named. */
 export function mayUse(thing: UsedThing, home: Permission, policy: CautionPolicy = USUAL_POLICY): boolean {
   if ((thing.allergens ?? []).some((allergen) => home.allergens.includes(allergen))) return false;
+  if ((thing.names ?? []).some((name) => avoidedIn(name, home.allergens) !== undefined)) return false;
   const usual = rulesOf(thing).reduce<CautionLevel | null>(
     (level, rule) => stricterOf(level, levelInRoom(rule, home, policy)),
     null,

@@ -3,6 +3,7 @@ import type { Need } from '../materials/need.ts';
 import type { ThingsByKey } from '../materials/thing.ts';
 import { findCautions } from '../cautions/cautions.ts';
 import { USUAL_POLICY, type CautionLevel, type CautionPolicy } from '../cautions/rules.ts';
+import { NOTHING_DECIDED, openQuestions, type PartQuestion, type SessionSafety } from '../homes/partSafety.ts';
 import { asUsed, isPermitted, type Household } from '../homes/household.ts';
 import { needIdIn, type FitSettings, type HomeFit } from '../homes/sessionReadiness.ts';
 import { needQuantity } from '../materials/materials.ts';
@@ -52,10 +53,12 @@ type FindingFacts =
       readonly code: 'left-out';
       readonly items: readonly string[];
       readonly actions: readonly string[];
+      readonly words: readonly string[];
       readonly nicknames: readonly string[];
     }
   | { readonly code: 'tip'; readonly level: 'easier' | 'harder' }
   | { readonly code: 'homes-lack'; readonly needs: readonly Need[]; readonly nicknames: readonly string[] }
+  | { readonly code: 'to-settle'; readonly question: PartQuestion }
   | { readonly code: 'group-only' }
   | { readonly code: 'costly-setup'; readonly setup: number; readonly play: number };
 
@@ -74,7 +77,7 @@ export function findFindings(
   session: Session,
   composed: ComposedSession,
   fits: readonly HomeFit[],
-  { things, policy = USUAL_POLICY }: FitSettings,
+  { things, policy = USUAL_POLICY, safety = NOTHING_DECIDED }: FitSettings,
 ): Finding[] {
   const places = placesOf(Object.values(things));
   const findings = composed.segments.flatMap((part, index) => [
@@ -85,10 +88,12 @@ export function findFindings(
     ...leftOutFindings(part.segment, fits),
     ...lackFindings(part.segment, fits),
     ...cautionFindings(part.segment, fits, { things, policy }),
+    ...settleFindings(part.segment, fits, { things, policy, safety }),
     ...tipFindings(part.segment),
     ...segmentFindings(part, session, composed),
   ]);
-  return findings.filter(({ id, weight }) => weight === 'stop' || !session.accepted.includes(id));
+  const mayBeAccepted = ({ weight, facts }: Finding) => weight !== 'stop' && facts.code !== 'to-settle';
+  return findings.filter((finding) => !mayBeAccepted(finding) || !session.accepted.includes(finding.id));
 }
 
 function lineFindings(segment: Segment, composed: ComposedSession, index: number): Finding[] {
@@ -164,9 +169,26 @@ function leftOutFindings(segment: Segment, fits: readonly HomeFit[]): Finding[] 
     code: 'left-out',
     items: [...new Set(items)],
     actions: [...new Set(without.flatMap(({ part }) => part.stopped))],
+    words: [...new Set(without.flatMap(({ part }) => part.stoppedWords))],
     nicknames: without.map(({ fit }) => fit.home.nickname),
   } as const;
   return [{ id: `left-out:${segment.id}`, weight: 'warning', segment: segment.id, facts }];
+}
+
+/** What somebody looks at before the part is sent, because of its words or of a thing that nobody has looked at. */
+function settleFindings(
+  segment: Segment,
+  fits: readonly HomeFit[],
+  { things, policy, safety }: { things: ThingsByKey; policy: CautionPolicy; safety: SessionSafety },
+): Finding[] {
+  const households = fits.map(({ household }) => household);
+  return openQuestions(segment, things, { households, policy, safety }).map((question) => ({
+    id: `settle:${segment.id}/${question.rule}/${question.subject}/${question.words.join('+')}`,
+    weight: 'warning',
+    segment: segment.id,
+    line: question.line,
+    facts: { code: 'to-settle', question },
+  }));
 }
 
 /** An easier or harder way that is a sentence and cannot be done whole. */
@@ -183,7 +205,7 @@ function lackFindings(segment: Segment, fits: readonly HomeFit[]): Finding[] {
   const byHomes = new Map<string, { nicknames: string[]; needs: Need[] }>();
   for (const need of segment.needs) {
     const id = needIdIn(segment, need);
-    const lacking = fits.filter(({ kit }) => kit.some((packed) => packed.need === id));
+    const lacking = fits.filter(({ kit, missing }) => [...kit, ...missing].some((lacked) => lacked.need === id));
     if (lacking.length === 0) continue;
     const homes = lacking.map(({ home }) => home.id).join(' ');
     const group = byHomes.get(homes) ?? { nicknames: lacking.map(({ home }) => home.nickname), needs: [] };

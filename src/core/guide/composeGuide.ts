@@ -1,5 +1,5 @@
 import { daysAhead } from '../calendar/preparation.ts';
-import { asUsed } from '../homes/household.ts';
+import { asUsed, isPermitted } from '../homes/household.ts';
 import { findCautions } from '../cautions/cautions.ts';
 import { spreadOf } from '../time/minutes.ts';
 import { roundTo } from '../numbers/rounding.ts';
@@ -9,6 +9,7 @@ import { type TemplateScope, formatPieces } from '../expressions/template.ts';
 import { type LevelName, LEVELS } from '../session/levelName.ts';
 import { timedParts, composeSegment, writeNote, type ComposedLine } from './composition.ts';
 import { runSheet } from '../time/runSheet.ts';
+import type { SessionSafety } from '../homes/partSafety.ts';
 import { fitHome, type HomeFit, type FittedPart, fetchOf, type ServedNeed } from '../homes/sessionReadiness.ts';
 import { answersKey, type MakerSource } from '../session/makerSource.ts';
 import type { Guide, GuideSegment, GuideLevel, GuideLine, GuidePicture, GuideThing } from './guide.ts';
@@ -26,6 +27,8 @@ export interface GuideInput {
   readonly things: ThingsByKey;
   readonly programme: string;
   readonly policy?: CautionPolicy | undefined;
+  /** What was decided about what the words call for; absent: nothing. */
+  readonly safety?: SessionSafety | undefined;
   /** The sentences of the home's language; what has none in it stays as the author has it. */
   readonly speech: Speech;
   /** The language of authors, BCP 47. */
@@ -40,8 +43,8 @@ export interface GuideInput {
 
 /** Makes a home's guide from a session. Lines that cannot be written out are left out; a check keeps such a session from being sent. */
 export function composeGuide(input: GuideInput): Guide {
-  const { session, home, things, programme, policy, books = [], speech, authorLanguage } = input;
-  const fit = fitHome(session, home, { things, policy });
+  const { session, home, things, programme, policy, safety, books = [], speech, authorLanguage } = input;
+  const fit = fitHome(session, home, { things, policy, safety });
   const loves = childFor(home, session.ages, session.on)?.loves;
   const { pictureOf, soundsOf } = input;
   const hasTwo = home.children.length > 1;
@@ -148,11 +151,12 @@ function guideSegment(part: FittedPart, context: HomeContext): GuideSegment {
     withheld: served
       .filter(({ source }) => source === 'withheld')
       .map(({ need }) => ({ item: need.item, name: namesOf(need.item, things).many })),
+    ...missingIn(part, context),
     cautions: findCautions(
       {
         ...fit.household,
         items: served.flatMap(({ item, need }) => (item && things[item] ? [asUsed(things[item], need)] : [])),
-        actions: segment.actions,
+        actions: [...new Set([...segment.actions, ...part.said])],
       },
       fit.household.policy,
     ).map((caution) => ({
@@ -160,6 +164,18 @@ function guideSegment(part: FittedPart, context: HomeContext): GuideSegment {
       because: caution.because.map((reason) => (things[reason] ? namesOf(reason, things).many : reason)),
     })),
     dials: scope.values,
+  };
+}
+
+/** What this home has not for a part and nobody gives out. */
+function missingIn({ served }: FittedPart, { fit, things }: HomeContext): Pick<GuideSegment, 'missing'> {
+  const lacked = served.filter(({ source, need, qty }) => source === 'missing' && !need.optional && qty > 0);
+  if (lacked.length === 0) return {};
+  return {
+    missing: lacked.map((use) => ({
+      name: nameFor(use.item!, roundUp(use.qty), things),
+      elseDo: elseDo([use], fit, things),
+    })),
   };
 }
 
@@ -232,10 +248,32 @@ function thingsToFetch(fit: HomeFit, things: ThingsByKey): GuideThing[] {
       insteadOf: swapped && namesOf(swapped.need.item, things).many,
       insteadOfItem: swapped?.need.item,
       why: swapped?.swap?.why || undefined,
-      source: uses.some(({ source }) => source === 'kit') ? 'kit' : 'home',
+      source: sourceOf(uses),
+      ...(uses.some(({ source }) => source === 'missing') && { elseDo: elseDo(uses, fit, things) }),
     };
   });
 }
+
+function sourceOf(uses: readonly ServedNeed[]): GuideThing['source'] {
+  if (uses.some(({ source }) => source === 'missing')) return 'missing';
+  return uses.some(({ source }) => source === 'kit') ? 'kit' : 'home';
+}
+
+/** What else would do for a missing thing and may be used there, each name once. */
+function elseDo(uses: readonly ServedNeed[], { household }: HomeFit, things: ThingsByKey): string[] {
+  const names = uses
+    .filter(({ source }) => source === 'missing')
+    .flatMap(({ need, item }) =>
+      [need.item, ...need.swaps.map((swap) => swap.item)].filter(
+        (other) => other !== item && isPermitted(other, need, things, household),
+      ),
+    )
+    .map((other) => namesOf(other, things).many);
+  return [...new Set(names)].slice(0, MOST_NAMED);
+}
+
+/** Other things that are named for a missing one. */
+const MOST_NAMED = 3;
 
 function nameFor(item: string, qty: number, things: ThingsByKey): string {
   const names = namesOf(item, things);

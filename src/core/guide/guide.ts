@@ -63,6 +63,8 @@ export interface GuideSegment {
   readonly cautions: readonly Caution[];
   /** Things this home is not to use and that nothing replaces. */
   readonly withheld: readonly { readonly item: string; readonly name: string }[];
+  /** Things that this home has not and nobody gives out, with what else would do. Absent in copies of before. */
+  readonly missing?: readonly { readonly name: string; readonly elseDo: readonly string[] }[] | undefined;
   /** How it looks, where a look is worth a sentence. */
   readonly picture?: GuidePicture | undefined;
   /** Sounds that the adult says by themselves in it, with the letters that stand for them. */
@@ -80,7 +82,10 @@ export interface GuideThing {
   readonly insteadOf?: string | undefined;
   readonly insteadOfItem?: string | undefined;
   readonly why?: string | undefined;
-  readonly source: 'home' | 'kit';
+  /** From the home, in a bag from the programme, or missing there. Copies of before know no missing ones. */
+  readonly source: 'home' | 'kit' | 'missing';
+  /** For one that is missing: what else would do, by name. */
+  readonly elseDo?: readonly string[] | undefined;
 }
 
 /** A book that is read, and what to do when it is not at hand. */

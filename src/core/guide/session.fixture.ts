@@ -10,6 +10,7 @@ const thing = (key: string, one: string, traits: readonly string[] = [], allerge
   many: `${one}s`,
   traits,
   allergens,
+  givesOut: 100,
 });
 
 export const THINGS = {

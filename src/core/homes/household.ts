@@ -1,6 +1,7 @@
 import type { Need } from '../materials/need.ts';
 import type { Thing, ThingsByKey } from '../materials/thing.ts';
 import type { CalendarDate } from '../calendar/dates.ts';
+import { allergensMeant } from '../cautions/allergens.ts';
 import { mayUse, type Permission } from '../cautions/cautions.ts';
 import { USUAL_POLICY, type CautionPolicy } from '../cautions/rules.ts';
 import { youngestMonthsOn, type Home } from './home.ts';
@@ -21,7 +22,7 @@ export function householdOn(
   return {
     youngestMonths: youngestMonthsOn(home, on),
     mouthing: home.children.some(({ mouthing }) => mouthing),
-    allergens: home.allergens,
+    allergens: allergensMeant(home.allergens),
     children: Math.max(1, home.children.length),
     policy,
   };
@@ -29,8 +30,8 @@ export function householdOn(
 
 /** A thing of a need, as cautions look at it: what is not eaten is a counter. */
 export function asUsed(thing: Thing, need: Pick<Need, 'eaten'>) {
-  const { key: item, traits, allergens } = thing;
-  return { item, traits, allergens, isCounter: !need.eaten };
+  const { key: item, traits, allergens, one, many } = thing;
+  return { item, traits, allergens, names: [one, many], isCounter: !need.eaten };
 }
 
 /** Whether a household may use a thing for a need. A thing that nobody knows is refused. */

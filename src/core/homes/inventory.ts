@@ -6,6 +6,7 @@ import type { FeasibleActivity } from './feasibleActivities.ts';
 import type { Segment } from '../session/session.ts';
 import type { Household } from './household.ts';
 import { preparePart } from './bestPicks.ts';
+import { safetyAt } from './partSafety.ts';
 import { lacksPermission, partFor } from './sessionReadiness.ts';
 
 /** An activity of the shelf before anybody in particular is asked: what it is, and how it would stand in a session. */
@@ -52,7 +53,9 @@ export function activitiesFor(
   return choices.flatMap((choice): FeasibleActivity[] => {
     const { segment, ...about } = choice;
     const prepared = preparePart(partFor(segment, household, things));
-    const isStopped = stoppedActions(segment.actions, household, household.policy).length > 0;
+    const isStopped =
+      stoppedActions(segment.actions, household, household.policy).length > 0 ||
+      safetyAt(segment, things, { household }).stops.length > 0;
     if (isStopped || lacksPermission(segment, prepared)) return [];
     const [first] = prepared.ways;
     const needs = segment.needs.map(({ item, use }, index) => ({

@@ -11,6 +11,7 @@ import type { Segment, Session } from '../session/session.ts';
 import { bestPicks, preparePart, type PartPicks, type PreparedPart } from './bestPicks.ts';
 import type { Home } from './home.ts';
 import { householdOn, isPermitted, type Household } from './household.ts';
+import { safetyAt, type SessionSafety } from './partSafety.ts';
 import { agree, amountOf, type NeedToServe, type PartToServe, type ServingOption } from './partWays.ts';
 import { summariseReadiness, type HomeReadiness, type Readiness } from './readiness.ts';
 
@@ -22,8 +23,8 @@ export interface ServedNeed {
   readonly item: string | null;
   /** The swap that it uses, where it is not what the script says. */
   readonly swap?: Swap | undefined;
-  /** From what the home has, in a kit, or not at all because nothing is permitted. */
-  readonly source: 'home' | 'kit' | 'withheld';
+  /** From what the home has, in a bag that the programme gives out, missing there, or not at all because nothing is permitted. */
+  readonly source: 'home' | 'kit' | 'missing' | 'withheld';
   /** How many of it, not rounded. */
   readonly qty: number;
   /** Hollows or places of what is used, where it has any. */
@@ -35,8 +36,12 @@ export interface FittedPart {
   readonly segment: Segment;
   /** The home does it without this part: something it cannot do without is not permitted there. */
   readonly isLeftOut: boolean;
-  /** Actions that are stopped for somebody in the room; empty unless they leave the part out. */
+  /** Actions and rules that are stopped for somebody in the room; empty unless they leave the part out. */
   readonly stopped: readonly string[];
+  /** The words of its lines that are. */
+  readonly stoppedWords: readonly string[];
+  /** Cautions that its words call for, beside those of its things and actions. */
+  readonly said: readonly string[];
   /** What the picked things set; it goes before any level's dials. */
   readonly sets: Scope;
   readonly served: readonly ServedNeed[];
@@ -49,14 +54,17 @@ export interface HomeFit {
   readonly parts: readonly FittedPart[];
   readonly answer: HomeReadiness;
   readonly kit: readonly { need: string; item: string; qty: number }[];
+  /** What the home has not and nobody gives out. */
+  readonly missing: readonly { need: string; item: string; qty: number }[];
 }
 
 /** How a home does a session, for an author: a home that lacks nothing but must do without a part needs no kit. */
-export type HomeOutcome = 'ready' | 'swaps' | 'kit' | 'without';
+export type HomeOutcome = 'ready' | 'swaps' | 'kit' | 'lacks' | 'without';
 
-/** How a home does a session; `without` where it goes without a part or a thing and no kit would help. */
-export function outcomeOf({ answer, kit }: Pick<HomeFit, 'answer' | 'kit'>): HomeOutcome {
+/** How a home does a session; `lacks` where nobody gives out what it has not, `without` where it goes without a part or a thing and no kit would help. */
+export function outcomeOf({ answer, kit, missing }: Pick<HomeFit, 'answer' | 'kit' | 'missing'>): HomeOutcome {
   if (answer.state !== 'short') return answer.state;
+  if (missing.length > 0) return 'lacks';
   return kit.length > 0 ? 'kit' : 'without';
 }
 
@@ -64,6 +72,8 @@ export function outcomeOf({ answer, kit }: Pick<HomeFit, 'answer' | 'kit'>): Hom
 export interface FitSettings {
   readonly things: ThingsByKey;
   readonly policy?: CautionPolicy | undefined;
+  /** What was decided about what its words call for; absent: nothing. */
+  readonly safety?: SessionSafety | undefined;
 }
 
 /** The id a need has within its session: "segment/need". */
@@ -108,25 +118,43 @@ function needToServe(
 export function fitHome(
   session: Pick<Session, 'segments' | 'on'>,
   home: Home,
-  { things, policy }: FitSettings,
+  { things, policy, safety }: FitSettings,
 ): HomeFit {
   const household = householdOn(home, session.on, policy ?? USUAL_POLICY);
   const prepared = session.segments.map((segment) => preparePart(partFor(segment, household, things)));
-  const stopped = session.segments.map(({ actions }) => stoppedActions(actions, household, household.policy));
+  const safeties = session.segments.map((segment) => safetyAt(segment, things, { household, safety }));
+  const stopped = session.segments.map(({ actions }, index) => [
+    ...new Set([...stoppedActions(actions, household, household.policy), ...safeties[index]!.stops]),
+  ]);
   const isLeftOut = session.segments.map(
     (segment, index) => stopped[index]!.length > 0 || lacksPermission(segment, prepared[index]!),
   );
   const picks = picksOf(prepared, isLeftOut, home.stock);
-  const parts = session.segments.map((segment, index): FittedPart => {
+  const served = session.segments.map((segment, index): FittedPart => {
     const { sets, served } = servePart(segment, prepared[index]!, { picks: picks[index]!, household });
-    return { segment, isLeftOut: isLeftOut[index]!, stopped: stopped[index]!, sets, served };
+    const { said, words: stoppedWords } = safeties[index]!;
+    return { segment, isLeftOut: isLeftOut[index]!, stopped: stopped[index]!, stoppedWords, said, sets, served };
   });
-  const kit = parts
-    .filter((part) => !part.isLeftOut)
-    .flatMap(({ served }) =>
-      served.flatMap(({ id, item, qty, source }) => (source === 'kit' ? [{ need: id, item: item!, qty }] : [])),
-    );
-  return { home, household, parts, kit, answer: readinessOf(home, parts) };
+  const parts = asGivenOut(served, things);
+  const from = (wanted: ServedNeed['source']) =>
+    parts
+      .filter((part) => !part.isLeftOut)
+      .flatMap((part) =>
+        part.served.flatMap(({ id, item, qty, source }) => (source === wanted ? [{ need: id, item: item!, qty }] : [])),
+      );
+  return { home, household, parts, kit: from('kit'), missing: from('missing'), answer: readinessOf(home, parts) };
+}
+
+/** A bag is promised only for what the programme gives out, and only where that reaches for the whole session. */
+function asGivenOut(parts: readonly FittedPart[], things: ThingsByKey): FittedPart[] {
+  const wanted = new Map(kitOf(parts).map(({ item, qty }) => [item, qty]));
+  const isGivenOut = (item: string) => (wanted.get(item) ?? 0) <= (things[item]?.givesOut ?? 0);
+  return parts.map((part) => ({
+    ...part,
+    served: part.served.map((served) =>
+      served.source === 'kit' && !isGivenOut(served.item!) ? { ...served, source: 'missing' } : served,
+    ),
+  }));
 }
 
 /** Parts that are left out are picked by themselves, so that they take nothing from the others. */

@@ -5,6 +5,7 @@ import { keyFromTitle } from '../../contracts/keyFromTitle.ts';
 import { checkShape } from '../../contracts/problems.ts';
 import { ENTRY_SCHEMAS, type EntryKind } from '../../contracts/shelfEntries.ts';
 import { ENTRY_FIELDS } from './entryFields.ts';
+import { Proposals } from './Proposals.tsx';
 import { FieldView } from './FieldView.tsx';
 import { beside, formPathOf, fromForm, toForm, type FormValues } from './entryValues.ts';
 import { FormNotice } from '../ui/FormNotice.tsx';
@@ -62,6 +63,7 @@ export function EntryForm({ kind, entry, isNew, revision, things, activities }: 
               setWord({ text: 'Yours will replace what somebody else wrote. Press “Save” to do so.', others: [] });
             }}
           />
+          {kind === 'thing' && entry.checked !== true && <Proposals />}
           <div className="grid grid-cols-[repeat(auto-fill,minmax(15rem,1fr))] gap-y-[0.8rem] gap-x-6 mb-6">
             {fields.map((field) => (
               <FieldView key={field.name + field.label} field={field} prefix="" />

@@ -2,7 +2,7 @@ import { yupResolver } from '@hookform/resolvers/yup';
 import { FormProvider, useFieldArray, useForm, type Resolver } from 'react-hook-form';
 import { ALLERGENS } from '../../contracts/cautions.ts';
 import { homeForm, type HomeForm as HomeValues } from '../../contracts/homeForm.ts';
-import { ChoiceField, LongField, TextField, TickField, TicksField } from '../ui/fields.tsx';
+import { ChoiceField, LongField, TextField, TickField, TicksField, WordsField } from '../ui/fields.tsx';
 import { FormNotice } from '../ui/FormNotice.tsx';
 import { PickField, PickList, type Pickable } from '../ui/PickField.tsx';
 import { useServerForm } from '../ui/useServerForm.ts';
@@ -73,6 +73,11 @@ export function HomeForm({ id, home, revision, things }: HomeFormProps) {
           hint="What any child there is allergic to. Guides leave it out or ask for something else."
           choices={ALLERGENS.map((allergen) => [allergen, allergen.replaceAll('-', ' ')])}
         />
+        <WordsField
+          name="alsoAvoids"
+          label="Anything else nobody there must have"
+          hint="In your own words, with commas between: kiwi, latex. Whatever is called that is left out."
+        />
         <Things things={things} />
         <PickList id={LIST} choices={things} />
         <p className="sticky bottom-0 py-3 px-0 bg-sheet border-t border-t-line">
@@ -90,6 +95,11 @@ function Children() {
   return (
     <fieldset className="grid gap-3 justify-items-start mb-5 [&>legend]:font-heading [&>legend]:font-semibold">
       <legend>Children</legend>
+      {fields.length === 0 && (
+        <p className="text-soft text-sm">
+          With no child named we take it that there’s a baby: nothing small, nothing to choke on.
+        </p>
+      )}
       {fields.map((row, index) => (
         <div
           className="grid w-full gap-x-4 items-start border-l-3 border-line pl-4 grid-cols-[repeat(auto-fit,minmax(12rem,1fr))]"

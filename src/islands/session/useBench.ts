@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import { findFindings } from '../../core/checks/findings.ts';
+import { roomsOf } from '../../core/homes/partSafety.ts';
 import { fitHomes } from '../../core/homes/sessionReadiness.ts';
 import { composeSession } from '../../core/guide/composition.ts';
 import { applyEdit, type Edit } from '../../core/session/edit.ts';
@@ -14,7 +15,7 @@ import type { BenchProps } from '../../contracts/bench.ts';
 const notLoaded = ({ made }: Segment) => err({ code: 'not-loaded' as const, maker: made!.maker });
 
 /** The session on the bench, what follows from it, and what can be done to it; every edit can be undone. */
-export function useBench({ session: initial, things, homes, policy, seatedMinutesPerYear }: BenchProps) {
+export function useBench({ session: initial, things, homes, policy, decisions, seatedMinutesPerYear }: BenchProps) {
   const [hadMade, setHadMade] = useState(() => holdsMade(initial));
   const makerParts = useMakerParts(hadMade);
   const { value: session, ...history } = useHistory(
@@ -27,13 +28,15 @@ export function useBench({ session: initial, things, homes, policy, seatedMinute
     () => composeSession(session, things, { seatedMinutesPerYear, youngestMonths: session.ages.fromMonths }),
     [session, things, seatedMinutesPerYear],
   );
+  const { on } = session;
+  const safety = useMemo(() => ({ decisions, rooms: roomsOf(homes, on) }), [decisions, homes, on]);
   const { fits, readiness } = useMemo(
-    () => fitHomes(session, homes, { things, policy }),
-    [session, homes, things, policy],
+    () => fitHomes(session, homes, { things, policy, safety }),
+    [session, homes, things, policy, safety],
   );
   const findings = useMemo(
-    () => findFindings(session, composed, fits, { things, policy }),
-    [session, composed, fits, things, policy],
+    () => findFindings(session, composed, fits, { things, policy, safety }),
+    [session, composed, fits, things, policy, safety],
   );
   return {
     ...history,

@@ -110,3 +110,25 @@ export function TicksField({ name, label, hint, choices }: ChoiceFieldProps) {
     </fieldset>
   );
 }
+
+/** A few words or phrases, with commas between. */
+export function WordsField({ name, label, hint }: Pick<FieldProps, 'name' | 'label' | 'hint'>) {
+  const { id, register } = useField(name);
+  const { formState } = useFormContext();
+  const errors: unknown = get(formState.errors, name);
+  const first = (Array.isArray(errors) ? (errors as unknown[]).find(Boolean) : errors) as
+    { message?: string } | undefined;
+  const problem = first?.message;
+  const setValueAs = (value: unknown) =>
+    Array.isArray(value)
+      ? value
+      : String(value ?? '')
+          .split(/[,;\n]/)
+          .map((word) => word.trim())
+          .filter(Boolean);
+  return (
+    <Labelled {...{ id, label, hint, problem }}>
+      <input id={id} className="input" {...described({ id, hint, problem })} {...register(name, { setValueAs })} />
+    </Labelled>
+  );
+}

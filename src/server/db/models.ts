@@ -116,6 +116,39 @@ export class SendingRow extends Model {
   declare sendKey: string | null;
   /** Where the homes of this sending reach Footstool. */
   declare address: string;
+  /** What was decided about what its words call for, as it went out. */
+  declare decisions: KeptDecision[];
+}
+
+/** A decision as it is shown afterwards: what was asked, what was decided, why, by whom and when. */
+export interface KeptDecision {
+  readonly part: string;
+  readonly rule: string;
+  readonly subject: string;
+  readonly words: readonly string[];
+  readonly decided: string;
+  readonly why: string;
+  readonly by: string;
+  readonly at: string;
+}
+
+export class SessionDecisionRow extends Model {
+  declare id: string;
+  declare sessionId: string;
+  declare programmeId: string;
+  declare segment: string;
+  declare rule: string;
+  declare subject: string;
+  /** The words it is about, a line each. */
+  declare words: string;
+  declare text: string;
+  declare decided: 'fine' | 'caution' | 'left-out' | 'real';
+  declare why: string;
+  declare youngestMonths: number;
+  declare allergens: string[];
+  declare decidedBy: string | null;
+  declare decidedByName: string;
+  declare decidedAt: Date;
 }
 
 export class GuideLinkRow extends Model {

@@ -13,6 +13,7 @@ import {
   HomeThingRow,
   SessionRow,
   SendingRow,
+  SessionDecisionRow,
   GuideLinkRow,
   GuideCopyRow,
   MessageRow,
@@ -226,6 +227,24 @@ function defineSendings(define: Define): void {
     session: json(),
     sendKey: maybe(DataTypes.UUID),
     address: text(),
+    decisions: { ...json(), defaultValue: [] },
+  });
+  define(SessionDecisionRow, 'session_decisions', {
+    id: uuidKey(),
+    sessionId: uuid(),
+    programmeId: uuid(),
+    segment: text(),
+    rule: text(),
+    subject: text(),
+    words: text(),
+    text: text(),
+    decided: text(),
+    why: text(),
+    youngestMonths: whole(),
+    allergens: { type: DataTypes.ARRAY(DataTypes.TEXT), allowNull: false },
+    decidedBy: maybe(DataTypes.UUID),
+    decidedByName: text(),
+    decidedAt: moment(),
   });
   define(GuideLinkRow, 'guide_links', {
     id: uuidKey(),

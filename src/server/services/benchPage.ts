@@ -1,4 +1,5 @@
 import type { Addable, BenchProps } from '../../contracts/bench.ts';
+import { readDecisions } from '../db/repositories/decisions.ts';
 import { readHomes } from '../db/repositories/homes.ts';
 import { countWithoutBook } from '../db/repositories/sessions.ts';
 import { readShelf, readThings } from '../db/repositories/shelf.ts';
@@ -10,15 +11,16 @@ import { listRecorded } from './soundRecordings.ts';
 import { listTerms } from './terms.ts';
 import { findSession, segmentFor } from './sessions.ts';
 
-/** Everything the bench works with: the session, the things, the homes. Eight queries, however much there is. */
+/** Everything the bench works with: the session, the things, the homes. Nine queries, however much there is. */
 export async function readBench(person: Person, id: string): Promise<BenchProps> {
-  const [kept, things, homes, withoutBook, terms, recorded] = await Promise.all([
+  const [kept, things, homes, withoutBook, terms, recorded, decisions] = await Promise.all([
     findSession(person, id),
     readThings(person.programmeId),
     readHomes(person.programmeId),
     countWithoutBook(person.programmeId, id),
     listTerms(person),
     listRecorded(person),
+    readDecisions(person.programmeId, id),
   ]);
   return {
     id: kept.id,
@@ -27,6 +29,9 @@ export async function readBench(person: Person, id: string): Promise<BenchProps>
     session: kept.session,
     things,
     policy: person.settings.cautions,
+    decisions: decisions.map(({ segment, rule, subject, text, decided, youngestMonths, allergens }) => ({
+      ...{ segment, rule, subject, text, decided, youngestMonths, allergens },
+    })),
     homes: homes.map(({ contact: _contact, language: _language, ...home }) => home),
     withoutBook,
     seatedMinutesPerYear: person.settings.seatedMinutesPerYear,

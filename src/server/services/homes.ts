@@ -1,6 +1,7 @@
 import { inTransaction, type Transaction } from '../db/transaction.ts';
 import type { ThingsByKey } from '../../core/materials/thing.ts';
 import { randomUUID } from 'node:crypto';
+import { ownWordsOf } from '../../core/cautions/allergens.ts';
 import { homeForm, MOST_HOMES, type HomeForm } from '../../contracts/homeForm.ts';
 import { checkForm } from '../../contracts/problems.ts';
 import { isRevision, NO_REVISION } from '../../contracts/revision.ts';
@@ -47,7 +48,8 @@ function asForm({ nickname, contact, language, allergens, children, stock }: Kep
     nickname,
     contact,
     language,
-    allergens: allergens as HomeForm['allergens'],
+    allergens: allergens.filter((name) => !ownWordsOf([name]).length) as HomeForm['allergens'],
+    alsoAvoids: ownWordsOf(allergens),
     children: children.map(({ mouthing = false, leftHanded = false, needs = '', loves = '', ...child }) => ({
       ...child,
       loves,
@@ -131,7 +133,9 @@ async function writeChecked(
       : [{ path: `things[${index}].item`, message: `“${item}” is not on the shelf; pick one from the list` }],
   );
   if (problems.length > 0) throw new EdgeError('wrong-input', { problems: problems.slice(0, 50) });
-  await writeHome(programmeId, { id: homeId, home, revision }, { thingIds, transaction });
+  const { alsoAvoids, ...facts } = home;
+  const written = { ...facts, allergens: [...home.allergens, ...alsoAvoids] };
+  await writeHome(programmeId, { id: homeId, home: written, revision }, { thingIds, transaction });
 }
 
 /** Takes a home out, so that nothing more goes to it, or brings it back; what it answered stays. */

@@ -1,6 +1,8 @@
 import { calibrate } from '../../core/time/calibrate.ts';
 import { roundTo } from '../../core/numbers/rounding.ts';
 import { readPostHomes, type PostHome } from '../db/repositories/post.ts';
+import type { KeptDecision } from '../db/models.ts';
+import { readLatestSending } from '../db/repositories/sendings.ts';
 import { readSession, type KeptSession } from '../db/repositories/sessions.ts';
 import { EdgeError } from '../http/errors.ts';
 import { findCorrections, type Correction } from './corrections.ts';
@@ -16,6 +18,8 @@ export interface PostDetail {
   /** Planned beside real minutes, in the order of the session, for parts that homes timed. */
   readonly timed: readonly { title: string; planned: number; real: number; homes: number }[];
   readonly corrections: readonly Correction[];
+  /** What was decided about its words before it last went out. */
+  readonly decisions: readonly KeptDecision[];
 }
 
 /** Everything about one sent session: a fixed number of queries, however many homes. */
@@ -23,11 +27,12 @@ export async function readPost(person: Person, sessionId: string): Promise<PostD
   const kept = await readSession(person.programmeId, sessionId, undefined, { withDeleted: true });
   if (!kept) throw new EdgeError('not-found');
   const homes = await readPostHomes(person.programmeId, sessionId);
+  const decisions = (await readLatestSending(sessionId))?.decisions ?? [];
   const keys = [
     ...new Set(kept.session.segments.flatMap(({ kind, from }) => (kind === 'activity' && from ? [from] : []))),
   ];
   const corrections = [...(await findCorrections(person, keys)), ...(await findMakerCorrections(person, kept.session))];
-  return { kept, homes, timed: timedParts(kept, homes), corrections };
+  return { kept, homes, timed: timedParts(kept, homes), corrections, decisions };
 }
 
 function timedParts({ session }: KeptSession, homes: readonly PostHome[]): PostDetail['timed'] {

@@ -38,6 +38,7 @@ import { log } from '../log.ts';
 import { writePdf } from '../print/pdf.ts';
 import { printer } from '../print/printer.ts';
 import { enqueue } from '../db/queue.ts';
+import { questionsBefore, readSafety } from './safety.ts';
 import { inSlices } from './inSlices.ts';
 import { requireAuthor, type Person } from './person.ts';
 
@@ -57,7 +58,7 @@ const MOST_LISTED = 40;
 /** How far a job has come is written down no more often than this. */
 const MS_BETWEEN_WORDS = 300;
 
-/** The sheets of a session's tray. Six queries. */
+/** The sheets of a session's tray. Seven queries. */
 export async function readTray(
   person: TrayReader,
   sessionId: string,
@@ -75,10 +76,17 @@ export async function readTray(
   if (choice.for === 'home' && chosen.length === 0)
     throw new EdgeError('wrong-input', { problems: [{ path: 'home', message: 'choose a home of this programme' }] });
   const policy = person.settings.cautions;
+  const safety = await readSafety(person, { id: sessionId, session: kept.session, homes });
+  // A guide on paper is a guide that leaves: not before somebody has looked at what it calls for.
+  const unseen = questionsBefore(kept.session, choice.for === 'author' ? [] : chosen, {
+    things,
+    person,
+    safety,
+  }).length;
   const sheetFor = (home: KeptHome) =>
     guideSheet(
       composeGuide({
-        ...{ session: kept.session, home, things, programme: person.programme, policy, books },
+        ...{ session: kept.session, home, things, programme: person.programme, policy, safety, books },
         ...guideLanguage(home.language),
       }),
       guideWords(home.language),
@@ -86,8 +94,10 @@ export async function readTray(
   const trayHome = (home: KeptHome): PrintSetHome => ({
     nickname: home.nickname,
     children: home.children.map(({ nickname }) => nickname),
-    kit: fitHome(kept.session, home, { things, policy }).kit.map(({ item, qty }) => countThing(item, qty, things)),
-    guide: guideWords(home.language).direction === 'rtl' ? null : sheetFor(home),
+    kit: fitHome(kept.session, home, { things, policy, safety }).kit.map(({ item, qty }) =>
+      countThing(item, qty, things),
+    ),
+    guide: unseen > 0 || guideWords(home.language).direction === 'rtl' ? null : sheetFor(home),
   });
   const laidFor = choice.for === 'author' ? [] : chosen.slice(0, mostHomes);
   const inputFor = (trayHomes: readonly PrintSetHome[]): PrintSetInput => ({
@@ -114,6 +124,7 @@ export async function readTray(
     language: choice.for === 'home' ? chosen[0]!.language : 'en',
     left: chosen.length - laidFor.length,
     estimate,
+    unseen,
     ...layoutPrintSet(inputFor(await inSlices(laidFor, trayHome))),
   };
 }
@@ -124,6 +135,8 @@ export interface ReadPrintSet extends PrintSet {
   readonly homes: readonly { id: string; nickname: string }[];
   /** The language of what a home reads; a tray for several is the author's. */
   readonly language: KeptHome['language'];
+  /** What somebody has to look at before guides are printed. */
+  readonly unseen: number;
   /** Homes that are not laid out here. */
   readonly left: number;
   /** About how many pages there will be for all of them. */

@@ -16,6 +16,7 @@ import { isSameValue } from '../db/sameValue.ts';
 import { readShelf, readThings } from '../db/repositories/shelf.ts';
 import { EdgeError } from '../http/errors.ts';
 import type { Person } from './person.ts';
+import { decisionsThatHold, questionsBefore, readSafety, type NamedQuestion } from './safety.ts';
 import { findSession } from './sessions.ts';
 
 export interface SendPage {
@@ -31,6 +32,10 @@ export interface SendPage {
   readonly isChanged: boolean;
   /** What keeps the session from being sent. */
   readonly stops: readonly Finding[];
+  /** What somebody looks at before it goes to any of the homes. */
+  readonly questions: readonly NamedQuestion[];
+  /** What was decided already, and holds. */
+  readonly decisions: ReturnType<typeof decisionsThatHold>;
 }
 
 /** What an author looks over before sending. */
@@ -41,11 +46,17 @@ export async function readSendPage(person: Person, id: string): Promise<SendPage
     readHomes(person.programmeId),
     readHad(person.programmeId, id),
   ]);
-  const fits = await fitInSlices(kept.session, homes, { things, policy: person.settings.cautions });
+  const safety = await readSafety(person, { id: kept.id, session: kept.session, homes });
+  const fits = await fitInSlices(kept.session, homes, { things, policy: person.settings.cautions, safety });
   const edition = latest?.edition ?? 0;
   const isChanged = latest !== null && !isSameValue(latest.session, kept.session);
   const stops = findStops(kept.session, fits, { things, person });
-  return { kept, fits, readiness: readinessOfAll(fits), things, had, edition, isChanged, stops };
+  const questions = questionsBefore(kept.session, homes, { things, person, safety });
+  const decisions = decisionsThatHold(kept.session, safety);
+  return {
+    ...{ kept, fits, readiness: readinessOfAll(fits), things, had, edition, isChanged },
+    ...{ stops, questions, decisions },
+  };
 }
 
 /** The newest copy that each home holds by a link that still opens, and the newest sending. Two queries. */
@@ -95,8 +106,9 @@ export async function previewGuide(
   const home = homes.find(({ id }) => id === homeId);
   if (!home) throw new EdgeError('not-found');
   const policy = person.settings.cautions;
+  const safety = await readSafety(person, { id: kept.id, session: kept.session, homes });
   const guide = composeGuide({
-    ...{ session: kept.session, home, things, programme: person.programme, policy, books },
+    ...{ session: kept.session, home, things, programme: person.programme, policy, safety, books },
     ...guideLanguage(home.language),
   });
   return { guide, language: home.language };

@@ -15,15 +15,18 @@ import { randomUUID } from 'node:crypto';
 import type { HomeFit } from '../../core/homes/sessionReadiness.ts';
 import type { Session } from '../../core/session/session.ts';
 import { describeFinding } from '../../messages/findings.ts';
+import { describeQuestion } from '../../messages/safety.ts';
 import { guideWords } from '../../messages/guide.ts';
 import { now } from '../clock.ts';
 import { readHomes, type KeptHome } from '../db/repositories/homes.ts';
+import type { KeptDecision } from '../db/models.ts';
 import { readSession } from '../db/repositories/sessions.ts';
 import { readShelf, readThings } from '../db/repositories/shelf.ts';
 import { EdgeError } from '../http/errors.ts';
 import { guideToken, hashToken } from '../http/secrets.ts';
 import { queueLetters, type GuideLetterFacts } from './letters.ts';
 import { requireAuthor, type Person } from './person.ts';
+import { asRecord, decisionsThatHold, questionsBefore, readSafety, type NamedQuestion } from './safety.ts';
 import { findStops, fitInSlices } from './sendPage.ts';
 import { inSlices } from './inSlices.ts';
 import { oneAtATime } from './inTurn.ts';
@@ -83,8 +86,10 @@ async function sendNow(person: Person, request: SendRequest): Promise<Sent> {
     const { latest, again } = await sentBefore(request, transaction);
     if (again) return again;
     if (kept.revision !== request.revision) throw new EdgeError('conflict', { current: { revision: kept.revision } });
-    const fits = await fitInSlices(kept.session, chosen, { things, policy: person.settings.cautions });
+    const safety = await readSafety(person, { id: kept.id, session: kept.session, homes }, transaction);
+    const fits = await fitInSlices(kept.session, chosen, { things, policy: person.settings.cautions, safety });
     refuseUnready(kept.session, fits, { things, person });
+    refuseUnseen(questionsBefore(kept.session, chosen, { things, person, safety }), things);
     const guideFor = (home: KeptHome) =>
       composeGuide({
         session: kept.session,
@@ -92,6 +97,7 @@ async function sendNow(person: Person, request: SendRequest): Promise<Sent> {
         things,
         programme: person.programme,
         policy: person.settings.cautions,
+        safety,
         books,
         ...guideLanguage(home.language),
       });
@@ -101,6 +107,7 @@ async function sendNow(person: Person, request: SendRequest): Promise<Sent> {
       session: kept.session,
       homes: chosen,
       edition: latest + 1,
+      decisions: asRecord(decisionsThatHold(kept.session, safety)),
       guideFor,
       transaction,
     });
@@ -136,24 +143,36 @@ function refuseUnready(
   if (problems.length > 0) throw new EdgeError('wrong-input', { problems });
 }
 
+/** What somebody has to look at first is named, a part at a time. */
+function refuseUnseen(questions: readonly NamedQuestion[], things: ThingsByKey): void {
+  if (questions.length === 0) return;
+  throw new EdgeError('wrong-input', {
+    problems: questions.map((question) => ({
+      path: `“${question.part}”`,
+      message: describeQuestion(question, things).title,
+    })),
+  });
+}
+
 interface FixInput {
   readonly person: Person;
   readonly request: SendRequest;
   readonly session: Session;
   readonly homes: readonly KeptHome[];
   readonly edition: number;
+  readonly decisions: KeptDecision[];
   readonly guideFor: (home: KeptHome) => ReturnType<typeof composeGuide>;
   readonly transaction: Transaction;
 }
 
 async function fixCopies(input: FixInput): Promise<Sent> {
-  const { person, request, session, homes, edition, transaction } = input;
+  const { person, request, session, homes, edition, decisions, transaction } = input;
   const { sessionId, address } = request;
   const { programmeId } = person;
   const sentAt = now();
   const sendingId = await addSending(
     {
-      ...{ sessionId, programmeId, edition, sentAt, session, address },
+      ...{ sessionId, programmeId, edition, sentAt, session, address, decisions },
       sentBy: person.userId,
       sendKey: request.key ?? null,
     },

@@ -92,7 +92,7 @@ function rowsOf(shelf: Shelf, kind: ShelfKind): ShelfRow[] {
         facts: list(themes),
       }));
     case 'thing':
-      return shelf.things.map(({ key, one, many, traits, sizeMm, usualQty, common, allergens }) => ({
+      return shelf.things.map(({ key, one, many, traits, sizeMm, usualQty, common, allergens, checked }) => ({
         text: '',
         key,
         title: many,
@@ -102,6 +102,7 @@ function rowsOf(shelf: Shelf, kind: ShelfKind): ShelfRow[] {
           sizeMm && `${sizeMm} mm`,
           `about ${usualQty} in ${Math.round(common * 10)} of 10 homes`,
           allergens.length > 0 && `may hold ${allergens.join(', ')}`,
+          !checked && 'not checked yet',
         ]
           .filter(Boolean)
           .join(' · '),

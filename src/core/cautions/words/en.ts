@@ -58,7 +58,7 @@ const HEAT: readonly WordEntry[] = [
   ask(
     'flame',
     'Fire and light burn, or stand in a story.',
-    `fire; match; matchstick; matchbox; lantern; rocket; volcano; smoke`,
+    `fire; a match; the match; matches!; matchstick; matchbox; lantern; rocket; volcano; smoke`,
   ),
   harmless(
     'Nothing is hot or burns there.',
@@ -147,12 +147,12 @@ const OUTSIDE: readonly WordEntry[] = [
     'heights',
     'Falls from furniture, windows and stairs are the commonest reason for a child to be in hospital.',
     `up/on/climb* … ladder; lean* … ladder; stepladder; step ladder; stand* on … chair/stool/table/sofa/box/bed/shelf/worktop/bench/windowsill/tower/bucket; climb* … chair/stool/table/sofa/tree/wall/fence/shelf/shelves/bookcase/wardrobe/cupboard/window/bed/gate/frame/rock/bars/drawers/worktop/roof/railing;
-     jump* off; jump* down; jump* from; leap* from; leap* off; open! window; open* … window; lean* out; out of the window; upstairs! window; drop*/throw*/hang*/reach* … window; sit*/stand*/lean*/kneel*/climb* … windowsill/sill; window! ledge; on the ledge; balcony; roof! terrace; rooftop; on the roof; up a tree; in the tree; tree! house; over the banister; over the bannister; banister; bannister; railing; stair! gate; stairgate; bunk! bed; bunk; top bunk; top shelf; high! shelf; high! up; from a height; cliff; scaffold; on your/my/his/her/their shoulders; piggyback; trampoline; swing* … by the arms; swing* on the gate/door/curtain/rope/branch; upside down from; hang* from … tree/bar/branch/door/beam/rope/rail; balance* on … wall/sofa/arm/beam/back/rail; top of the slide; climbing! frame; monkey bars; zip wire; abseil; tip* back on … chair; wobbly chair; rocking chair on`,
+     jump* off; jump* down; jump* from; leap* from; leap* off; open! window; open* … window; lean* out; out of the window; upstairs! window; drop*/throw*/hang*/reach* … window; sit*/stand*/lean*/kneel*/climb* … windowsill/sill; window! ledge; on the ledge; balcony; roof! terrace; rooftop; on the roof; up a tree; in the tree; tree! house; over the banister; over the bannister; banister; bannister; railing; stair! gate; stairgate; bunk! bed; bunk; top bunk; top shelf; high! shelf; high! up; from a height; cliff; scaffold; on your/my/his/her/their shoulders; piggyback; trampoline; swing* … by the arms; swing* on the gate/door/curtain/rope/branch; upside down from; hang* from … tree/bar/branch/door/beam/rope/rail; sit*/walk*/stand* on the wall; balance* on … wall/sofa/arm/beam/back/rail; top of the slide; climbing! frame; monkey bars; zip wire; abseil; tip* back on … chair; wobbly chair; rocking chair on`,
   ),
   ask(
     'heights',
     'A window is looked through, or opened.',
-    `ladder; windowsill; window! sill; on the wall; lean* … window; up to the window; climb* … tower`,
+    `ladder; windowsill; window! sill; lean* … window; up to the window; climb* … tower`,
   ),
   note(
     'climbing',
@@ -211,7 +211,7 @@ const MOUTH: readonly WordEntry[] = [
   note(
     'small-parts',
     'What fits a tube of about 32 mm can be swallowed; under three it is not given.',
-    `button; bead; small! part; small! stone; counter; sequin; googly eye; paper! clip; paperclip; rubber! band; elastic! band; loom! band; bottle! top; bottle! lid; pen! lid; pen! top; pompom; pom pom; dried! bean; dried! pea; lentil; pebble; seed; acorn; conker; screw; nuts! and bolts; bolt; washer; domino; die!; dice!; ring; brooch; hair! grip; hair! clip; bobby pin; eraser; rubber! top; bell! off; peg! doll; tiny! brick; small! brick; jewel; gem; shell; thimble; cork; marble! run; bean`,
+    `button; bead; small! part; small! stone; plastic! counter; coloured! counter; counters! out; sequin; googly eye; paper! clip; paperclip; rubber! band; elastic! band; loom! band; bottle! top; bottle! lid; pen! lid; pen! top; pompom; pom pom; dried! bean; dried! pea; lentil; pebble; seed; acorn; conker; screw; nuts! and bolts; bolt; washer; domino; die!; dice!; brooch; hair! grip; hair! clip; bobby pin; eraser; rubber! top; bell! off; peg! doll; tiny! brick; small! brick; jewel; gem; thimble; cork; marble! run; bean`,
   ),
   note(
     'handled',

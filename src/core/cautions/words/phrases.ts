@@ -27,6 +27,12 @@ export function phrasesOf(text: string): string[] {
     .filter((phrase) => phrase !== '');
 }
 
+/** A word with its plural and, where it looks like one, its singular. */
+export function formsOfNoun(word: string): string[] {
+  const singular = word.endsWith('ies') ? `${word.slice(0, -3)}y` : word.replace(/(?<=[sxz]|ch|sh)es$|(?<=[^s])s$/, '');
+  return [...new Set([word, pluralOf(word), singular, pluralOf(singular)])];
+}
+
 function formsOf(written: string): string[] {
   const word = plainWord(written.replace(/[*!]$/, ''));
   if (written.endsWith('!')) return [word];

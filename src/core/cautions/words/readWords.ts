@@ -16,6 +16,10 @@ export interface FoundWord {
   readonly word: string;
   readonly from: number;
   readonly to: number;
+  /** Where it is asked about: it would be checked if it were not in a story or only a likeness. */
+  readonly isSoftened?: boolean | undefined;
+  /** Where it is asked about and may hold an allergen. */
+  readonly allergen?: string | undefined;
 }
 
 /** What the words of a text call for. */
@@ -144,10 +148,14 @@ export function readWords(text: string, kind: TextKind, language = 'en'): ReadTe
       const { to } = tokens[places.at(-1)!]!;
       return { rule, word: text.slice(from, to), from, to };
     };
-    if (entry.group === 'check') (isStory || isLikeness ? asks : check).push(...entry.rules.map(found));
-    else if (entry.group === 'note' && !isLikeness && kind !== 'read') notes.push(...entry.rules.map(found));
+    const softened = (rule: string) => ({ ...found(rule), isSoftened: true });
+    if (entry.group === 'check') {
+      if (isStory || isLikeness) asks.push(...entry.rules.map(softened));
+      else check.push(...entry.rules.map(found));
+    } else if (entry.group === 'note' && !isLikeness && kind !== 'read') notes.push(...entry.rules.map(found));
     else if (entry.group === 'allergen') {
-      if (isLikeness || (isStory && kind !== 'song' && kind !== 'sing')) asks.push(found('allergens'));
+      if (isLikeness || (isStory && kind !== 'song' && kind !== 'sing'))
+        asks.push(...entry.rules.map((allergen) => ({ ...softened('allergens'), allergen })));
       else holding.push(...entry.rules.map(found));
     } else if (entry.group === 'ask') {
       const isMeal =
@@ -157,6 +165,7 @@ export function readWords(text: string, kind: TextKind, language = 'en'): ReadTe
           ({ plain, sentence }, at) => sentence === first.sentence && !places.includes(at) && index.meals.has(plain),
         );
       if (isMeal) holding.push(...entry.asFood!.map(found));
+      else if (entry.asFood) asks.push(...entry.asFood.map((allergen) => ({ ...found('allergens'), allergen })));
       else asks.push(...entry.rules.map(found));
     }
   }

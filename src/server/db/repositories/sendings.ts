@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { Op, QueryTypes } from 'sequelize';
 import type { Guide } from '../../../core/guide/guide.ts';
 import type { Session } from '../../../core/session/session.ts';
-import { GuideCopyRow, GuideLinkRow, SendingRow } from '../models.ts';
+import { GuideCopyRow, GuideLinkRow, SendingRow, type KeptDecision } from '../models.ts';
 import { tables } from '../tables.ts';
 import type { Transaction } from '../transaction.ts';
 import { isUuid } from './sessions.ts';
@@ -11,6 +11,8 @@ import { isUuid } from './sessions.ts';
 export interface LatestSending {
   readonly edition: number;
   readonly session: Session;
+  /** What was decided about its words before it went. */
+  readonly decisions: readonly KeptDecision[];
 }
 
 /** The newest sending of a session; null before the first. One query. */
@@ -21,7 +23,7 @@ export async function readLatestSending(sessionId: string, transaction?: Transac
     order: [['edition', 'DESC']],
     ...(transaction && { transaction }),
   });
-  return row && { edition: row.edition, session: row.session };
+  return row && { edition: row.edition, session: row.session, decisions: row.decisions };
 }
 
 /** The sending that one press made, with how many homes it went to; null when there is none. Two queries. */
@@ -66,7 +68,7 @@ export async function readLastSent(programmeId: string): Promise<Map<string, str
 export async function addSending(
   sending: Pick<
     SendingRow,
-    'sessionId' | 'programmeId' | 'edition' | 'sentAt' | 'sentBy' | 'session' | 'sendKey' | 'address'
+    'sessionId' | 'programmeId' | 'edition' | 'sentAt' | 'sentBy' | 'session' | 'sendKey' | 'address' | 'decisions'
   >,
   transaction: Transaction,
 ): Promise<string> {

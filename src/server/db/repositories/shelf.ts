@@ -1,4 +1,4 @@
-import type { Thing, ThingsByKey } from '../../../core/materials/thing.ts';
+import { asKnown, type Thing, type ThingsByKey } from '../../../core/materials/thing.ts';
 import { randomUUID } from 'node:crypto';
 import { Op, type Transaction } from 'sequelize';
 import type { BookEntry, SongEntry, ThingEntry } from '../../../contracts/shelfFile.ts';
@@ -50,12 +50,7 @@ export async function readShelf(
 
 /** Things by key, as quantities, swaps and cautions need them. */
 export function thingsByKey(things: readonly ThingEntry[]): ThingsByKey {
-  return Object.fromEntries(
-    things.map(({ key, one, many, traits, sizeMm, places, allergens }): [string, Thing] => [
-      key,
-      { key, one, many, traits, sizeMm, places, allergens },
-    ]),
-  );
+  return Object.fromEntries(things.map((thing): [string, Thing] => [thing.key, asKnown(thing)]));
 }
 
 /**

@@ -2,7 +2,8 @@ import { col, fn, literal, Op, where } from 'sequelize';
 import { now } from '../../clock.ts';
 import { ShelfItemRow } from '../models.ts';
 import { tables } from '../tables.ts';
-import type { Transaction } from '../transaction.ts';
+import { asKnown, type ShelvedThing } from '../../../core/materials/thing.ts';
+import { inTransaction, type Transaction } from '../transaction.ts';
 import type { ShelfKind } from './shelf.ts';
 
 /** An entry of the shelf as it is stored. */
@@ -59,6 +60,22 @@ export async function setRetired(
     { where: { programmeId, kind, key } },
   );
   return changed > 0;
+}
+
+/** Writes down that somebody looked at a thing: its traits and allergens are as they are shown, those that its name calls for too. One transaction. */
+export async function markThingChecked(programmeId: string, key: string): Promise<void> {
+  await inTransaction(async (transaction) => {
+    const row = await ShelfItemRow.findOne({
+      where: { programmeId, kind: 'thing', key },
+      ...{ transaction, lock: transaction.LOCK.UPDATE },
+    });
+    if (!row) return;
+    const { traits, allergens } = asKnown(row.body as unknown as ShelvedThing);
+    await row.update(
+      { body: { ...row.body, traits, allergens, checked: true }, revision: row.revision + 1 },
+      { transaction },
+    );
+  });
 }
 
 /** What scripts may name: things with their places, and the keys of activities. One query. */

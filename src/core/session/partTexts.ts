@@ -1,0 +1,67 @@
+import type { TextKind } from '../cautions/words/readWords.ts';
+import { formatPieces, renderTemplate, type TemplateScope } from '../expressions/template.ts';
+import { roundUp } from '../expressions/expression.ts';
+import { needQuantity } from '../materials/materials.ts';
+import { namesOf, type ThingsByKey } from '../materials/thing.ts';
+import { levelsOf, linesAt, quantityAt, valuesAt } from './levels.ts';
+import type { LevelName } from './levelName.ts';
+import type { Segment } from './session.ts';
+
+/** Something that a part says to a home, written out. */
+export interface PartText {
+  readonly kind: TextKind;
+  readonly text: string;
+  /** The line it stands in. */
+  readonly line?: string | undefined;
+  /** It is only said: what a book tells, what is sung. */
+  readonly isTalk: boolean;
+  /** It is an answer that a child may give. */
+  readonly isAnswer?: boolean | undefined;
+}
+
+const TALK: readonly TextKind[] = ['say', 'ask', 'sing', 'read', 'song'];
+
+/**
+ * Everything that a part may say to a home, whatever it taps there: its lines at every level with their answers, what
+ * levels and tips say beside them, where it is done, the other way, how a book is told, what is done before. Each text
+ * once. Where a text cannot be written out it is given as the author wrote it.
+ */
+export function textsOfPart(segment: Segment, things: ThingsByKey): PartText[] {
+  const texts: PartText[] = [];
+  const add = (kind: TextKind, text: string | undefined, more: Partial<PartText> = {}) => {
+    if (text) texts.push({ kind, text, isTalk: TALK.includes(kind), ...more });
+  };
+  for (const level of levelsOf(segment)) {
+    const scope = scopeAt(segment, level, things);
+    for (const { id, kind, text, answer } of linesAt(segment, level)) {
+      add(kind, written(text, scope), { line: id });
+      add('read', answer && written(answer, scope), { line: id, isAnswer: true });
+    }
+  }
+  const scope = scopeAt(segment, segment.level, things);
+  for (const level of ['easier', 'harder'] as const)
+    add('note', segment.levels[level]?.text && written(segment.levels[level].text, scope));
+  for (const text of [segment.access, segment.where, segment.surface, segment.seating]) add('note', text);
+  add('read', segment.retold);
+  for (const { text } of segment.ahead) add('do', text);
+  const seen = new Set<string>();
+  return texts.filter(({ kind, text }) => {
+    const name = `${kind} ${text}`;
+    if (seen.has(name)) return false;
+    return seen.add(name);
+  });
+}
+
+function written(text: string, scope: TemplateScope): string {
+  const rendered = renderTemplate(text, scope);
+  return rendered.ok ? formatPieces(rendered.value) : text;
+}
+
+function scopeAt(segment: Segment, level: LevelName, things: ThingsByKey): TemplateScope {
+  const values = valuesAt(segment, level);
+  const named = segment.needs.map((need) => {
+    const quantity = needQuantity({ ...need, qty: quantityAt(segment, need, level) }, 1, values);
+    return [need.id, { ...namesOf(need.item, things), qty: quantity.ok ? roundUp(quantity.value) : 0 }] as const;
+  });
+  return { values, things: Object.fromEntries(named) };
+}
