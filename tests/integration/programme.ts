@@ -7,6 +7,8 @@ import { replyForm } from '../../src/contracts/reply.ts';
 import { EdgeError } from '../../src/server/http/errors.ts';
 import { postWaiting } from '../../src/server/services/letters.ts';
 import { listHomes } from '../../src/server/services/homes.ts';
+import { decide } from '../../src/server/services/safety.ts';
+import { readSendPage } from '../../src/server/services/sendPage.ts';
 import { sendSession } from '../../src/server/services/sending.ts';
 import { listSessions } from '../../src/server/services/sessions.ts';
 import { addProgramme } from '../../src/cli/seed.ts';
@@ -76,13 +78,21 @@ function addPeople(slug: string, role: Person['role']): Promise<Person> {
 
 /** What tests do with a programme again and again. */
 export function helpersFor(programmes: () => TestProgrammes) {
+  /** Answers every question about a session: for tests that are about something else. */
+  const settleAll = async (sessionId: string) => {
+    const { questions } = await readSendPage(programmes().owner, sessionId);
+    for (const { name: question } of questions)
+      await decide(programmes().owner, sessionId, { question, decided: 'fine', why: 'Looked at.' });
+  };
   const sessionNamed = async (title: string) =>
     (await listSessions(programmes().owner)).find(({ session }) => session.title === title)!;
   return {
     sessionNamed,
+    settleAll,
     /** Sends the newest state of a session to every home; gives its id. */
     sendToAll: async (title: string) => {
       const kept = await sessionNamed(title);
+      await settleAll(kept.id);
       const homeIds = (await listHomes(programmes().owner)).homes.map(({ id }) => id);
       await sendSession(programmes().owner, {
         sessionId: kept.id,

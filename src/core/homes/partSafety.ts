@@ -152,6 +152,8 @@ function isQuestion({ group, rule, allergen, text }: PartWord, borne: ReadonlySe
   // A small thing or a cord that is named may be one that nobody under three gets, or the button of a coat.
   if (group === 'note') return !text.isTalk && !borne.has(rule) && STOPS_SOMEWHERE.has(rule);
   if (rule === 'allergens') return !borne.has(`holds ${allergen ?? ''}`);
+  // A bath or a pool that is watched like any water: that is what the word says.
+  if (rule === 'deep-water' && group === 'ask' && borne.has('water')) return false;
   return !borne.has(rule) && (group === 'check' || GRAVE.has(rule));
 }
 

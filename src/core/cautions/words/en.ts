@@ -111,7 +111,7 @@ const WATER: readonly WordEntry[] = [
   check(
     'deep-water',
     'A small child drowns in silence, in a few centimetres of water and within a minute or two.',
-    `paddling pool; swimming pool; go* swimming; go* for a swim; swim* … pool/lake/river/sea/pond/bath/canal/stream/harbour; wade*; deep! water; open! water; pond! dipping; garden pond; fish pond; duck pond; to/by/beside/near/into/round/around the pond; riverbank; river bank; to/by/at/beside/near/along/down the river; into the river; in the river;
+    `paddling pool; swimming pool; go* swimming; go* for a swim; swim* … pool/lake/river/sea/pond/bath/canal/stream/harbour; wade* … water/pool/pond/river/stream/sea/lake/waves; deep! water; open! water; pond! dipping; garden pond; fish pond; duck pond; to/by/beside/near/into/round/around the pond; riverbank; river bank; to/by/at/beside/near/along/down the river; into the river; in the river;
      canal; weir; reservoir; quarry; harbour; jetty; pier; lock! gate; to/at/on/along the beach; at the seaside; to the seaside; to/into/by the sea; in the sea; in the waves; sea! wall; tide; rock pool; rockpool; to/by/at/beside/near/into the lake; on the lake; to/by/at/beside/near/into/in the stream;
      paddle* in; rowing boat on; canoe; kayak; dinghy; inflatable boat; armband; hot! tub; jacuzzi; water butt; rain barrel; open! drain; well shaft; flood; thin ice; frozen pond; walk on the ice; ice on the pond; dive*; jump* in/into the water/pool/pond/river; head under water; under the water; hold … breath; full! bath; fill* the bath; run* a/the bath; bathtub; bath tub; bath! water; bathwater; in the bath; bath! time; bathtime; float on … back`,
   ),
@@ -141,18 +141,18 @@ const OUTSIDE: readonly WordEntry[] = [
   ask(
     'road',
     'A road of tape is played on; a real one has cars.',
-    `road; street; lane; crossing; walk* outside; go* outside; outdoors; front door; garden gate`,
+    `road!; street!; walk* outside; go* outside; outdoors; front door; garden gate`,
   ),
   check(
     'heights',
     'Falls from furniture, windows and stairs are the commonest reason for a child to be in hospital.',
     `up/on/climb* … ladder; lean* … ladder; stepladder; step ladder; stand* on … chair/stool/table/sofa/box/bed/shelf/worktop/bench/windowsill/tower/bucket; climb* … chair/stool/table/sofa/tree/wall/fence/shelf/shelves/bookcase/wardrobe/cupboard/window/bed/gate/frame/rock/bars/drawers/worktop/roof/railing;
-     jump* off; jump* down; jump* from; leap* from; leap* off; open! window; open* … window; lean* out; out of the window; upstairs! window; drop*/throw*/hang*/reach* … window; sit*/stand*/lean*/kneel*/climb* … windowsill/sill; window! ledge; on the ledge; balcony; roof! terrace; rooftop; on the roof; up a tree; in the tree; tree! house; over the banister; over the bannister; banister; bannister; railing; stair! gate; stairgate; bunk! bed; bunk; top bunk; top shelf; high! shelf; high! up; from a height; cliff; scaffold; on your/my/his/her/their shoulders; piggyback; trampoline; swing* … by the arms; swing* on the gate/door/curtain/rope/branch; upside down from; hang* from … tree/bar/branch/door/beam/rope/rail; sit*/walk*/stand* on the wall; balance* on … wall/sofa/arm/beam/back/rail; top of the slide; climbing! frame; monkey bars; zip wire; abseil; tip* back on … chair; wobbly chair; rocking chair on`,
+     jump* off; jump* down; jump* from; leap* from; leap* off; open! window; open* … window; lean* out; out of the window; upstairs! window; drop*/throw*/hang*/reach* … window; sit*/stand*/lean*/kneel*/climb* … windowsill/sill; window! ledge; on the ledge; balcony; roof! terrace; rooftop; on the roof; up a tree; in the tree; tree! house; over the banister; over the bannister; banister; bannister; railing; stair! gate; stairgate; bunk! bed; bunk; top bunk; top shelf; high! shelf; from a height; cliff; scaffold; on your/my/his/her/their shoulders; piggyback; trampoline; swing* … by the arms; swing* on the gate/door/curtain/rope/branch; upside down from; hang* from … tree/bar/branch/door/beam/rope/rail; sit*/walk*/stand* on the wall; balance* on … wall/sofa/arm/beam/back/rail; top of the slide; climbing! frame; monkey bars; zip wire; abseil; tip* back on … chair; wobbly chair; rocking chair on`,
   ),
   ask(
     'heights',
     'A window is looked through, or opened.',
-    `ladder; windowsill; window! sill; lean* … window; up to the window; climb* … tower`,
+    `ladder; lean* … window; up to the window; climb* … tower`,
   ),
   note(
     'climbing',
@@ -195,7 +195,7 @@ const MOUTH: readonly WordEntry[] = [
   check(
     'bags',
     'Film and bags cling to a face; a closed chest or machine has no air.',
-    `plastic! bag; bin! bag; bin! liner; carrier! bag; nappy! bag; sandwich! bag; freezer! bag; polythene; cling! film; clingfilm; shrink! wrap; bubble! wrap; bag! over; over … head; over … face; over … mouth; over … nose; cover* … face; dry cleaning! bag; beanbag filling; polystyrene bead; washing! machine; hide* … fridge/freezer/dryer/chest/trunk/suitcase/oven/machine/cupboard; shut* … in the cupboard/box/chest/suitcase; lock* … in; climb* into the suitcase; inside the fridge; inside the freezer; duvet cover; bury*`,
+    `plastic! bag; bin! bag; bin! liner; carrier! bag; nappy! bag; sandwich! bag; freezer! bag; polythene; cling! film; clingfilm; shrink! wrap; bubble! wrap; bag! over; over … head; over … face; over … mouth; over … nose; cover* … face; dry cleaning! bag; beanbag filling; polystyrene bead; washing! machine; hide* … fridge/freezer/dryer/chest/trunk/suitcase/oven/machine/cupboard; shut* … in the cupboard/box/chest/suitcase; lock* … in; climb* into the suitcase; inside the fridge; inside the freezer; duvet cover; bury* … sand/legs/other/child/brother/sister`,
   ),
   note('honey', 'Honey can hold spores that harm babies under one.', `honey; honeycomb`),
   check(
@@ -236,7 +236,7 @@ const MOUTH: readonly WordEntry[] = [
   ask(
     'choking-food',
     'A sweet is eaten, or it is a word for nice.',
-    `sweet; swallow*; date; pea! pod; egg! hunt; treat; berry`,
+    `sweet; swallow*; dates!; pea! pod; egg! hunt; treat; berry`,
   ),
   ask(
     'bags',
@@ -382,7 +382,7 @@ const NOTES: readonly WordEntry[] = [
   ),
   harmless(
     'Only the sound or the look of it.',
-    `dark! blue; dark! green; dark! brown; dark! red; dark! hair; dark! one; dark! colour; light! and dark; darker! than; glass! of milk pretend; looking! glass; magnifying! glass; hour! glass; paint* … with water; paint* … picture in; leaf! through; string! of letters; string! of words; string! of numbers; string! quartet; rope! in; ribbon! of paper; paper! ribbon; drawer! of the; chest of drawers; top drawer; horn! of a; drum! roll on; park! the; park* … car/cars/lorry; parking! space of; car! park of; garden! of paper; thread* … needle pretend; lace! up; peg! number; hop! the word; hop* the words; mark! the; triangle; square; spin! of the; dance! of the letters; march! of; month of march!; in march!; on … march!; march! 1; march! 2; may and march!; run* out; run! your finger; run* … finger; running! order; in the long run!; zip! it; screen! print; tin! drum; jump! the line; skip! the; leap! year; film! star`,
+    `dark! blue; dark! green; dark! brown; dark! red; dark! hair; dark! one; dark! colour; light! and dark; darker! than; glass! of milk pretend; looking! glass; magnifying! glass; hour! glass; paint* … with water; paint* … picture in; leaf! through; string! of letters; string! of words; string! of numbers; string! quartet; rope! in; ribbon! of paper; paper! ribbon; drawer! of the; chest of drawers; top drawer; horn! of a; drum! roll on; park! the; park* … car/cars/lorry; parking! space of; car! park of; garden! of paper; thread* … needle pretend; thread of; lace! up; peg! number; hop! the word; hop* the words; mark! the; triangle; square; spin! of the; dance! of the letters; march! of; month of march!; in march!; on … march!; march! 1; march! 2; may and march!; run* out; run! your finger; run* … finger; running! order; in the long run!; zip! it; screen! print; tin! drum; jump! the line; skip! the; leap! year; film! star`,
   ),
 ];
 
