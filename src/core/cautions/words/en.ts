@@ -65,8 +65,8 @@ const HEAT: readonly WordEntry[] = [
     `fire engine; fire station; fire truck; fire fighter; fire drill; fire alarm; fire exit; hot! air balloon; boiling mad; hot! pink; hot! and cold; hot! or cold; too hot!; is it hot!; warmer and hotter;
      match* the; match* up; match* … card/colour/pair/sock/picture/lid/shape/number/word/sound; matching!; a match!; do they match!; they match!; which match!; match! with; football match; tennis match;
      find … match!; light! blue; light! green; light! box; iron! gate; iron! bar; lighter than; is lighter; which is lighter; the lighter one; lighter or heavier; heavier or lighter; feel* lighter; light* up;
-     steam! train; steam! engine; steamboat; steam! roller; oven! glove; oven! mitt; baking! paper; baking! tray; baking! powder; rocket! leaf; rocket! ship; space rocket; pretend! fire; half baked!; cook* up a; cook book; heat! wave;
-     bread oven game; rolling boil; hot! on the trail; sunburn; burn* off energy`,
+     steam! train; steam! engine; steamboat; steam! roller; oven! glove; oven! mitt; baking! paper; baking! tray; baking! powder; rocket! leaf; rocket! ship; space rocket; pretend! fire; half baked!; cook* up a; cook book;
+     bread oven game; rolling boil; hot! on the trail; burn* off energy`,
   ),
 ];
 
@@ -149,11 +149,7 @@ const OUTSIDE: readonly WordEntry[] = [
     `up/on/climb* … ladder; lean* … ladder; stepladder; step ladder; stand* on … chair/stool/table/sofa/box/bed/shelf/worktop/bench/windowsill/tower/bucket; climb* … chair/stool/table/sofa/tree/wall/fence/shelf/shelves/bookcase/wardrobe/cupboard/window/bed/gate/frame/rock/bars/drawers/worktop/roof/railing;
      jump* off; jump* down; jump* from; leap* from; leap* off; open! window; open* … window; lean* out; out of the window; upstairs! window; drop*/throw*/hang*/reach* … window; sit*/stand*/lean*/kneel*/climb* … windowsill/sill; window! ledge; on the ledge; balcony; roof! terrace; rooftop; on the roof; up a tree; in the tree; tree! house; over the banister; over the bannister; banister; bannister; railing; stair! gate; stairgate; bunk! bed; bunk; top bunk; top shelf; high! shelf; from a height; cliff; scaffold; on your/my/his/her/their shoulders; piggyback; trampoline; swing* … by the arms; swing* on the gate/door/curtain/rope/branch; upside down from; hang* from … tree/bar/branch/door/beam/rope/rail; sit*/walk*/stand* on the wall; balance* on … wall/sofa/arm/beam/back/rail; top of the slide; climbing! frame; monkey bars; zip wire; abseil; tip* back on … chair; wobbly chair; rocking chair on`,
   ),
-  ask(
-    'heights',
-    'A window is looked through, or opened.',
-    `ladder; lean* … window; up to the window; climb* … tower`,
-  ),
+  ask('heights', 'A window is looked through, or opened.', `ladder; lean* … window; up to the window; climb* … tower`),
   note(
     'climbing',
     'On steps an adult stays one below.',
@@ -305,7 +301,7 @@ const POISONS: readonly WordEntry[] = [
   ),
   harmless(
     'Nobody takes or touches it there.',
-    `cat! and mouse; hot! dog; dog! tired; cat! walk; feed* the … with; toy! dog; bee! line; spelling! bee; busy! bee; bumble! bee song; worm! of dough; book! worm; bookworm; spider! web; snail! mail; snail's pace; slow as a snail; duck! down; duck* under; duck! your; doctor! who; plaster! wall; drop! it; poison! ivy game; stroke! by; brush! stroke; pat! it flat; pat* … flat; pat* the dough; pat! a cake; ink! drops; drops! the; drops! it; drops! of rain; rain! drop; raindrop; gum! drop; sun! hat; sun! cream; sun! flower; sunflower; sun! rise; sun! set; the sun! comes; the sun! is; the sun! and the; the sun! shines; draw* the sun; paint* the sun; sun! of; in the eyes! of; eye! of the needle; spot in the eye; look* … in the eye; eye! to eye; hold* hands; catch* … ball; feed* … toy/teddy/doll/dinosaur/puppet/monster/robot; vet! game; close* … eyes; open* … eyes; polish! your; spray! of flowers; mushroom! cloud; herb! garden`,
+    `cat! and mouse; dog! tired; cat! walk; feed* the … with; toy! dog; bee! line; spelling! bee; busy! bee; bumble! bee song; worm! of dough; book! worm; bookworm; spider! web; snail! mail; snail's pace; slow as a snail; duck! down; duck* under; duck! your; doctor! who; plaster! wall; drop! it; poison! ivy game; stroke! by; brush! stroke; pat! it flat; pat* … flat; pat* the dough; pat! a cake; ink! drops; drops! the; drops! it; drops! of rain; rain! drop; raindrop; gum! drop; sun! hat; sun! cream; sun! flower; sunflower; sun! rise; sun! set; the sun! comes; the sun! is; the sun! and the; the sun! shines; draw* the sun; paint* the sun; sun! of; in the eyes! of; eye! of the needle; spot in the eye; look* … in the eye; eye! to eye; hold* hands; catch* … ball; feed* … toy/teddy/doll/dinosaur/puppet/monster/robot; vet! game; close* … eyes; open* … eyes; polish! your; spray! of flowers; mushroom! cloud; herb! garden`,
   ),
 ];
 
@@ -382,7 +378,7 @@ const NOTES: readonly WordEntry[] = [
   ),
   harmless(
     'Only the sound or the look of it.',
-    `dark! blue; dark! green; dark! brown; dark! red; dark! hair; dark! one; dark! colour; light! and dark; darker! than; glass! of milk pretend; looking! glass; magnifying! glass; hour! glass; paint* … with water; paint* … picture in; leaf! through; string! of letters; string! of words; string! of numbers; string! quartet; rope! in; ribbon! of paper; paper! ribbon; drawer! of the; chest of drawers; top drawer; horn! of a; drum! roll on; park! the; park* … car/cars/lorry; parking! space of; car! park of; garden! of paper; thread* … needle pretend; thread of; lace! up; peg! number; hop! the word; hop* the words; mark! the; triangle; square; spin! of the; dance! of the letters; march! of; month of march!; in march!; on … march!; march! 1; march! 2; may and march!; run* out; run! your finger; run* … finger; running! order; in the long run!; zip! it; screen! print; tin! drum; jump! the line; skip! the; leap! year; film! star`,
+    `dark! blue; dark! green; dark! brown; dark! red; dark! hair; dark! one; dark! colour; light! and dark; darker! than; glass! of milk pretend; looking! glass; magnifying! glass; hour! glass; paint* … with water; paint* … picture in; leaf! through; string! of letters; string! of words; string! of numbers; string! quartet; rope! in; ribbon! of paper; paper! ribbon; drawer! of the; chest of drawers; top drawer; horn! of a; drum! roll on; park! the; parking! space of; car! park of; garden! of paper; thread* … needle pretend; thread of; lace! up; peg! number; hop! the word; hop* the words; mark! the; triangle; square; spin! of the; dance! of the letters; march! of; month of march!; in march!; on … march!; march! 1; march! 2; may and march!; run* out; run! your finger; run* … finger; running! order; in the long run!; zip! it; screen! print; tin! drum; jump! the line; skip! the; leap! year; film! star`,
   ),
 ];
 
@@ -455,12 +451,12 @@ const FOODS: readonly WordEntry[] = [
   holds('fish soya sesame', 'Sushi comes with fish, soya and sesame.', `sushi; sashimi; teriyaki`),
   holds(
     'shellfish',
-    'Crustaceans.',
+    'Crustaceans, and what is made of them.',
     `prawn; shrimp; scampi; crayfish; langoustine; crab! stick; crab! meat; crabmeat; dressed! crab; lobster! tail; prawn! cracker; shellfish; seafood; bisque; shrimp! paste; krill; paella`,
   ),
   holds(
     'molluscs',
-    'Molluscs.',
+    'Molluscs, and what is made of them.',
     `mussel; oyster; clam; cockle; whelk; scallop; calamari; squid! ring; cuttlefish; octopus! salad; escargot; winkle; oyster! sauce; abalone; chowder; mussel! shell; oyster! shell; seafood`,
   ),
   holds(
