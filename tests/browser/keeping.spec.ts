@@ -115,7 +115,8 @@ test('an answer that is cut, is a page of another, or never comes is no answer: 
   await expect(page.getByRole('status').filter({ hasText: 'saving' })).toBeVisible();
   await page.clock.runFor(21_000);
   await expect(page.getByRole('alert')).toContainText('cannot be reached at the moment');
-  await page.clock.runFor(31_000);
+  // Long enough for the next try, and too short for it to be given up.
+  await page.clock.runFor(12_000);
   await isKept(page);
   await page.clock.resume();
   await page.reload();

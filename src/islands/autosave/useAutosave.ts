@@ -44,7 +44,9 @@ export function useAutosave<Value>({ address, name, value, revision, keptAt }: K
   const isBusy = useRef(false);
   const lastTried = useRef(value);
   const triesAway = useRef(0);
-  const { isTyping, holdsTyped } = useTyped();
+  const { isTyping, holdsTyped, take } = useTyped();
+  // Whatever changes the value has taken up what was typed.
+  useEffect(take, [value, take]);
   latest.current = value;
 
   const keep = useCallback(async () => {

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 
 /** Fields whose words are taken up when they are left; a field to search in keeps nothing. */
 const WRITTEN_IN = 'textarea, input:not([type]), input[type="text"], input[type="number"], input[type="month"]';
@@ -7,9 +7,9 @@ type Field = HTMLInputElement | HTMLTextAreaElement;
 
 /**
  * Whether words are typed in a field that was not left yet: they belong to what is not saved. `holdsTyped` answers at any
- * moment, also while the page is being closed.
+ * moment, also while the page is being closed; `take` says that what stands in the field was taken up without leaving it.
  */
-export function useTyped(): { isTyping: boolean; holdsTyped: () => boolean } {
+export function useTyped(): { isTyping: boolean; holdsTyped: () => boolean; take: () => void } {
   const [isTyping, setIsTyping] = useState(false);
   const entered = useRef<{ field: Field; value: string } | null>(null);
   const holdsTyped = () =>
@@ -38,5 +38,9 @@ export function useTyped(): { isTyping: boolean; holdsTyped: () => boolean } {
       for (const [name, listener] of listeners) document.removeEventListener(name, listener);
     };
   }, []);
-  return { isTyping, holdsTyped };
+  const take = useCallback(() => {
+    if (entered.current) entered.current = { ...entered.current, value: entered.current.field.value };
+    setIsTyping(false);
+  }, []);
+  return { isTyping, holdsTyped, take };
 }
