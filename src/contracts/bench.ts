@@ -1,6 +1,6 @@
 import type { ThingsByKey } from '../core/materials/thing.ts';
 import type { CautionPolicy } from '../core/cautions/rules.ts';
-import type { CautionDecision } from '../core/homes/partSafety.ts';
+import type { CautionDecision } from '../core/homes/partQuestions.ts';
 import type { Home } from '../core/homes/home.ts';
 import type { Accent } from '../core/sounds/accents.ts';
 import type { TaughtOn } from '../core/words/lineWords.ts';

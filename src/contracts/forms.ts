@@ -1,4 +1,4 @@
-import { DECISIONS } from '../core/homes/partSafety.ts';
+import { DECISIONS } from '../core/homes/partQuestions.ts';
 import { SOUND_SESSION_ROLES } from '../core/makers/soundSessionRoles.ts';
 import { SOUND_UNITS } from '../core/sounds/soundUnits.ts';
 import { clockTime, someWords, words } from './fields.ts';

@@ -1,5 +1,5 @@
 import { namesOf, type ThingsByKey } from '../core/materials/thing.ts';
-import type { Decided, PartQuestion } from '../core/homes/partSafety.ts';
+import type { Decided, PartQuestion } from '../core/homes/partQuestions.ts';
 import { allergenWord } from './allergens.ts';
 import { RULE_NAMES } from './cautions.ts';
 import { en } from './guide.en.ts';

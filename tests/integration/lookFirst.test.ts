@@ -1,19 +1,16 @@
 import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
-import { plainSegment } from '../../src/core/session/plainSegment.ts';
-import type { Line } from '../../src/core/session/line.ts';
 import type { Segment } from '../../src/core/session/session.ts';
-import type { EdgeError } from '../../src/server/http/errors.ts';
 import { openGuide } from '../../src/server/services/guides.ts';
 import { findHome, keepHome, listHomes } from '../../src/server/services/homes.ts';
 import { readPost } from '../../src/server/services/post.ts';
 import { listLinks } from '../../src/server/services/postLinks.ts';
 import { readTray } from '../../src/server/services/printing.ts';
 import { decide, takeBack } from '../../src/server/services/safety.ts';
-import { previewGuide, readSendPage } from '../../src/server/services/sendPage.ts';
-import { sendSession } from '../../src/server/services/sending.ts';
-import { copySession, findSession, keepSession, startSession } from '../../src/server/services/sessions.ts';
+import { readSendPage } from '../../src/server/services/sendPage.ts';
+import { copySession } from '../../src/server/services/sessions.ts';
 import { findEntry, keepEntry } from '../../src/server/services/shelfEntries.ts';
+import { sayingFor } from './saying.ts';
 import { helpersFor, startProgrammes, type TestProgrammes } from './programme.ts';
 
 /** Danger is read, whoever wrote it: what words call for is looked at before it goes to a home. */
@@ -21,56 +18,7 @@ let at: TestProgrammes;
 before(async () => void (at = await startProgrammes()));
 after(() => at.remove());
 const { refuses } = helpersFor(() => at);
-
-/** A session of one part with these lines and needs; gives its id. */
-async function sessionSaying(lines: readonly (readonly [Line['kind'], string])[], change: Partial<Segment> = {}) {
-  const id = await startSession(at.owner, {
-    ...{ title: `Says ${Math.random()}`, on: '2027-03-18', fromYears: 3, toYears: 6, aim: '', book: '', song: '' },
-    at: undefined,
-  });
-  await write(id, lines, change);
-  return id;
-}
-
-async function write(id: string, lines: readonly (readonly [Line['kind'], string])[], change: Partial<Segment> = {}) {
-  const { session, revision } = await findSession(at.owner, id);
-  const part: Segment = {
-    ...plainSegment('said', 'activity', 'The part', [3, 5, 8]),
-    lines: lines.map(([kind, text], index) => ({ id: `l${index}`, kind, text })),
-    ...change,
-  };
-  await keepSession(at.owner, id, { revision, session: { ...session, segments: [part] } });
-}
-
-let count = 0;
-/** A home with a child so old and what it must not have; gives its id. */
-async function homeWith(birthMonth: string | null, avoids: { allergens?: string[]; alsoAvoids?: string[] } = {}) {
-  const nickname = `Test home ${(count += 1)}`;
-  const children = birthMonth ? [{ nickname: 'Kit', birthMonth, loves: '', needs: '' }] : [];
-  const home = {
-    nickname,
-    contact: '',
-    language: 'en',
-    allergens: [],
-    alsoAvoids: [],
-    children,
-    things: [],
-    ...avoids,
-  };
-  return keepHome(at.owner, 'new', { home });
-}
-
-async function send(sessionId: string, homeIds: readonly string[]) {
-  const { revision } = await findSession(at.owner, sessionId);
-  return sendSession(at.owner, { sessionId, homeIds, revision, address: 'https://homes.example' });
-}
-
-const guideOf = async (sessionId: string, homeId: string) =>
-  (await previewGuide(at.owner, { sessionId, homeId })).guide;
-const questionsOf = async (sessionId: string) => (await readSendPage(at.owner, sessionId)).questions;
-const asked = (error: EdgeError) =>
-  error.code === 'wrong-input' &&
-  /have a look|Is “|mean here|Not checked|language/.test(error.details.problems?.[0]?.message ?? '');
+const { sessionSaying, write, homeWith, send, guideOf, questionsOf, asked } = sayingFor(() => at);
 
 test('kettle and road: a line goes to nobody before somebody has looked, and then the guide says the caution', async () => {
   const home = await homeWith('2022-01');

@@ -3,7 +3,8 @@ import type { Need } from '../materials/need.ts';
 import type { ThingsByKey } from '../materials/thing.ts';
 import { findCautions } from '../cautions/cautions.ts';
 import { USUAL_POLICY, type CautionLevel, type CautionPolicy } from '../cautions/rules.ts';
-import { NOTHING_DECIDED, openQuestions, type PartQuestion, type SessionSafety } from '../homes/partSafety.ts';
+import { NOTHING_DECIDED, type PartQuestion } from '../homes/partQuestions.ts';
+import { settleFindings } from './settleFindings.ts';
 import { asUsed, isPermitted, type Household } from '../homes/household.ts';
 import { needIdIn, type FitSettings, type HomeFit } from '../homes/sessionReadiness.ts';
 import { needQuantity } from '../materials/materials.ts';
@@ -173,22 +174,6 @@ function leftOutFindings(segment: Segment, fits: readonly HomeFit[]): Finding[] 
     nicknames: without.map(({ fit }) => fit.home.nickname),
   } as const;
   return [{ id: `left-out:${segment.id}`, weight: 'warning', segment: segment.id, facts }];
-}
-
-/** What somebody looks at before the part is sent, because of its words or of a thing that nobody has looked at. */
-function settleFindings(
-  segment: Segment,
-  fits: readonly HomeFit[],
-  { things, policy, safety }: { things: ThingsByKey; policy: CautionPolicy; safety: SessionSafety },
-): Finding[] {
-  const households = fits.map(({ household }) => household);
-  return openQuestions(segment, things, { households, policy, safety }).map((question) => ({
-    id: `settle:${segment.id}/${question.rule}/${question.subject}/${question.words.join('+')}`,
-    weight: 'warning',
-    segment: segment.id,
-    line: question.line,
-    facts: { code: 'to-settle', question },
-  }));
 }
 
 /** An easier or harder way that is a sentence and cannot be done whole. */

@@ -9,7 +9,7 @@ import { type TemplateScope, formatPieces } from '../expressions/template.ts';
 import { type LevelName, LEVELS } from '../session/levelName.ts';
 import { timedParts, composeSegment, writeNote, type ComposedLine } from './composition.ts';
 import { runSheet } from '../time/runSheet.ts';
-import type { SessionSafety } from '../homes/partSafety.ts';
+import type { SessionSafety } from '../homes/partQuestions.ts';
 import { fitHome, type HomeFit, type FittedPart, fetchOf, type ServedNeed } from '../homes/sessionReadiness.ts';
 import { answersKey, type MakerSource } from '../session/makerSource.ts';
 import type { Guide, GuideSegment, GuideLevel, GuideLine, GuidePicture, GuideThing } from './guide.ts';

@@ -1,184 +1,19 @@
-import { avoidedIn, ownWordsOf } from '../cautions/allergens.ts';
-import { CAUTION_RULES, levelInRoom, type CautionPolicy } from '../cautions/rules.ts';
-import type { CalendarDate } from '../calendar/dates.ts';
+import { avoidedIn } from '../cautions/allergens.ts';
+import { CAUTION_RULES, levelInRoom } from '../cautions/rules.ts';
 import type { ThingsByKey } from '../materials/thing.ts';
-import { byCodeUnit } from '../ordering.ts';
 import type { Segment } from '../session/session.ts';
-import { youngestMonthsOn, type Home } from './home.ts';
-import { asUsed, type Household } from './household.ts';
-import { readPart, type PartWord } from './partWords.ts';
-
-/**
- * What somebody decided about a caution: it is fine as it is, the guide says a caution, the part goes to nobody, or a word
- * that means two things means the one that can hurt.
- */
-export const DECISIONS = ['fine', 'caution', 'left-out', 'real'] as const;
-/** What somebody decided about a caution. */
-export type Decided = (typeof DECISIONS)[number];
-
-/** Who is in the rooms a session goes to: a decision holds only for them. */
-export interface Rooms {
-  readonly youngestMonths: number;
-  /** Everything that any of the homes must not have, in order. */
-  readonly allergens: readonly string[];
-}
-
-/** A decision on a caution, for one part, one rule, the words it was made on and the rooms it was made for. */
-export interface CautionDecision extends Rooms {
-  readonly segment: string;
-  readonly rule: string;
-  /** The allergen or the thing it is about; empty where the rule says it all. */
-  readonly subject: string;
-  readonly text: string;
-  readonly decided: Decided;
-}
-
-/** Decisions, the newest last, and the rooms as they are now. */
-export interface SessionSafety {
-  readonly decisions: readonly CautionDecision[];
-  readonly rooms: Rooms;
-}
-
-/** Nothing was decided, and nobody is known to be in the rooms. */
-export const NOTHING_DECIDED: SessionSafety = { decisions: [], rooms: { youngestMonths: 0, allergens: [] } };
-
-/** Something a person looks at before a part is sent. */
-export interface PartQuestion {
-  readonly segment: string;
-  /** `check`: it calls for care. `ask`: a word means two things. `unread`: nobody can read the language. `thing`: nobody has looked at the thing yet. */
-  readonly kind: 'check' | 'ask' | 'unread' | 'thing';
-  readonly rule: string;
-  readonly subject: string;
-  readonly words: readonly string[];
-  /** The texts it stands in, each once, as one text; what a decision is made on. */
-  readonly text: string;
-  readonly line?: string | undefined;
-}
-
-/** Between allergens that one question is about. */
-const BETWEEN = '|';
-
-/** Rules that stop somewhere and elsewhere only ask for care: a word for one matters where a small child is. */
-const STOPS_SOMEWHERE: ReadonlySet<string> = new Set([
-  ...['small-parts', 'small-balls', 'cords', 'bags', 'handled', 'food-counters', 'not-for-eating', 'honey'],
-]);
-
-/** Rules whose words somebody looks at; about others a word that means two things is worth no question. */
-const GRAVE: ReadonlySet<string> = new Set([
-  ...['heat', 'flame', 'blades', 'deep-water', 'road', 'heights', 'choking-food', 'balloons', 'small-balls', 'sun'],
-  ...['magnets-cells-beads', 'cords', 'bags', 'cleaning', 'poison', 'medicine', 'wild-food', 'strange-animals'],
-  ...['raw-dough', 'light'],
-]);
-
-/** A caution that says as much as another: where one is borne, the other is settled. */
-const SAYS_TOO: Readonly<Record<string, readonly string[]>> = {
-  'food-counters': ['choking-food'],
-  'choking-food': ['food-counters'],
-  flame: ['heat'],
-  'deep-water': ['water'],
-  'small-balls': ['small-parts'],
-  handled: ['small-parts'],
-  heights: ['climbing'],
-};
-
-/** Who is in the rooms of homes on a day: the youngest, and all that any of them must not have. */
-export function roomsOf(homes: readonly Pick<Home, 'children' | 'allergens'>[], on: CalendarDate): Rooms {
-  return {
-    youngestMonths: homes.length === 0 ? 0 : Math.min(...homes.map((home) => youngestMonthsOn(home, on))),
-    allergens: [...new Set(homes.flatMap(({ allergens }) => allergens))].sort(byCodeUnit),
-  };
-}
-
-/** The cautions that a part bears by its actions and by the things that its script names. */
-function borneBy(segment: Segment, things: ThingsByKey, policy: CautionPolicy): Set<string> {
-  const borne = new Set(segment.actions);
-  for (const need of segment.needs) {
-    const thing = Object.hasOwn(things, need.item) ? things[need.item] : undefined;
-    if (!thing) continue;
-    const { traits, isCounter } = asUsed(thing, need);
-    for (const trait of traits) borne.add(isCounter && trait === 'choking-food' ? 'food-counters' : trait);
-    for (const allergen of thing.allergens) borne.add(`holds ${allergen}`);
-  }
-  for (const rule of [...borne]) for (const other of SAYS_TOO[rule] ?? []) borne.add(other);
-  // What a programme keeps unsaid is in no guide, so it settles nothing.
-  for (const { rule } of policy.hidden) borne.delete(rule);
-  return borne;
-}
-
-/** What a part bears and asks, known as long as the part, the things and the policy are the same. */
-interface LookedOver {
-  readonly things: ThingsByKey;
-  readonly policy: CautionPolicy;
-  readonly borne: ReadonlySet<string>;
-  readonly questions: readonly PartQuestion[];
-}
-
-const lookedOver = new WeakMap<Segment, LookedOver>();
-
-function lookOver(segment: Segment, things: ThingsByKey, policy: CautionPolicy): LookedOver {
-  const before = lookedOver.get(segment);
-  if (before?.things === things && before.policy === policy) return before;
-  const borne = borneBy(segment, things, policy);
-  const looked = { things, policy, borne, questions: questionsAbout(segment, things, borne) };
-  lookedOver.set(segment, looked);
-  return looked;
-}
-
-/** The questions about a part, whether they are answered or not: the words of one rule are one question. */
-function questionsAbout(segment: Segment, things: ThingsByKey, borne: ReadonlySet<string>): PartQuestion[] {
-  const groups = new Map<string, PartWord[]>();
-  for (const word of readPart(segment, things).words) {
-    if (!isQuestion(word, borne)) continue;
-    const name = `${word.group === 'unread' ? 'unread' : 'ask'} ${word.rule} ${word.allergen ? word.word.toLowerCase() : ''}`;
-    groups.set(name, [...(groups.get(name) ?? []), word]);
-  }
-  const asked = [...groups.values()].map((words): PartQuestion => {
-    const [{ group, rule }] = words as [PartWord, ...PartWord[]];
-    const allergens = [...new Set(words.flatMap(({ allergen }) => allergen ?? []))];
-    const kind = group === 'unread' ? 'unread' : words.some((word) => word.group === 'check') ? 'check' : 'ask';
-    return {
-      ...{ segment: segment.id, kind, rule, subject: allergens.join(BETWEEN) },
-      words: [...new Set(words.map(({ word }) => word))],
-      text: [...new Set(words.map(({ text }) => text.text))].join('\n'),
-      line: words.find(({ text }) => text.line)?.text.line,
-    };
-  });
-  return [...asked, ...thingsToLookAt(segment, things)];
-}
-
-function isQuestion({ group, rule, allergen, text }: PartWord, borne: ReadonlySet<string>): boolean {
-  if (group === 'holds') return false;
-  if (group === 'unread') return true;
-  // A small thing or a cord that is named may be one that nobody under three gets, or the button of a coat.
-  if (group === 'note') return !text.isTalk && !borne.has(rule) && STOPS_SOMEWHERE.has(rule);
-  if (rule === 'allergens') return !borne.has(`holds ${allergen ?? ''}`);
-  // A bath or a pool that is watched like any water: that is what the word says.
-  if (rule === 'deep-water' && group === 'ask' && borne.has('water')) return false;
-  return !borne.has(rule) && (group === 'check' || GRAVE.has(rule));
-}
-
-function thingsToLookAt(segment: Segment, things: ThingsByKey): PartQuestion[] {
-  const items = segment.needs.flatMap(({ item, swaps }) => [item, ...swaps.map((swap) => swap.item)]);
-  return [...new Set(items)].flatMap((item): PartQuestion[] => {
-    const thing = Object.hasOwn(things, item) ? things[item]! : undefined;
-    if (!thing?.isUnchecked) return [];
-    const { id } = segment;
-    return [{ segment: id, kind: 'thing', rule: 'unchecked', subject: item, words: [thing.one], text: thing.one }];
-  });
-}
-
-/** The decision that holds for a question: made on the same words, for rooms that are the same now. Undefined: it is open. */
-export function decisionOn(question: PartQuestion, { decisions, rooms }: SessionSafety): CautionDecision | undefined {
-  return decisions.findLast(
-    ({ segment, rule, subject, text, youngestMonths, allergens }) =>
-      segment === question.segment &&
-      rule === question.rule &&
-      subject === question.subject &&
-      text === question.text &&
-      youngestMonths === rooms.youngestMonths &&
-      allergens.join('\n') === rooms.allergens.join('\n'),
-  );
-}
+import type { Household } from './household.ts';
+import {
+  BETWEEN,
+  decisionOn,
+  lookOver,
+  NOTHING_DECIDED,
+  talkOfAvoided,
+  type Decided,
+  type PartQuestion,
+  type SessionSafety,
+} from './partQuestions.ts';
+import { readPart, type PartWord, type ReadPart } from './partWords.ts';
 
 /** What a part comes to at one home by its words and what was decided about them. */
 export interface SafetyAtHome {
@@ -199,107 +34,85 @@ export function safetyAt(
   things: ThingsByKey,
   { household, safety = NOTHING_DECIDED }: { household: Household; safety?: SessionSafety | undefined },
 ): SafetyAtHome {
-  const { policy, allergens: avoids } = household;
+  const { policy } = household;
   const { borne, questions } = lookOver(segment, things, policy);
-  const { words, texts } = readPart(segment, things);
-  const decided = [...questions, ...talkOfAvoided(segment, things, avoids)].flatMap((question) => {
+  const read = readPart(segment, things);
+  const answers = [...questions, ...talkOfAvoided(segment, things, household.allergens)].flatMap((question) => {
     const decision = decisionOn(question, safety);
-    return decision ? [{ question, decision }] : [];
+    return decision ? [{ question, decided: decision.decided }] : [];
   });
-  const decidedAs = (as: Decided) =>
-    decided.filter(({ decision }) => decision.decided === as).map(({ question }) => question);
-  const real = decidedAs('real');
-  const fine = decidedAs('fine');
-  const isFine = ({ rule, word, allergen }: PartWord) =>
-    fine.some(
-      (question) =>
-        question.rule === rule &&
-        question.words.includes(word) &&
-        (allergen === undefined || question.subject.split(BETWEEN).includes(allergen)),
-    );
-  // What is not decided counts as real: a part is rather left out than sent unseen.
-  const calling = words.filter(
-    (word) => word.group === 'check' || (word.group === 'note' && !word.text.isTalk && !isFine(word)),
-  );
-  const stopping = [
-    ...calling.filter(({ rule }) => !borne.has(rule)),
-    ...real.map(({ rule, words: [word = ''] }) => ({ rule, word })),
-  ].filter(({ rule }) => Object.hasOwn(CAUTION_RULES, rule) && levelInRoom(rule, household, policy) === 'stop');
-  const holding = [
-    ...words
-      .filter((word) => word.allergen && (word.group === 'holds' || (word.group === 'ask' && !isFine(word))))
-      .map(({ allergen = '', word }) => ({ allergen, word })),
-    ...real.flatMap(({ subject, words: [word = ''] }) =>
-      subject.split(BETWEEN).map((allergen) => ({ allergen, word })),
-    ),
-  ].filter(({ allergen }) => household.allergens.includes(allergen) && !borne.has(`holds ${allergen}`));
-  const named = texts
-    .filter(({ isAnswer }) => !isAnswer)
-    .flatMap(({ text, isTalk }) => {
-      const word = avoidedIn(text, avoids);
-      const isOnlySaid =
-        isTalk && fine.some(({ subject, text: on }) => subject === word && on.split('\n').includes(text));
-      return word === undefined || isOnlySaid ? [] : [word];
-    });
-  const leftOut = decidedAs('left-out');
+  const answered = (as: Decided) => answers.filter(({ decided }) => decided === as).map(({ question }) => question);
+  const [real, leftOut] = [answered('real'), answered('left-out')];
+  const known = { borne, real, fine: answered('fine') };
+  const stopping = stoppedRules(read, household, known);
+  const holding = [...heldAllergens(read, household, known), ...namedThere(read, household, known)];
+  const said = [
+    ...read.words.filter(({ group, rule }) => group === 'note' && !borne.has(rule)).map(({ rule }) => rule),
+    ...[...answered('caution'), ...real].map(({ rule }) => rule),
+  ];
+  const stops = [
+    ...stopping.map(({ rule }) => rule),
+    ...(holding.length > 0 ? ['allergens'] : []),
+    ...leftOut.map(({ rule }) => rule),
+  ];
+  const words = [...stopping.map(({ word }) => word), ...holding, ...leftOut.flatMap((question) => question.words)];
   return {
-    said: [
-      ...new Set([
-        ...words.filter(({ group, rule }) => group === 'note' && !borne.has(rule)).map(({ rule }) => rule),
-        ...[...decidedAs('caution'), ...real].map(({ rule }) => rule),
-      ]),
-    ].filter((rule) => Object.hasOwn(CAUTION_RULES, rule)),
-    stops: [
-      ...new Set([
-        ...stopping.map(({ rule }) => rule),
-        ...(holding.length + named.length > 0 ? ['allergens'] : []),
-        ...leftOut.map(({ rule }) => rule),
-      ]),
-    ],
-    words: [
-      ...new Set([
-        ...[...stopping, ...holding].map(({ word }) => word),
-        ...named,
-        ...leftOut.flatMap(({ words: own }) => own),
-      ]),
-    ],
+    said: [...new Set(said)].filter((rule) => Object.hasOwn(CAUTION_RULES, rule)),
+    stops: [...new Set(stops)],
+    words: [...new Set(words)],
   };
 }
 
-/**
- * The questions about a part that somebody answers before it goes to these homes. None where it goes to no home of them;
- * a word that means two things is asked about where it would matter.
- */
-export function openQuestions(
-  segment: Segment,
-  things: ThingsByKey,
-  { households, policy, safety }: { households: readonly Household[]; policy: CautionPolicy; safety: SessionSafety },
-): PartQuestion[] {
-  if (households.length === 0) return [];
-  const avoided = [...new Set(households.flatMap(({ allergens }) => ownWordsOf(allergens)))];
-  const { questions } = lookOver(segment, things, policy);
-  return [...questions, ...talkOfAvoided(segment, things, avoided)].filter((question) => {
-    if (decisionOn(question, safety)) return false;
-    const { kind, rule, subject } = question;
-    if (rule === 'allergens')
-      return households.some(({ allergens }) =>
-        subject.split(BETWEEN).some((allergen) => allergens.includes(allergen)),
-      );
-    if (kind !== 'ask' || GRAVE.has(rule) || !Object.hasOwn(CAUTION_RULES, rule)) return true;
-    return households.some((household) => levelInRoom(rule, household, policy) === 'stop');
-  });
+/** What a part bears by itself, and what somebody said its words mean. */
+interface Known {
+  readonly borne: ReadonlySet<string>;
+  readonly real: readonly PartQuestion[];
+  readonly fine: readonly PartQuestion[];
 }
 
-/** Where a home's own words are only talked about in a part: somebody says whether the thing is really there. */
-function talkOfAvoided(segment: Segment, things: ThingsByKey, avoids: readonly string[]): PartQuestion[] {
-  return ownWordsOf(avoids).flatMap((word): PartQuestion[] => {
-    const texts = readPart(segment, things).texts.filter(
-      ({ isTalk, isAnswer, text }) => isTalk && !isAnswer && avoidedIn(text, [word]),
-    );
-    if (texts.length === 0) return [];
-    const text = [...new Set(texts.map((entry) => entry.text))].join('\n');
-    return [
-      { segment: segment.id, kind: 'ask', rule: 'allergens', subject: word, words: [word], text, line: texts[0]!.line },
-    ];
-  });
+function isFine({ rule, word, allergen }: PartWord, { fine }: Known): boolean {
+  return fine.some(
+    (question) =>
+      question.rule === rule &&
+      question.words.includes(word) &&
+      (allergen === undefined || question.subject.split(BETWEEN).includes(allergen)),
+  );
+}
+
+/** Rules that are a stop in this room, with their words. What is not decided counts as real: a part is rather left out than sent unseen. */
+function stoppedRules({ words }: ReadPart, household: Household, known: Known): { rule: string; word: string }[] {
+  const calling = words.filter(
+    (word) =>
+      !known.borne.has(word.rule) &&
+      (word.group === 'check' || (word.group === 'note' && !word.text.isTalk && !isFine(word, known))),
+  );
+  const real = known.real.map(({ rule, words: [word = ''] }) => ({ rule, word }));
+  return [...calling, ...real].filter(
+    ({ rule }) => Object.hasOwn(CAUTION_RULES, rule) && levelInRoom(rule, household, household.policy) === 'stop',
+  );
+}
+
+/** Words that hold what the home must not have. */
+function heldAllergens({ words }: ReadPart, { allergens }: Household, known: Known): string[] {
+  const holding = words
+    .filter((word) => word.allergen && (word.group === 'holds' || (word.group === 'ask' && !isFine(word, known))))
+    .map(({ allergen = '', word }) => ({ allergen, word }));
+  const real = known.real.flatMap(({ subject, words: [word = ''] }) =>
+    subject.split(BETWEEN).map((allergen) => ({ allergen, word })),
+  );
+  return [...holding, ...real]
+    .filter(({ allergen }) => allergens.includes(allergen) && !known.borne.has(`holds ${allergen}`))
+    .map(({ word }) => word);
+}
+
+/** The home's own words that the part names, unless somebody said that they are only talked about. */
+function namedThere({ texts }: ReadPart, { allergens }: Household, { fine }: Known): string[] {
+  return texts
+    .filter(({ isAnswer }) => !isAnswer)
+    .flatMap(({ text, isTalk }) => {
+      const word = avoidedIn(text, allergens);
+      const isOnlySaid =
+        isTalk && fine.some((question) => question.subject === word && question.text.split('\n').includes(text));
+      return word === undefined || isOnlySaid ? [] : [word];
+    });
 }

@@ -11,7 +11,8 @@ import type { Segment, Session } from '../session/session.ts';
 import { bestPicks, preparePart, type PartPicks, type PreparedPart } from './bestPicks.ts';
 import type { Home } from './home.ts';
 import { householdOn, isPermitted, type Household } from './household.ts';
-import { safetyAt, type SessionSafety } from './partSafety.ts';
+import { safetyAt } from './partSafety.ts';
+import { type SessionSafety } from './partQuestions.ts';
 import { agree, amountOf, type NeedToServe, type PartToServe, type ServingOption } from './partWays.ts';
 import { summariseReadiness, type HomeReadiness, type Readiness } from './readiness.ts';
 

@@ -82,7 +82,7 @@ export function useAutosave<Value>({ address, name, value, revision, keptAt }: K
     };
     window.addEventListener('beforeunload', warn);
     return () => window.removeEventListener('beforeunload', warn);
-  }, []);
+  }, [holdsTyped]);
 
   /** Puts ours over what somebody else kept. */
   const overwriteRemote = (newer: Newer<Value>) => {

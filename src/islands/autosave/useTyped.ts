@@ -12,10 +12,13 @@ type Field = HTMLInputElement | HTMLTextAreaElement;
 export function useTyped(): { isTyping: boolean; holdsTyped: () => boolean; take: () => void } {
   const [isTyping, setIsTyping] = useState(false);
   const entered = useRef<{ field: Field; value: string } | null>(null);
-  const holdsTyped = () =>
-    entered.current !== null &&
-    entered.current.field.isConnected &&
-    entered.current.field.value !== entered.current.value;
+  const holdsTyped = useCallback(
+    () =>
+      entered.current !== null &&
+      entered.current.field.isConnected &&
+      entered.current.field.value !== entered.current.value,
+    [],
+  );
   useEffect(() => {
     const enter = ({ target }: Event) => {
       if (target instanceof HTMLElement && target.matches(WRITTEN_IN))
@@ -37,7 +40,7 @@ export function useTyped(): { isTyping: boolean; holdsTyped: () => boolean; take
     return () => {
       for (const [name, listener] of listeners) document.removeEventListener(name, listener);
     };
-  }, []);
+  }, [holdsTyped]);
   const take = useCallback(() => {
     if (entered.current) entered.current = { ...entered.current, value: entered.current.field.value };
     setIsTyping(false);

@@ -67,17 +67,7 @@ export function HomeForm({ id, home, revision, things }: HomeFormProps) {
           />
         </div>
         <Children />
-        <TicksField
-          name="allergens"
-          label="Allergies and things to avoid"
-          hint="What any child there is allergic to. Guides leave it out or ask for something else."
-          choices={ALLERGENS.map((allergen) => [allergen, allergen.replaceAll('-', ' ')])}
-        />
-        <WordsField
-          name="alsoAvoids"
-          label="Anything else nobody there must have"
-          hint="In your own words, with commas between: kiwi, latex. Whatever is called that is left out."
-        />
+        <Avoided />
         <Things things={things} />
         <PickList id={LIST} choices={things} />
         <p className="sticky bottom-0 py-3 px-0 bg-sheet border-t border-t-line">
@@ -87,6 +77,25 @@ export function HomeForm({ id, home, revision, things }: HomeFormProps) {
         </p>
       </form>
     </FormProvider>
+  );
+}
+
+/** What nobody there must have: of the list, and in the home's own words. */
+function Avoided() {
+  return (
+    <>
+      <TicksField
+        name="allergens"
+        label="Allergies and things to avoid"
+        hint="What any child there is allergic to. Guides leave it out or ask for something else."
+        choices={ALLERGENS.map((allergen) => [allergen, allergen.replaceAll('-', ' ')])}
+      />
+      <WordsField
+        name="alsoAvoids"
+        label="Anything else nobody there must have"
+        hint="In your own words, with commas between: kiwi, latex. Whatever is called that is left out."
+      />
+    </>
   );
 }
 

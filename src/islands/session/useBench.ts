@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { findFindings } from '../../core/checks/findings.ts';
-import { roomsOf } from '../../core/homes/partSafety.ts';
+import { roomsOf } from '../../core/homes/partQuestions.ts';
 import { fitHomes } from '../../core/homes/sessionReadiness.ts';
 import { composeSession } from '../../core/guide/composition.ts';
 import { applyEdit, type Edit } from '../../core/session/edit.ts';

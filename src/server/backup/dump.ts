@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import type { Readable } from 'node:stream';
 
 /** PostgreSQL's own programs are not on this machine. */
-export class NoDumpProgram extends Error {
+class NoDumpProgram extends Error {
   constructor(program: string) {
     super(
       `${program} is not on this machine: apt-get install postgresql-client (of the server’s version), then try again`,

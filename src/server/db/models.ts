@@ -1,4 +1,5 @@
 import { Model } from 'sequelize';
+import type { KeptDecision } from '../../contracts/keptDecision.ts';
 import type { Guide } from '../../core/guide/guide.ts';
 import type { Segment, Session } from '../../core/session/session.ts';
 import type { Term } from '../../core/terms/term.ts';
@@ -118,37 +119,6 @@ export class SendingRow extends Model {
   declare address: string;
   /** What was decided about what its words call for, as it went out. */
   declare decisions: KeptDecision[];
-}
-
-/** A decision as it is shown afterwards: what was asked, what was decided, why, by whom and when. */
-export interface KeptDecision {
-  readonly part: string;
-  readonly rule: string;
-  readonly subject: string;
-  readonly words: readonly string[];
-  readonly decided: string;
-  readonly why: string;
-  readonly by: string;
-  readonly at: string;
-}
-
-export class SessionDecisionRow extends Model {
-  declare id: string;
-  declare sessionId: string;
-  declare programmeId: string;
-  declare segment: string;
-  declare rule: string;
-  declare subject: string;
-  /** The words it is about, a line each. */
-  declare words: string;
-  declare text: string;
-  declare decided: 'fine' | 'caution' | 'left-out' | 'real';
-  declare why: string;
-  declare youngestMonths: number;
-  declare allergens: string[];
-  declare decidedBy: string | null;
-  declare decidedByName: string;
-  declare decidedAt: Date;
 }
 
 export class GuideLinkRow extends Model {
@@ -311,22 +281,4 @@ export class TickRow extends Model {
   declare dueOn: string;
   declare tickedAt: Date;
   declare tickedBy: string | null;
-}
-
-export class SoundRecordingRow extends Model {
-  declare programmeId: string;
-  declare sound: string;
-  declare audio: Buffer;
-  declare hash: string;
-  declare milliseconds: number;
-  declare recordedAt: Date;
-  declare recordedBy: string | null;
-}
-
-export class WordReadingRow extends Model {
-  declare homeId: string;
-  declare child: string;
-  declare readOn: string;
-  declare word: string;
-  declare isRight: boolean;
 }

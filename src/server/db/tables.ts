@@ -1,8 +1,12 @@
 import { uuidKey, text, uuid, whole, counted, flag, json, day, moment, maybe, numeric } from './columns.ts';
 import { DataTypes, type Sequelize } from 'sequelize';
 import { database } from './connection.ts';
+import { defineDecisions } from './decisionTables.ts';
+import { defineLettersAndReplies } from './letterTables.ts';
 import { defineSoundsAndWords, type Define } from './soundTables.ts';
 import {
+  MessageRow,
+  ReplyPartRow,
   ProgrammeRow,
   UserRow,
   MembershipRow,
@@ -13,12 +17,9 @@ import {
   HomeThingRow,
   SessionRow,
   SendingRow,
-  SessionDecisionRow,
   GuideLinkRow,
   GuideCopyRow,
-  MessageRow,
   ReplyRow,
-  ReplyPartRow,
   TermRow,
   ReservationRow,
   SwapRulingRow,
@@ -48,6 +49,7 @@ export function tables(): Sequelize {
   defineSendings(define);
   defineLettersAndReplies(define);
   defineSoundsAndWords(define);
+  defineDecisions(define);
   tieTogether();
   readyFor = sequelize;
   return sequelize;
@@ -229,23 +231,6 @@ function defineSendings(define: Define): void {
     address: text(),
     decisions: { ...json(), defaultValue: [] },
   });
-  define(SessionDecisionRow, 'session_decisions', {
-    id: uuidKey(),
-    sessionId: uuid(),
-    programmeId: uuid(),
-    segment: text(),
-    rule: text(),
-    subject: text(),
-    words: text(),
-    text: text(),
-    decided: text(),
-    why: text(),
-    youngestMonths: whole(),
-    allergens: { type: DataTypes.ARRAY(DataTypes.TEXT), allowNull: false },
-    decidedBy: maybe(DataTypes.UUID),
-    decidedByName: text(),
-    decidedAt: moment(),
-  });
   define(GuideLinkRow, 'guide_links', {
     id: uuidKey(),
     programmeId: uuid(),
@@ -263,45 +248,6 @@ function defineSendings(define: Define): void {
     guide: json(),
     language: text(),
     sentAt: moment(),
-  });
-}
-
-function defineLettersAndReplies(define: Define): void {
-  define(MessageRow, 'messages', {
-    id: uuidKey(),
-    programmeId: maybe(DataTypes.UUID),
-    linkId: maybe(DataTypes.UUID),
-    sendingId: maybe(DataTypes.UUID),
-    personLinkId: maybe(DataTypes.UUID),
-    facts: json(),
-    tries: { ...whole(), defaultValue: 0 },
-    changedAt: { ...moment(), defaultValue: DataTypes.NOW },
-    recipient: text(),
-    subject: text(),
-    state: text(),
-    nextTryAt: maybe(DataTypes.DATE),
-    firstTriedAt: maybe(DataTypes.DATE),
-    mailId: maybe(DataTypes.TEXT),
-    sentAt: maybe(DataTypes.DATE),
-  });
-  define(ReplyRow, 'replies', {
-    id: uuidKey(),
-    linkId: uuid(),
-    edition: whole(),
-    outcome: text(),
-    note: text(),
-    repliedAt: moment(),
-    taken: { type: DataTypes.ARRAY(DataTypes.TEXT), allowNull: false, defaultValue: [] },
-  });
-  define(ReplyPartRow, 'reply_parts', {
-    replyId: uuidKey(),
-    segment: { ...text(), primaryKey: true },
-    shelfKey: maybe(DataTypes.TEXT),
-    title: text(),
-    plannedMinutes: numeric('plannedMinutes'),
-    minutes: numeric('minutes', true),
-    ease: maybe(DataTypes.TEXT),
-    level: maybe(DataTypes.TEXT),
   });
 }
 

@@ -127,10 +127,13 @@ export async function recoverLetters(): Promise<number> {
   return left.length;
 }
 
+/** Of this process alone: what another one left behind when it was killed is not waited for. */
+const PROCESS = randomUUID();
+
 /** The id of the job of one try: the same within an hour, so that a job that itself was lost is made anew after that. */
 function jobOf(message: string, tries: number): string {
   const hour = Math.floor(now().getTime() / (60 * MINUTE_MS));
-  const digest = createHash('sha256').update(`${message}/${tries}/${hour}`).digest('hex');
+  const digest = createHash('sha256').update(`${PROCESS}/${message}/${tries}/${hour}`).digest('hex');
   return [8, 12, 16, 20, 32].map((end, index, ends) => digest.slice(ends[index - 1] ?? 0, end)).join('-');
 }
 

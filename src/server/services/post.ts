@@ -1,7 +1,7 @@
 import { calibrate } from '../../core/time/calibrate.ts';
 import { roundTo } from '../../core/numbers/rounding.ts';
 import { readPostHomes, type PostHome } from '../db/repositories/post.ts';
-import type { KeptDecision } from '../db/models.ts';
+import type { KeptDecision } from '../../contracts/keptDecision.ts';
 import { readLatestSending } from '../db/repositories/sendings.ts';
 import { readSession, type KeptSession } from '../db/repositories/sessions.ts';
 import { EdgeError } from '../http/errors.ts';

@@ -78,11 +78,8 @@ export async function readTray(
   const policy = person.settings.cautions;
   const safety = await readSafety(person, { id: sessionId, session: kept.session, homes });
   // A guide on paper is a guide that leaves: not before somebody has looked at what it calls for.
-  const unseen = questionsBefore(kept.session, choice.for === 'author' ? [] : chosen, {
-    things,
-    person,
-    safety,
-  }).length;
+  const goingTo = choice.for === 'author' ? [] : chosen;
+  const unseen = questionsBefore(kept.session, goingTo, { things, person, safety }).length;
   const sheetFor = (home: KeptHome) =>
     guideSheet(
       composeGuide({
@@ -112,12 +109,7 @@ export async function readTray(
   const forNone = estimatePages(inputFor([]));
   const forOne = estimatePages(inputFor(laidFor.slice(0, 1).map(trayHome)));
   const estimate = choice.for === 'author' ? forOne : forNone + (forOne - forNone) * chosen.length;
-  if (estimate > MOST_PAGES)
-    throw new EdgeError('wrong-input', {
-      problems: [
-        { path: 'The tray', message: `would have about ${estimate} pages; choose one home, or fewer parts to print` },
-      ],
-    });
+  refuseTooLong(estimate);
   return {
     title: kept.session.title,
     homes: homes.map(({ id, nickname }) => ({ id, nickname })),
@@ -127,6 +119,16 @@ export async function readTray(
     unseen,
     ...layoutPrintSet(inputFor(await inSlices(laidFor, trayHome))),
   };
+}
+
+/** A tray has so many pages at most. */
+function refuseTooLong(estimate: number): void {
+  if (estimate > MOST_PAGES)
+    throw new EdgeError('wrong-input', {
+      problems: [
+        { path: 'The tray', message: `would have about ${estimate} pages; choose one home, or fewer parts to print` },
+      ],
+    });
 }
 
 /** Sheets of a tray, with the homes one may choose from. */

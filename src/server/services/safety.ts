@@ -10,14 +10,14 @@ import {
   type Decided,
   type PartQuestion,
   type SessionSafety,
-} from '../../core/homes/partSafety.ts';
+} from '../../core/homes/partQuestions.ts';
 import type { ThingsByKey } from '../../core/materials/thing.ts';
 import type { Session } from '../../core/session/session.ts';
 import { addDecision, readDecisions, removeDecision, type StoredDecision } from '../db/repositories/decisions.ts';
 import { readHomes, type KeptHome } from '../db/repositories/homes.ts';
 import { markThingChecked } from '../db/repositories/shelfEntries.ts';
 import { readThings } from '../db/repositories/shelf.ts';
-import type { KeptDecision } from '../db/models.ts';
+import type { KeptDecision } from '../../contracts/keptDecision.ts';
 import type { Transaction } from '../db/transaction.ts';
 import { EdgeError } from '../http/errors.ts';
 import { requireAuthor, type Person } from './person.ts';

@@ -19,7 +19,7 @@ import { describeQuestion } from '../../messages/safety.ts';
 import { guideWords } from '../../messages/guide.ts';
 import { now } from '../clock.ts';
 import { readHomes, type KeptHome } from '../db/repositories/homes.ts';
-import type { KeptDecision } from '../db/models.ts';
+import type { KeptDecision } from '../../contracts/keptDecision.ts';
 import { readSession } from '../db/repositories/sessions.ts';
 import { readShelf, readThings } from '../db/repositories/shelf.ts';
 import { EdgeError } from '../http/errors.ts';

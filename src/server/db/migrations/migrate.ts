@@ -2,17 +2,17 @@ import type { Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import { withPatientDatabase } from '../connection.ts';
 import { log } from '../../log.ts';
-import * as firstPath from './0001-first-path.ts';
-import * as printing from './0003-printing.ts';
-import * as rightAndSafe from './0004-right-and-safe.ts';
-import * as sturdyEdge from './0005-sturdy-edge.ts';
-import * as ownVoiceAndWords from './0006-own-voice-and-words.ts';
-import * as nothingLost from './0007-nothing-lost.ts';
-import * as term from './0002-term.ts';
+import { up as firstPath } from './0001-first-path.ts';
+import { up as printing } from './0003-printing.ts';
+import { up as rightAndSafe } from './0004-right-and-safe.ts';
+import { up as sturdyEdge } from './0005-sturdy-edge.ts';
+import { up as ownVoiceAndWords } from './0006-own-voice-and-words.ts';
+import { up as nothingLost } from './0007-nothing-lost.ts';
+import { up as term } from './0002-term.ts';
 import { queriesWithin, type MigrationQueries } from './migrationQueries.ts';
 import { prepareQueue } from '../queue.ts';
 
-const MIGRATIONS: Readonly<Record<string, { up(queries: MigrationQueries): Promise<void> }>> = {
+const MIGRATIONS: Readonly<Record<string, (queries: MigrationQueries) => Promise<void>>> = {
   '0001-first-path': firstPath,
   '0002-term': term,
   '0003-printing': printing,
@@ -56,7 +56,7 @@ export async function readSchema(): Promise<string | null> {
 function umzugFor(sequelize: Sequelize): Umzug {
   const storage = new SequelizeStorage({ sequelize, tableName: 'migrations' });
   return new Umzug({
-    migrations: Object.entries(MIGRATIONS).map(([name, { up }]) => ({ name, up: () => apply(sequelize, name, up) })),
+    migrations: Object.entries(MIGRATIONS).map(([name, up]) => ({ name, up: () => apply(sequelize, name, up) })),
     // The mark is written by `apply`, in the transaction of the migration.
     storage: {
       executed: () => storage.executed(),
@@ -85,7 +85,7 @@ async function apply(
 }
 
 /** Tables that a migration is to make are there, though it never ended: left by a start before starts could be cut short. */
-export class HalfMadeDatabase extends Error {
+class HalfMadeDatabase extends Error {
   constructor(migration: string, options: ErrorOptions) {
     super(
       `an earlier start was cut short and left this database half made (at ${migration}). Nothing in it was changed now. ` +

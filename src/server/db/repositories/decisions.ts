@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import type { CautionDecision } from '../../../core/homes/partSafety.ts';
+import type { CautionDecision } from '../../../core/homes/partQuestions.ts';
 import { now } from '../../clock.ts';
-import { SessionDecisionRow } from '../models.ts';
+import { SessionDecisionRow } from '../decisionTables.ts';
 import { tables } from '../tables.ts';
 import type { Transaction } from '../transaction.ts';
 import { isUuid } from './sessions.ts';

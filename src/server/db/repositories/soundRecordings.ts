@@ -1,5 +1,5 @@
 import { QueryTypes } from 'sequelize';
-import { SoundRecordingRow } from '../models.ts';
+import { SoundRecordingRow } from '../soundTables.ts';
 import { tables } from '../tables.ts';
 
 /** A recording as it is played. */

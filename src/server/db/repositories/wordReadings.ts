@@ -3,7 +3,7 @@ import type { WordRead } from '../../../core/words/readingLog.ts';
 import type { ProgrammeSettings } from '../../../contracts/programme.ts';
 import { byCodeUnit } from '../../../core/ordering.ts';
 import { isUuid } from './sessions.ts';
-import { WordReadingRow } from '../models.ts';
+import { WordReadingRow } from '../soundTables.ts';
 import { tables } from '../tables.ts';
 import type { Transaction } from '../transaction.ts';
 
