@@ -56,7 +56,7 @@ export function describeFinding({ facts }: Finding, things: ThingsByKey): Findin
       };
     case 'to-settle': {
       const { title, text } = describeQuestion(facts.question, things);
-      return { title, text: `${text} You say so on the page where you send it.` };
+      return { title, text: `${text} You’ll be asked before it goes out.` };
     }
     case 'group-only':
       return {
@@ -103,6 +103,9 @@ function describeFault(
 }
 
 /** Homes that do without a part, and why. */
+/** A sentence as it goes on after a colon. */
+const lowered = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
+
 function describeLeftOut(
   { items, actions, words, nicknames }: Extract<Finding['facts'], { code: 'left-out' }>,
   many: (item: string) => string,
@@ -112,7 +115,7 @@ function describeLeftOut(
     ...(words.length > 0 ? [`it says ${listAll(words.map((word) => `“${word}”`))}, which is not for them`] : []),
     ...actions
       .filter((action) => action !== 'allergens')
-      .map((action) => cautionText(en, action, 'stop').replace(/\.$/, '').toLowerCase()),
+      .map((action) => lowered(cautionText(en, action, 'stop').replace(/\.$/, ''))),
   ];
   return {
     title: nicknames.length === 1 ? '1 home goes without this' : `${nicknames.length} homes go without this`,

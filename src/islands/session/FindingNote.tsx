@@ -27,7 +27,7 @@ export function FindingNote({ finding, things, mayWrite, onEdit }: FindingNotePr
               {remedy}
             </button>
           )}
-          {finding.weight === 'warning' && (
+          {finding.weight === 'warning' && finding.facts.code !== 'to-settle' && (
             <button
               type="button"
               className="text-teal underline underline-offset-[3px] cursor-pointer"
