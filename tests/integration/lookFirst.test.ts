@@ -260,3 +260,16 @@ test('a home with no child named is treated as one with a baby', async () => {
   const id = await sessionSaying([['do', 'Taste a spoon of honey.']]);
   assert.equal((await guideOf(id, home)).segments[0]!.leftOut, true);
 });
+
+test('what a thing holds settles no other word: a swapped carton leaves “crack an egg” a stop, ice leaves grapes one', async () => {
+  const [egg, three] = [await homeWith('2020-09', { allergens: ['egg'] }), await homeWith('2023-09')];
+  const carton = { item: 'muffin-tray', fit: 0.9, why: 'twelve places' };
+  const id = await sessionSaying([['do', 'Crack an egg into the {@c|one}.']], {
+    needs: [{ id: 'c', item: 'egg-carton', qty: 1, per: 'home', use: 'lasting', swaps: [carton] }],
+  });
+  assert.equal((await guideOf(id, egg)).segments[0]!.leftOut, true);
+  const ice = await sessionSaying([['do', 'Put {@i|count} beside the whole grapes and eat those.']], {
+    needs: [{ id: 'i', item: 'ice-cube', qty: 1, per: 'home', use: 'used-up', swaps: [] }],
+  });
+  assert.equal((await guideOf(ice, three)).segments[0]!.leftOut, true);
+});

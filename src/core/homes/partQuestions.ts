@@ -1,3 +1,4 @@
+import { namesWord } from '../cautions/words/namesWord.ts';
 import { avoidedIn, ownWordsOf } from '../cautions/allergens.ts';
 import { CAUTION_RULES, levelInRoom, type CautionPolicy } from '../cautions/rules.ts';
 import type { CalendarDate } from '../calendar/dates.ts';
@@ -72,7 +73,6 @@ const GRAVE: ReadonlySet<string> = new Set([
 
 /** A caution that says as much as another: where one is borne, the other is settled. */
 const SAYS_TOO: Readonly<Record<string, readonly string[]>> = {
-  'food-counters': ['choking-food'],
   'choking-food': ['food-counters'],
   flame: ['heat'],
   'deep-water': ['water'],
@@ -97,12 +97,41 @@ function borneBy(segment: Segment, things: ThingsByKey, policy: CautionPolicy): 
     if (!thing) continue;
     const { traits, isCounter } = asUsed(thing, need);
     for (const trait of traits) borne.add(isCounter && trait === 'choking-food' ? 'food-counters' : trait);
-    for (const allergen of thing.allergens) borne.add(`holds ${allergen}`);
+    // What a thing holds settles only words that name it: at a home it may be swapped, and another stays in the line.
+    for (const name of [thing.one, thing.many]) {
+      for (const allergen of thing.allergens) borne.add(`holds ${allergen} ${name}`);
+      if (traits.includes('choking-food')) borne.add(`choking ${name}`);
+    }
   }
   for (const rule of [...borne]) for (const other of SAYS_TOO[rule] ?? []) borne.add(other);
   // What a programme keeps unsaid is in no guide, so it settles nothing.
   for (const { rule } of policy.hidden) borne.delete(rule);
   return borne;
+}
+
+/** Whether a need's own thing is what a word names, and holds the allergen: then it is swapped or left out like any thing. */
+export function isHeldByThing(
+  { allergen = '', word }: { readonly allergen?: string | undefined; readonly word: string },
+  borne: ReadonlySet<string>,
+): boolean {
+  return namesBorne(`holds ${allergen} `, word, borne);
+}
+
+/** Whether the part bears a rule already: by an action or a thing; round or hard food only by the thing that is named. */
+export function isBorne(
+  { rule, word }: { readonly rule: string; readonly word: string },
+  borne: ReadonlySet<string>,
+): boolean {
+  return borne.has(rule) || (rule === 'choking-food' && namesBorne('choking ', word, borne));
+}
+
+function namesBorne(prefix: string, word: string, borne: ReadonlySet<string>): boolean {
+  // The last word of a name is the thing: a cup of flour is flour, and an egg carton is no egg.
+  return [...borne].some(
+    (entry) =>
+      entry.startsWith(prefix) &&
+      (namesWord(word, entry.slice(prefix.length)) || namesWord(entry.split(' ').at(-1)!, word)),
+  );
 }
 
 /** What a part bears and asks, known as long as the part, the things and the policy are the same. */
@@ -147,15 +176,15 @@ function questionsAbout(segment: Segment, things: ThingsByKey, borne: ReadonlySe
   return [...asked, ...thingsToLookAt(segment, things)];
 }
 
-function isQuestion({ group, rule, allergen, text }: PartWord, borne: ReadonlySet<string>): boolean {
+function isQuestion({ group, rule, allergen, word, text }: PartWord, borne: ReadonlySet<string>): boolean {
   if (group === 'holds') return false;
   if (group === 'unread') return true;
   // A small thing or a cord that is named may be one that nobody under three gets, or the button of a coat.
   if (group === 'note') return !text.isTalk && !borne.has(rule) && STOPS_SOMEWHERE.has(rule);
-  if (rule === 'allergens') return !borne.has(`holds ${allergen ?? ''}`);
+  if (rule === 'allergens') return !isHeldByThing({ allergen, word }, borne);
   // A bath or a pool that is watched like any water: that is what the word says.
   if (rule === 'deep-water' && group === 'ask' && borne.has('water')) return false;
-  return !borne.has(rule) && (group === 'check' || GRAVE.has(rule));
+  return !isBorne({ rule, word }, borne) && (group === 'check' || GRAVE.has(rule));
 }
 
 function thingsToLookAt(segment: Segment, things: ThingsByKey): PartQuestion[] {

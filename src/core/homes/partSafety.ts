@@ -6,6 +6,8 @@ import type { Household } from './household.ts';
 import {
   BETWEEN,
   decisionOn,
+  isBorne,
+  isHeldByThing,
   lookOver,
   NOTHING_DECIDED,
   talkOfAvoided,
@@ -83,7 +85,7 @@ function isFine({ rule, word, allergen }: PartWord, { fine }: Known): boolean {
 function stoppedRules({ words }: ReadPart, household: Household, known: Known): { rule: string; word: string }[] {
   const calling = words.filter(
     (word) =>
-      !known.borne.has(word.rule) &&
+      !isBorne(word, known.borne) &&
       (word.group === 'check' || (word.group === 'note' && !word.text.isTalk && !isFine(word, known))),
   );
   const real = known.real.map(({ rule, words: [word = ''] }) => ({ rule, word }));
@@ -101,7 +103,7 @@ function heldAllergens({ words }: ReadPart, { allergens }: Household, known: Kno
     subject.split(BETWEEN).map((allergen) => ({ allergen, word })),
   );
   return [...holding, ...real]
-    .filter(({ allergen }) => allergens.includes(allergen) && !known.borne.has(`holds ${allergen}`))
+    .filter(({ allergen, word }) => allergens.includes(allergen) && !isHeldByThing({ allergen, word }, known.borne))
     .map(({ word }) => word);
 }
 
