@@ -99,6 +99,11 @@ function findRepeats(file: FileSections): FieldProblem[] {
         `homes[${index}].things`,
         'item',
       ),
+      ...(home.hasNot ?? []).flatMap((item, at) =>
+        home.things.some((thing) => thing.item === item && thing.qty > 0)
+          ? [{ path: `homes[${index}].hasNot[${at}]`, message: `“${item}” is among the things it has` }]
+          : [],
+      ),
     ]),
   ];
 }
@@ -127,8 +132,9 @@ function findMissingThings(file: FileSections, onShelf: readonly { readonly key:
     ...file.sessions.flatMap(({ segments }, index) =>
       (segments ?? []).flatMap(({ needs }, at) => ofNeeds(needs, `sessions[${index}].segments[${at}]`)),
     ),
-    ...file.homes.flatMap(({ things }, index) =>
-      things.flatMap(({ item }, thing) => check(item, `homes[${index}].things[${thing}].item`)),
-    ),
+    ...file.homes.flatMap(({ things, hasNot = [] }, index) => [
+      ...things.flatMap(({ item }, thing) => check(item, `homes[${index}].things[${thing}].item`)),
+      ...hasNot.flatMap((item, thing) => check(item, `homes[${index}].hasNot[${thing}]`)),
+    ]),
   ];
 }

@@ -4,18 +4,21 @@ import { randomFile } from '../../tests/support/guideAtRandom.ts';
 import { slowGuide } from '../../tests/support/guideSlowly.ts';
 import { CALCULATIONS } from './calc/calculations.ts';
 
-test('a guide is the same as one worked out slowly from every combination of picks, on 500 random files', async () => {
+/** Many in `npm run soak`, a share of them with the other tests. */
+const FILES = process.env.FOOTSTOOL_SOAK ? 2000 : 500;
+
+test('a guide is the same as one worked out slowly from every combination of picks, on random files', async () => {
   const guide = CALCULATIONS.get('guide')!;
   const states = new Map<string, number>();
   let leftOut = 0;
-  for (let seed = 1; seed <= 500; seed++) {
+  for (let seed = 1; seed <= FILES; seed++) {
     const input = randomFile(seed);
     const expected = slowGuide(input);
     if (!expected) continue;
     const answer = (await guide(input)) as ReturnType<typeof slowGuide> & { segments: Record<string, unknown>[] };
     assert.equal(answer.state, expected.state, `seed ${seed}`);
     assert.deepEqual(
-      answer.fetch.map(({ item, qty }) => ({ item, qty })),
+      answer.fetch.map(({ item, qty, kit, missing = false }) => ({ item, qty, kit, missing })),
       expected.fetch,
       `seed ${seed}`,
     );
@@ -27,7 +30,7 @@ test('a guide is the same as one worked out slowly from every combination of pic
     }
     states.set(expected.state, (states.get(expected.state) ?? 0) + 1);
   }
-  for (const state of ['ready', 'swaps', 'short'])
-    assert.ok((states.get(state) ?? 0) > 40, `${state}: ${states.get(state)}`);
-  assert.ok(leftOut > 40);
+  for (const state of ['ready', 'swaps', 'likely', 'short'])
+    assert.ok((states.get(state) ?? 0) > 10, `${state}: ${states.get(state)}`);
+  assert.ok(leftOut > 10);
 });

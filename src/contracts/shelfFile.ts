@@ -220,6 +220,8 @@ const homeEntry = exactly({
     .of(exactly({ item: key(), qty: number().required().min(0).max(100_000) }))
     .required()
     .max(500, 'must be at most 500 things'),
+  /** What it said it has not; whatever is neither here nor among its things was not asked about. */
+  hasNot: array().of(key()).max(500, 'must be at most 500 things'),
 });
 
 const section = <Entry extends Schema>(entry: Entry, most: number) =>

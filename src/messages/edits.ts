@@ -41,8 +41,6 @@ export function describeScriptFault(fault: ScriptFault): string {
       return describeTemplateProblem(fault.problem) + whenWords(fault.when);
     case 'need-unknown':
       return `“${fault.need}” is not one of its needs`;
-    case 'too-many-ways':
-      return `its swaps can set dials in ${fault.ways} ways; at most ${fault.most} can be compared, so let fewer swaps set dials`;
     case 'level-empty':
       return 'needs dials, lines or a sentence';
     case 'swap-for-itself':

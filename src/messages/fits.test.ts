@@ -1,6 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { fitHome, outcomeOf } from '../core/homes/sessionReadiness.ts';
+import { outcomeOf } from '../core/homes/homeFit.ts';
+import { fitHome } from '../core/homes/sessionReadiness.ts';
 import { agesFromYears, agesInYears } from '../core/session/ages.ts';
 import { CARTS, homeWith, SESSION, THINGS } from '../core/guide/session.fixture.ts';
 import { countOutcomes, countThing, describeFit } from './fits.ts';

@@ -1,11 +1,12 @@
 import { type ThingsByKey, namesOf } from '../core/materials/thing.ts';
-import type { HomeFit, HomeOutcome } from '../core/homes/sessionReadiness.ts';
+import type { HomeFit, HomeOutcome } from '../core/homes/homeFit.ts';
 import { roundUp } from '../core/expressions/expression.ts';
 
 /** How a home can do a session. */
 export const OUTCOME_WORDS: Readonly<Record<HomeOutcome, string>> = {
   ready: 'as written',
   swaps: 'with a swap',
+  likely: 'probably can',
   kit: 'needs a kit',
   lacks: 'lacks something',
   without: 'goes without a part',
@@ -14,9 +15,10 @@ export const OUTCOME_WORDS: Readonly<Record<HomeOutcome, string>> = {
 /** How many homes do otherwise than as written: "4 with a swap · 2 need a kit · 1 goes without a part". */
 export function countOutcomes(outcomes: readonly HomeOutcome[]): string {
   const count = (outcome: HomeOutcome) => outcomes.filter((other) => other === outcome).length;
-  const [kit, lacks, without] = [count('kit'), count('lacks'), count('without')];
+  const [likely, kit, lacks, without] = [count('likely'), count('kit'), count('lacks'), count('without')];
   return [
     `${count('swaps')} with a swap`,
+    ...(likely > 0 ? [`${likely} probably can`] : []),
     `${kit} ${kit === 1 ? 'needs' : 'need'} a kit`,
     ...(lacks > 0 ? [`${lacks} ${lacks === 1 ? 'lacks' : 'lack'} something`] : []),
     ...(without > 0 ? [`${without} ${without === 1 ? 'goes' : 'go'} without a part`] : []),
@@ -27,11 +29,12 @@ export function countOutcomes(outcomes: readonly HomeOutcome[]): string {
 export function describeFit({ parts }: Pick<HomeFit, 'parts'>, things: ThingsByKey): string[] {
   return parts.flatMap(({ segment, isLeftOut, served }) => {
     if (isLeftOut) return [`goes without “${segment.title}”`];
-    return served.flatMap(({ need, item, qty, source, swap }) => {
+    return served.flatMap(({ need, item, qty, source, swap, isAssumed }) => {
       const written = namesOf(need.item, things).many;
       if (source === 'withheld') return [`nothing safe for ${written}`];
       if (source === 'kit') return [`a kit with ${countThing(item!, roundUp(qty), things)}`];
       if (source === 'missing') return [`hasn’t got ${countThing(item!, roundUp(qty), things)}`];
+      if (isAssumed) return [`probably has ${countThing(item!, roundUp(qty), things)}`];
       if (!swap) return [];
       return [`${namesOf(swap.item, things).many} for ${written}${swap.why ? ` (${swap.why})` : ''}`];
     });

@@ -19,7 +19,7 @@ export const ar: GuideWords = {
   insteadOf: (things) => `بدلًا من ${things}`,
   withoutIt: (name, elseDo) =>
     `إن لم يكن عندكم ${name}: ${elseDo.length > 0 ? `يصلح أيضًا ${listOr(elseDo, 'ar')}، أو اتركوا` : 'اتركوا'} هذا الجزء ليوم آخر.`,
-  fromKit: (programme) => `في كيس من ${programme}، اطلبوه`,
+  fromKit: (programme, some) => `${some === undefined ? '' : `${some} منها `}في كيس من ${programme}، اطلبوه`,
   before: 'قبل الموعد',
   daysBefore: (days) => (days === 0 ? 'في اليوم نفسه' : days === 1 ? 'في المساء السابق' : `قبل ${days} أيام`),
   next: 'التالي',

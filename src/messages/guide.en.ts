@@ -17,7 +17,7 @@ export const en: GuideWords = {
   fetch: 'Fetch',
   nothingToFetch: 'Nothing at all.',
   insteadOf: (things) => `instead of ${things}`,
-  fromKit: (programme) => `in a bag from ${programme}: ask for it`,
+  fromKit: (programme, some) => `${some === undefined ? '' : `${some} of them `}in a bag from ${programme}: ask for it`,
   withoutIt: (name, elseDo) =>
     `If you haven’t got ${name}: ${elseDo.length > 0 ? `${listOr(elseDo, 'en-GB')} will do. Or leave this part` : 'leave this part'} for another day.`,
   before: 'Before the day',

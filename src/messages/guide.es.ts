@@ -19,7 +19,7 @@ export const es: GuideWords = {
   insteadOf: (things) => `en lugar de ${things}`,
   withoutIt: (name, elseDo) =>
     `Si no tienen ${name}: ${elseDo.length > 0 ? `sirven también ${listOr(elseDo, 'es')}. O dejen esta parte` : 'dejen esta parte'} para otro día.`,
-  fromKit: (programme) => `en una bolsa de ${programme}: pídanla`,
+  fromKit: (programme, some) => `${some === undefined ? '' : `${some} `}en una bolsa de ${programme}: pídanla`,
   before: 'Antes del día',
   daysBefore: (days) => (days === 0 ? 'El mismo día' : days === 1 ? 'La tarde anterior' : `${days} días antes`),
   next: 'Siguiente',

@@ -40,10 +40,10 @@ function fetchLines(guide: Guide, words: GuideWords): SheetLine[] {
       line('item', words.theBook(title)),
       ...(retold ? [line('soft', `${words.noBook} ${retold}`)] : []),
     ]),
-    ...guide.fetch.map(({ qty, name, insteadOf, source, elseDo = [] }) => {
+    ...guide.fetch.map(({ qty, name, insteadOf, source, kitQty, elseDo = [] }) => {
       const further = [
         insteadOf && words.insteadOf(insteadOf),
-        source === 'kit' && words.fromKit(guide.programme),
+        source === 'kit' && words.fromKit(guide.programme, kitQty),
         source === 'missing' && words.withoutIt(name, elseDo),
       ].filter(Boolean);
       return line('item', `${qty} ${name}${further.length > 0 ? ` (${further.join('; ')})` : ''}`);

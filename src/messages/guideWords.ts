@@ -17,7 +17,8 @@ export interface GuideWords {
   readonly fetch: string;
   readonly nothingToFetch: string;
   readonly insteadOf: (things: string) => string;
-  readonly fromKit: (programme: string) => string;
+  /** `some`: how many of them come in the bag, where it is not all. */
+  readonly fromKit: (programme: string, some?: number) => string;
   /** What to do without a thing that nobody gives out; `elseDo` names what would do, or nothing. */
   readonly withoutIt: (name: string, elseDo: readonly string[]) => string;
   readonly before: string;

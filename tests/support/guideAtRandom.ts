@@ -56,8 +56,9 @@ export function randomFile(seed: number) {
       (trait, index, all) => all.indexOf(trait) === index,
     ),
     allergens: maybe(15) ? ['egg'] : [],
-    usualQty: 5,
-    common: 0.5,
+    usualQty: pick([3, 6, 12]),
+    common: pick([0.5, 0.8, 0.79, 1]),
+    ...(maybe(50) && { givesOut: pick([0, 3, 10, 30]) }),
     ...(maybe(30) && { places: pick([2, 4, 6]) }),
     ...(maybe(20) && { retired: true }),
   }));
@@ -82,7 +83,7 @@ export function randomFile(seed: number) {
         per: pick(['home', 'home', 'child']),
         use: pick(['lasting', 'used-up']),
         swaps,
-        ...(maybe(15) && { optional: true }),
+        ...(maybe(25) && { optional: true }),
       };
     });
     const level = (): Level => ({
@@ -109,6 +110,7 @@ export function randomFile(seed: number) {
           text: `Lay {n} and {m}, that is {=n*m+1}, with ${needs.map(({ id }) => `{@${id}}`).join(', ')}.`,
         },
         { id: 'l2', kind: 'ask', text: '“How many?” {n:one|more}', answer: '{=n+m}' },
+        ...needs.map(({ id }) => ({ id: `use-${id}`, kind: 'do', text: `Use {@${id}|one}.` })),
       ],
       needs,
       minutes: { setup: [1, 2, 3], together: [4, 6, 9], alone: [0, 0, 0], tidy: [1, 1, 2] },
@@ -130,6 +132,7 @@ export function randomFile(seed: number) {
     loves: 'maps',
     ...(maybe(20) && { mouthing: true }),
   }));
+  const said = items.map(() => pick(['has', 'has', 'has-not', 'not-asked']));
   return {
     file: {
       format: 'footstool',
@@ -143,7 +146,10 @@ export function randomFile(seed: number) {
           language: 'en',
           allergens: maybe(40) ? ['egg'] : [],
           children,
-          things: items.filter(() => maybe(75)).map((item) => ({ item, qty: pick([1, 3, 5, 8, 12, 20, 40]) })),
+          things: items
+            .filter((_, index) => said[index] === 'has')
+            .map((item) => ({ item, qty: pick([1, 3, 5, 8, 12, 20, 40]) })),
+          ...(maybe(70) && { hasNot: items.filter((_, index) => said[index] === 'has-not') }),
         },
       ],
       sessions: [
@@ -158,6 +164,7 @@ export function randomFile(seed: number) {
     },
     session: 'Try',
     home: 'Here',
+    ...(maybe(40) && { assumeCommon: true }),
   };
 }
 

@@ -23,7 +23,7 @@ function ageOn(birthMonth: string, on: string): number {
   }
 }
 
-export function slowGuide({ file }: Input) {
+export function slowGuide({ file, assumeCommon }: Input) {
   const home = file.homes[0]!;
   const { on } = file.sessions[0]!;
   const children = Math.max(1, home.children.length);
@@ -69,8 +69,9 @@ export function slowGuide({ file }: Input) {
       : whole;
   };
   /** The dials that picks and kits set; null when they exclude each other. */
-  const setsOf = ({ options }: Part, picks: readonly Pick[]): { sets: Values; used: Pick[] } | null => {
-    const used = picks.map((pick, index) => pick ?? options[index]![0] ?? null);
+  const setsOf = ({ activity, options }: Part, picks: readonly Pick[]): { sets: Values; used: Pick[] } | null => {
+    const spared = activity.needs.map((need, index) => need.optional && picks[index] === null);
+    const used = picks.map((pick, index) => (spared[index] ? null : (pick ?? options[index]![0] ?? null)));
     const sets: Values = {};
     for (const option of used)
       for (const [dial, value] of Object.entries(option?.sets ?? {})) {
@@ -96,7 +97,13 @@ export function slowGuide({ file }: Input) {
     }
     return totals;
   };
-  const held = (item: string) => home.things.find((entry) => entry.item === item)?.qty ?? 0;
+  const isAssumed = (item: string) =>
+    Boolean(assumeCommon) &&
+    thing(item).common >= 0.8 &&
+    !home.things.some((entry) => entry.item === item) &&
+    !(home.hasNot ?? []).includes(item);
+  const held = (item: string) =>
+    isAssumed(item) ? thing(item).usualQty : (home.things.find((entry) => entry.item === item)?.qty ?? 0);
   /** The best picks of some parts, all combinations tried in order of preference among equals. */
   const bestOf = (indexes: number[]) => {
     let best: { score: number[]; picks: Pick[][] } | null = null;
@@ -144,8 +151,9 @@ export function slowGuide({ file }: Input) {
       return part.activity.needs.flatMap((need, needIndex) => {
         const option = sets[index]!.used[needIndex];
         const qty = part.activity.levels[levels[index]!]?.qty?.[need.id] ?? need.qty;
+        const isThere = picksOf[index]![needIndex] !== null;
         return option
-          ? [{ part: index, item: option.item, use: need.use, qty: amount(need, option, values, qty) }]
+          ? [{ part: index, item: option.item, use: need.use, qty: amount(need, option, values, qty), isThere }]
           : [];
       });
     });
@@ -154,9 +162,17 @@ export function slowGuide({ file }: Input) {
     Object.entries(tally(usesAt(levels)))
       .map(([item, qty]) => ({ item, qty: Math.ceil(qty - 1e-9) }))
       .sort((left, right) => (left.item < right.item ? -1 : 1));
-  const fetch = totals(rights);
+  const lacking = tally(usesAt(rights).filter(({ isThere }) => !isThere));
+  const wanted = totals(rights).filter(({ qty }) => qty > 0);
+  const fetch = wanted.map(({ item, qty }) => {
+    const isGivenOut = (thing(item).givesOut ?? 0) >= Math.ceil((lacking[item] ?? 0) - 1e-9);
+    const isLacking =
+      lacking[item] !== undefined && usesAt(rights).some((use) => use.item === item && !use.isThere && use.qty > 0);
+    return { item, qty, kit: isLacking && isGivenOut, missing: isLacking && !isGivenOut };
+  });
   const segments = parts.map((part, index) => {
     const used = sets[index]!.used;
+    const isSpared = (needIndex: number) => used[needIndex] === null && part.activity.needs[needIndex]!.optional;
     const nameOf = (needIndex: number) => `${used[needIndex]?.item ?? part.activity.needs[needIndex]!.item}`;
     const level = (name: string) => {
       const change = part.activity.levels[name];
@@ -173,6 +189,7 @@ export function slowGuide({ file }: Input) {
               kind: 'do',
               text: `Now ${n}, ${n + m * 2}, ${count} ${nameOf(0)} ${count === 1 ? 'piece' : 'pieces'}.`,
               answer: null,
+              about: [0],
             },
           ]
         : [
@@ -180,8 +197,15 @@ export function slowGuide({ file }: Input) {
               kind: 'do',
               text: `Lay ${n} and ${m}, that is ${n * m + 1}, with ${part.activity.needs.map((_, needIndex) => `${nameOf(needIndex)} pieces`).join(', ')}.`,
               answer: null,
+              about: part.activity.needs.map((_, needIndex) => needIndex),
             },
             { kind: 'ask', text: `“How many?” ${n === 1 ? 'one' : 'more'}`, answer: String(n + m) },
+            ...part.activity.needs.map((_, needIndex) => ({
+              kind: 'do',
+              text: `Use ${used[needIndex]?.item ?? part.activity.needs[needIndex]!.item} piece.`,
+              answer: null,
+              about: [needIndex],
+            })),
           ];
       const more = part.leftOut
         ? []
@@ -190,7 +214,9 @@ export function slowGuide({ file }: Input) {
             return extra > 0 ? [{ item, qty: extra }] : [];
           });
       return {
-        lines,
+        lines: lines
+          .filter(({ about = [] }) => about.length === 0 || about.some((needIndex) => !isSpared(needIndex)))
+          .map(({ kind, text, answer }) => ({ kind, text, answer })),
         fetch: more,
         note: change ? change.text.replace('{n}', String(n)).replace('{m}', String(m)) : null,
       };
@@ -205,7 +231,19 @@ export function slowGuide({ file }: Input) {
       levels: { easier: level('easier'), right: level('right'), harder: level('harder') },
     };
   });
-  const isShort = parts.some((part, index) => part.leftOut || picksOf[index]!.some((pick) => pick === null));
-  const isReady = parts.every((part, index) => part.leftOut || picksOf[index]!.every((pick) => pick?.place === 0));
-  return { state: isShort ? 'short' : isReady ? 'ready' : 'swaps', fetch, segments };
+  const isDone = (index: number) => !parts[index]!.leftOut;
+  const isShort = parts.some(
+    ({ activity, leftOut }, index) =>
+      leftOut || picksOf[index]!.some((pick, needIndex) => pick === null && !activity.needs[needIndex]!.optional),
+  );
+  const isReady = parts.every(
+    ({ activity }, index) =>
+      !isDone(index) ||
+      picksOf[index]!.every((pick, needIndex) => pick?.place === 0 || (!pick && activity.needs[needIndex]!.optional)),
+  );
+  const isLikely = parts.some(
+    (_, index) => isDone(index) && picksOf[index]!.some((pick) => pick && isAssumed(pick.item)),
+  );
+  const state = isShort ? 'short' : isLikely ? 'likely' : isReady ? 'ready' : 'swaps';
+  return { state, fetch, segments };
 }

@@ -13,7 +13,7 @@ import { readSettings, type ProgrammeSettings } from '../programme.ts';
 import type { SessionEntry } from '../sessionEntry.ts';
 import { shelfFile, type HomeEntry } from '../shelfFile.ts';
 import { calculation, CalcInputError } from './calculation.ts';
-import { name, object } from './fields.ts';
+import { boolean, name, object } from './fields.ts';
 
 type File = Partial<FileSections> & {
   readonly programme?: { readonly settings?: ProgrammeSettings; readonly cautions?: CautionPolicy } | undefined;
@@ -21,8 +21,8 @@ type File = Partial<FileSections> & {
 
 /** What a home receives for a session of a file, as data. */
 export const calcGuide = calculation(
-  object({ file: shelfFile.required(), session: name(), home: name() }),
-  ({ file: given, session: title, home: nickname }) => {
+  object({ file: shelfFile.required(), session: name(), home: name(), assumeCommon: boolean() }),
+  ({ file: given, session: title, home: nickname, assumeCommon }) => {
     const file = withSections(given as unknown as File);
     const [problem] = checkContents(file, []);
     if (problem) throw new CalcInputError(`file.${problem.path}`, problem.message);
@@ -39,6 +39,7 @@ export const calcGuide = calculation(
       programme: '',
       policy: programme?.cautions ?? settings.cautions,
       books: file.books,
+      assumeCommon,
       ...guideLanguage('en'),
     });
     return describeGuide(guide);
@@ -73,19 +74,21 @@ function segmentsOf(
   return frameSegments(middle, { opening: 'opening', closing: 'closing', speech: authorSpeech });
 }
 
-function homeOf({ nickname, allergens, children, things }: HomeEntry): Home {
+function homeOf({ nickname, allergens, children, things, hasNot = [] }: HomeEntry): Home {
   return {
     id: nickname,
     nickname,
     allergens,
     children: children.map((child) => ({ ...child, loves: child.loves || undefined })),
-    stock: things,
+    stock: things.filter(({ qty }) => qty > 0),
+    hasNot: [...hasNot, ...things.filter(({ qty }) => qty === 0).map(({ item }) => item)],
   };
 }
 
 function describeGuide(guide: Guide) {
   return {
     state: guide.state,
+    proved: guide.isProved ?? false,
     fetch: guide.fetch.map(({ item, qty, insteadOfItem, source }) => ({
       item,
       qty,

@@ -6,7 +6,8 @@ import { USUAL_POLICY, type CautionLevel, type CautionPolicy } from '../cautions
 import { NOTHING_DECIDED, type PartQuestion } from '../homes/partQuestions.ts';
 import { settleFindings } from './settleFindings.ts';
 import { asUsed, isPermitted, type Household } from '../homes/household.ts';
-import { needIdIn, type FitSettings, type HomeFit } from '../homes/sessionReadiness.ts';
+import type { HomeFit } from '../homes/homeFit.ts';
+import { needIdIn, type FitSettings } from '../homes/sessionReadiness.ts';
 import { needQuantity } from '../materials/materials.ts';
 import {
   checkScript,

@@ -1,6 +1,6 @@
 import type { CautionPolicy } from '../cautions/rules.ts';
 import { openQuestions, type PartQuestion, type SessionSafety } from '../homes/partQuestions.ts';
-import type { HomeFit } from '../homes/sessionReadiness.ts';
+import type { HomeFit } from '../homes/homeFit.ts';
 import type { ThingsByKey } from '../materials/thing.ts';
 import type { Segment } from '../session/session.ts';
 

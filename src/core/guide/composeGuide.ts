@@ -1,5 +1,5 @@
 import { daysAhead } from '../calendar/preparation.ts';
-import { asUsed, isPermitted } from '../homes/household.ts';
+import { asUsed } from '../homes/household.ts';
 import { findCautions } from '../cautions/cautions.ts';
 import { spreadOf } from '../time/minutes.ts';
 import { roundTo } from '../numbers/rounding.ts';
@@ -10,9 +10,12 @@ import { type LevelName, LEVELS } from '../session/levelName.ts';
 import { timedParts, composeSegment, writeNote, type ComposedLine } from './composition.ts';
 import { runSheet } from '../time/runSheet.ts';
 import type { SessionSafety } from '../homes/partQuestions.ts';
-import { fitHome, type HomeFit, type FittedPart, fetchOf, type ServedNeed } from '../homes/sessionReadiness.ts';
+import { fetchOf } from '../homes/fetching.ts';
+import type { FittedPart, HomeFit, ServedNeed } from '../homes/homeFit.ts';
+import { fitHome } from '../homes/sessionReadiness.ts';
+import { missingIn, nameFor, thingsToFetch } from './fetchList.ts';
 import { answersKey, type MakerSource } from '../session/makerSource.ts';
-import type { Guide, GuideSegment, GuideLevel, GuideLine, GuidePicture, GuideThing } from './guide.ts';
+import type { Guide, GuideSegment, GuideLevel, GuideLine, GuidePicture } from './guide.ts';
 import { type KnownBook, anotherBook } from '../shelf/anotherBook.ts';
 import type { Speech } from '../message.ts';
 import type { CautionPolicy } from '../cautions/rules.ts';
@@ -27,6 +30,8 @@ export interface GuideInput {
   readonly things: ThingsByKey;
   readonly programme: string;
   readonly policy?: CautionPolicy | undefined;
+  /** Whether a common thing that the home was not asked about counts as there. */
+  readonly assumeCommon?: boolean | undefined;
   /** What was decided about what the words call for; absent: nothing. */
   readonly safety?: SessionSafety | undefined;
   /** The sentences of the home's language; what has none in it stays as the author has it. */
@@ -44,7 +49,7 @@ export interface GuideInput {
 /** Makes a home's guide from a session. Lines that cannot be written out are left out; a check keeps such a session from being sent. */
 export function composeGuide(input: GuideInput): Guide {
   const { session, home, things, programme, policy, safety, books = [], speech, authorLanguage } = input;
-  const fit = fitHome(session, home, { things, policy, safety });
+  const fit = fitHome(session, home, { things, policy, safety, assumeCommon: input.assumeCommon });
   const loves = childFor(home, session.ages, session.on)?.loves;
   const { pictureOf, soundsOf } = input;
   const hasTwo = home.children.length > 1;
@@ -65,6 +70,7 @@ export function composeGuide(input: GuideInput): Guide {
     aim: session.aim,
     home: home.nickname,
     state: fit.answer.state,
+    isProved: fit.isProved,
     children: home.children.map(({ nickname }) => nickname),
     minutes: { likely: child.mean, low: child.low, high: child.high },
     setupMinutes: setup.mean,
@@ -167,18 +173,6 @@ function guideSegment(part: FittedPart, context: HomeContext): GuideSegment {
   };
 }
 
-/** What this home has not for a part and nobody gives out. */
-function missingIn({ served }: FittedPart, { fit, things }: HomeContext): Pick<GuideSegment, 'missing'> {
-  const lacked = served.filter(({ source, need, qty }) => source === 'missing' && !need.optional && qty > 0);
-  if (lacked.length === 0) return {};
-  return {
-    missing: lacked.map((use) => ({
-      name: nameFor(use.item!, roundUp(use.qty), things),
-      elseDo: elseDo([use], fit, things),
-    })),
-  };
-}
-
 /** The sounds of a part, where it says any. */
 function soundsIn({ made }: Segment, { soundsOf }: HomeContext): Pick<GuideSegment, 'sounds'> {
   const sounds = (made && soundsOf?.(made)) ?? [];
@@ -189,12 +183,26 @@ function guideLevel(part: FittedPart, level: LevelName, context: HomeContext): G
   const { segment } = part;
   const scope = homeScope(part, level, context);
   const { lines, together, alone } = composeSegment(segment, scope, level);
+  const spared = sparedIn(part);
   return {
-    lines: lines.flatMap((line) => guideLine(line, context)),
+    lines: lines.flatMap((line) => (isOnlyAbout(line, spared) ? [] : guideLine(line, context))),
     note: level === 'right' ? undefined : writeNote(segment.levels[level], scope),
     more: moreFor(part, level, context),
     minutes: roundTo(spreadOf(together).mean + spreadOf(alone).mean, 1),
   };
+}
+
+/** Needs that this home does the part without, because it can be done so. */
+function sparedIn({ served }: FittedPart): ReadonlySet<string> {
+  return new Set(served.filter(({ item, need }) => item === null && need.optional).map(({ need }) => need.id));
+}
+
+/** Whether a line speaks of things, and of none but these. */
+function isOnlyAbout({ text, answer }: ComposedLine, needs: ReadonlySet<string>): boolean {
+  const named = [text, answer].flatMap((said) =>
+    said?.ok ? said.value.flatMap((piece) => (piece.kind === 'thing' ? [piece.need] : [])) : [],
+  );
+  return named.length > 0 && named.every((need) => needs.has(need));
 }
 
 /** A title as it was said from a message, in the home's language; otherwise as the author has it. */
@@ -233,51 +241,6 @@ function moreFor(part: FittedPart, level: LevelName, { fit, things }: HomeContex
     const more = qty - (now.get(item) ?? 0);
     return more > 0 ? [{ item, name: nameFor(item, more, things), qty: more }] : [];
   });
-}
-
-/** The fetch list: quantities by thing over the whole session, as this home has them. */
-function thingsToFetch(fit: HomeFit, things: ThingsByKey): GuideThing[] {
-  const all = fit.parts.filter(({ isLeftOut }) => !isLeftOut).flatMap(({ served }) => served);
-  return fetchOf(fit).map(({ item, qty }): GuideThing => {
-    const uses = all.filter((use) => use.item === item && use.qty > 0);
-    const swapped = uses.find(({ swap }) => swap);
-    return {
-      item,
-      name: nameFor(item, qty, things),
-      qty,
-      insteadOf: swapped && namesOf(swapped.need.item, things).many,
-      insteadOfItem: swapped?.need.item,
-      why: swapped?.swap?.why || undefined,
-      source: sourceOf(uses),
-      ...(uses.some(({ source }) => source === 'missing') && { elseDo: elseDo(uses, fit, things) }),
-    };
-  });
-}
-
-function sourceOf(uses: readonly ServedNeed[]): GuideThing['source'] {
-  if (uses.some(({ source }) => source === 'missing')) return 'missing';
-  return uses.some(({ source }) => source === 'kit') ? 'kit' : 'home';
-}
-
-/** What else would do for a missing thing and may be used there, each name once. */
-function elseDo(uses: readonly ServedNeed[], { household }: HomeFit, things: ThingsByKey): string[] {
-  const names = uses
-    .filter(({ source }) => source === 'missing')
-    .flatMap(({ need, item }) =>
-      [need.item, ...need.swaps.map((swap) => swap.item)].filter(
-        (other) => other !== item && isPermitted(other, need, things, household),
-      ),
-    )
-    .map((other) => namesOf(other, things).many);
-  return [...new Set(names)].slice(0, MOST_NAMED);
-}
-
-/** Other things that are named for a missing one. */
-const MOST_NAMED = 3;
-
-function nameFor(item: string, qty: number, things: ThingsByKey): string {
-  const names = namesOf(item, things);
-  return qty === 1 ? names.one : names.many;
 }
 
 /** What a home does before the day: only for things that it uses from what it has. */

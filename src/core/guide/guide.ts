@@ -84,6 +84,8 @@ export interface GuideThing {
   readonly why?: string | undefined;
   /** From the home, in a bag from the programme, or missing there. Copies of before know no missing ones. */
   readonly source: 'home' | 'kit' | 'missing';
+  /** How many come in the bag, where it is not all of them. Absent in copies of before. */
+  readonly kitQty?: number | undefined;
   /** For one that is missing: what else would do, by name. */
   readonly elseDo?: readonly string[] | undefined;
 }
@@ -106,6 +108,8 @@ export interface Guide {
   readonly aim: string;
   readonly home: string;
   readonly state: HomeState;
+  /** Whether it was proved that nothing at this home serves better. Absent in copies of before. */
+  readonly isProved?: boolean | undefined;
   readonly children: readonly string[];
   readonly minutes: { readonly likely: number; readonly low: number; readonly high: number };
   readonly setupMinutes: number;

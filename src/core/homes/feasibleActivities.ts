@@ -1,6 +1,7 @@
-import { bestPicks, type PreparedPart } from './bestPicks.ts';
+import type { PreparedPart } from '../materials/dialSettings.ts';
+import { fitParts, type StockItem } from '../materials/fitting.ts';
 import { byCodeUnit } from '../ordering.ts';
-import { chooseSwaps, isOldEnough, type StockedNeed, type StockItem } from '../materials/swaps.ts';
+import { chooseSwaps, isOldEnough, type StockedNeed } from '../materials/swaps.ts';
 
 /** An activity of the shelf as far as "what we have" needs it. */
 export interface FeasibleActivity {
@@ -10,7 +11,7 @@ export interface FeasibleActivity {
   readonly needs: readonly HaveNeed[];
   /** Likely minutes to set up. */
   readonly setupMinutes: number;
-  /** Every way its swaps can set its dials, where there is more than one. */
+  /** Every setting of its dials that its swaps can bring about, where there is more than one. */
   readonly prepared?: PreparedPart | undefined;
 }
 
@@ -18,6 +19,8 @@ export interface FeasibleActivity {
 interface HaveNeed extends StockedNeed {
   /** What the script says; absent: the first option. */
   readonly written?: string | undefined;
+  /** It can be done without. */
+  readonly optional?: boolean | undefined;
 }
 
 /** An activity that can be done with what is there, as written or with a swap. */
@@ -25,7 +28,7 @@ export interface Doable {
   readonly activity: FeasibleActivity;
   /** As the script says, or with another thing for at least one need. */
   readonly state: 'ready' | 'swaps';
-  /** What serves each need, in order. */
+  /** What serves each need, in order; an optional one that nothing serves is not there. */
   readonly picks: readonly { readonly need: string; readonly item: string }[];
   /** The mean fit of what serves, 0 to 1; 1 where nothing is needed. */
   readonly fit: number;
@@ -47,16 +50,17 @@ export function doableNow(
         ? pickAmongWays(activity.prepared, stock)
         : pickItems(activity.needs, { available, stock, youngestMonths });
       if (!picked) return [];
-      const items = picked.map(({ item }) => item);
-      const fits = picked.map(({ fit }) => fit);
+      const fits = picked.flatMap((option) => (option ? [option.fit] : []));
       const isAsWritten = activity.needs.every(
-        (need, index) => (need.written ?? need.options[0]!.item) === items[index],
+        (need, index) => !picked[index] || (need.written ?? need.options[0]!.item) === picked[index].item,
       );
       return [
         {
           activity,
           state: isAsWritten ? 'ready' : 'swaps',
-          picks: activity.needs.map(({ id }, index) => ({ need: id, item: items[index]! })),
+          picks: activity.needs.flatMap(({ id }, index) =>
+            picked[index] ? [{ need: id, item: picked[index].item }] : [],
+          ),
           fit: fits.length === 0 ? 1 : fits.reduce((sum, fit) => sum + fit, 0) / fits.length,
         },
       ];
@@ -108,12 +112,12 @@ interface Inventory {
   readonly youngestMonths: number;
 }
 
-/** What serves each need, or null. The best option of each, unless two needs want the same thing; then the exact search. */
-function pickItems(
-  needs: readonly StockedNeed[],
-  { available, stock, youngestMonths }: Inventory,
-): { item: string; fit: number }[] | null {
-  const picked: { item: string; fit: number }[] = [];
+/** What serves each need, null for an optional one that nothing serves. */
+type Picked = readonly ({ readonly item: string; readonly fit: number } | null)[];
+
+/** What serves each need, or null where something is lacking. The best option of each, unless two needs want the same thing; then the exact search. */
+function pickItems(needs: readonly HaveNeed[], { available, stock, youngestMonths }: Inventory): Picked | null {
+  const picked: Picked[number][] = [];
   for (const need of needs) {
     let best: { item: string; fit: number } | null = null;
     for (const option of need.options) {
@@ -121,27 +125,36 @@ function pickItems(
         continue;
       if (!best || option.fit > best.fit) best = option;
     }
-    if (!best) return null;
+    if (!best && !need.optional) return null;
     picked.push(best);
   }
-  if (new Set(picked.map(({ item }) => item)).size === picked.length) return picked;
+  const used = picked.flatMap((option) => (option ? [option.item] : []));
+  if (new Set(used).size === used.length) return picked;
   const wanted = new Set(needs.flatMap(({ options }) => options.map(({ item }) => item)));
-  const { picks, covered } = chooseSwaps({
+  const { picks } = chooseSwaps({
     youngestMonths,
     needs,
     stock: stock.filter(({ item }) => wanted.has(item)),
   });
-  if (covered < needs.length) return null;
-  return picks.map(({ item }, index) => needs[index]!.options.find((option) => option.item === item)!);
+  return allServed(
+    needs,
+    picks.map(({ item }, index) => needs[index]!.options.find((option) => option.item === item) ?? null),
+  );
 }
 
 /** The same where swaps set dials: asked of the search that sessions are fitted with. */
-function pickAmongWays(prepared: PreparedPart, stock: readonly StockItem[]): { item: string; fit: number }[] | null {
-  const [picks] = bestPicks([prepared], stock);
-  const options = prepared.part.needs.map((need, index) =>
-    need.options.find(({ place }) => place === picks!.places[index]),
+function pickAmongWays(prepared: PreparedPart, stock: readonly StockItem[]): Picked | null {
+  const { needs } = prepared.part;
+  const [places] = fitParts([prepared], stock).picks;
+  return allServed(
+    needs,
+    needs.map(({ options }, index) => options.find(({ place }) => place === places![index]) ?? null),
   );
-  return options.every((option) => option !== undefined) ? options : null;
+}
+
+/** What was picked, where nothing lacks but what can be done without. */
+function allServed(needs: readonly { readonly optional?: boolean | undefined }[], picked: Picked): Picked | null {
+  return picked.every((option, index) => option !== null || needs[index]!.optional) ? picked : null;
 }
 
 function bestUseFirst(left: Doable, right: Doable): number {

@@ -1,5 +1,5 @@
 import { ageInMonths, type CalendarDate } from '../calendar/dates.ts';
-import type { StockItem } from '../materials/swaps.ts';
+import type { StockItem } from '../materials/fitting.ts';
 
 /** A child of a home; only the month of birth is kept. */
 export interface Child {
@@ -22,7 +22,10 @@ export interface Home {
   readonly children: readonly Child[];
   /** Allergens a home has named, by the names of the caution list. */
   readonly allergens: readonly string[];
+  /** What it has, with how many. */
   readonly stock: readonly StockItem[];
+  /** What it said it has not, by key. Whatever is in neither list was not asked about. */
+  readonly hasNot?: readonly string[] | undefined;
 }
 
 /** Age of a home's youngest child on a day, in whole months; 0 for a home that has named no child. */

@@ -5,7 +5,7 @@ import { stoppedActions } from '../cautions/cautions.ts';
 import type { FeasibleActivity } from './feasibleActivities.ts';
 import type { Segment } from '../session/session.ts';
 import type { Household } from './household.ts';
-import { preparePart } from './bestPicks.ts';
+import { preparePart } from '../materials/dialSettings.ts';
 import { safetyAt } from './partSafety.ts';
 import { lacksPermission, partFor } from './sessionReadiness.ts';
 
@@ -57,15 +57,16 @@ export function activitiesFor(
       stoppedActions(segment.actions, household, household.policy).length > 0 ||
       safetyAt(segment, things, { household }).stops.length > 0;
     if (isStopped || lacksPermission(segment, prepared)) return [];
-    const [first] = prepared.ways;
-    const needs = segment.needs.map(({ item, use }, index) => ({
+    const [first] = prepared.settings;
+    const needs = segment.needs.map(({ item, use, optional }, index) => ({
       id: prepared.part.needs[index]!.id,
       segment: segment.id,
       use,
       written: item,
+      ...(optional && { optional }),
       qty: first!.needs[index]!.options[0]?.qty ?? 0,
       options: first!.needs[index]!.options,
     }));
-    return [{ ...about, needs, ...(prepared.ways.length > 1 && { prepared }) }];
+    return [{ ...about, needs, ...(prepared.settings.length > 1 && { prepared }) }];
   });
 }

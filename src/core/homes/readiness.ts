@@ -1,4 +1,5 @@
-import { chooseSwaps, isOldEnough, type StockedNeed, type StockItem, type SwapPick } from '../materials/swaps.ts';
+import type { StockItem } from '../materials/fitting.ts';
+import { serveNeeds, type StockedNeed, type SwapPick } from '../materials/swaps.ts';
 import { tallyThings } from '../materials/materials.ts';
 import { byCodeUnit } from '../ordering.ts';
 
@@ -9,8 +10,11 @@ export interface HomeStock {
   readonly stock: readonly StockItem[];
 }
 
-/** `ready`: as written. `swaps`: everything covered, something by another thing. `short`: something is lacking. */
-export type HomeState = 'ready' | 'swaps' | 'short';
+/**
+ * `ready`: as written. `swaps`: everything covered, something by another thing. `likely`: everything covered, something by a
+ * common thing that nobody asked about. `short`: something is lacking.
+ */
+export type HomeState = 'ready' | 'swaps' | 'likely' | 'short';
 
 /** How one home can do a session, and what a kit has to hold. */
 export interface HomeReadiness {
@@ -26,27 +30,59 @@ export interface Readiness {
   readonly homes: readonly HomeReadiness[];
   readonly ready: number;
   readonly swaps: number;
+  readonly likely: number;
   readonly short: number;
   /** What to put in kits, over all homes that lack something, by item. */
   readonly kit: readonly StockItem[];
 }
 
-/** How many homes can do a session as written, with a swap, or need a kit. No homes: zeros and an empty kit. */
-export function checkReadiness(needs: readonly StockedNeed[], homes: readonly HomeStock[]): Readiness {
-  return summariseReadiness(
-    homes.map((home) => {
-      const answer = homeReadiness(needs, home);
-      return { answer, kit: kitFor(needs, answer.missing, home.youngestMonths) };
-    }),
-  );
+/** A home's state, from what its needs came to. */
+export function stateOf({
+  isShort,
+  isAsWritten,
+  isAssumed,
+}: {
+  readonly isShort: boolean;
+  readonly isAsWritten: boolean;
+  readonly isAssumed: boolean;
+}): HomeState {
+  if (isShort) return 'short';
+  if (isAssumed) return 'likely';
+  return isAsWritten ? 'ready' : 'swaps';
 }
 
-/** One home's state for needs that were worked out for it. */
-function homeReadiness(needs: readonly StockedNeed[], home: HomeStock): HomeReadiness {
-  const { picks } = chooseSwaps({ youngestMonths: home.youngestMonths, needs, stock: home.stock });
-  const missing = picks.filter(({ item }) => item === null).map(({ need }) => need);
+/**
+ * How many homes can do a session as written, with a swap, or need a kit, for needs that are already counted; whatever is
+ * lacking counts as given out. No homes: zeros and an empty kit.
+ */
+export function checkReadiness(
+  needs: readonly StockedNeed[],
+  homes: readonly HomeStock[],
+): Readiness & { readonly proved: boolean } {
+  const checked = homes.map((home) => homeReadiness(needs, home));
+  return { ...summariseReadiness(checked), proved: checked.every(({ proved }) => proved) };
+}
+
+/** One home's state and kit for needs that were worked out for it. */
+function homeReadiness(
+  needs: readonly StockedNeed[],
+  { id, youngestMonths, stock }: HomeStock,
+): { answer: HomeReadiness; kit: StockItem[]; proved: boolean } {
+  const { served, proved } = serveNeeds({ youngestMonths, needs, stock });
+  const missing = needs.flatMap((need, index) => (served[index]!.source === 'home' ? [] : [need.id]));
+  const picks = needs.map((need, index) => {
+    const { option, source } = served[index]!;
+    return { need: need.id, item: source === 'home' ? option!.item : null };
+  });
   const isAsWritten = needs.every((need, index) => picks[index]!.item === need.options[0]?.item);
-  return { id: home.id, state: missing.length > 0 ? 'short' : isAsWritten ? 'ready' : 'swaps', missing, picks };
+  const kit = tallyThings(
+    needs.flatMap(({ segment, use }, index) => {
+      const { option, source, qty } = served[index]!;
+      return source === 'lacking' ? [{ segment, use, item: option!.item, qty }] : [];
+    }),
+  );
+  const state = stateOf({ isShort: missing.length > 0, isAsWritten, isAssumed: false });
+  return { answer: { id, state, missing, picks }, kit, proved };
 }
 
 /** Adds up homes and their kits; a kit is packed for each home, so kits add. */
@@ -60,22 +96,11 @@ export function summariseReadiness(
     homes: checked.map(({ answer }) => answer),
     ready: count('ready'),
     swaps: count('swaps'),
+    likely: count('likely'),
     short: count('short'),
     kit: [...kit]
       .map(([item, qty]) => ({ item, qty }))
       .filter(({ qty }) => qty > 0)
       .sort((left, right) => byCodeUnit(left.item, right.item)),
   };
-}
-
-/** A kit for one home: for each missing need the first thing its youngest child is old enough for, counted as fetch lists are. */
-function kitFor(needs: readonly StockedNeed[], missing: readonly string[], youngestMonths: number): StockItem[] {
-  return tallyThings(
-    needs
-      .filter((need) => missing.includes(need.id))
-      .flatMap(({ options, segment, use, qty }) => {
-        const option = options.find((candidate) => isOldEnough(candidate, youngestMonths));
-        return option ? [{ segment, use, item: option.item, qty: option.qty ?? qty }] : [];
-      }),
-  );
 }

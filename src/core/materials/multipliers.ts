@@ -1,7 +1,4 @@
-/** What one row (a thing laid out in one segment) may carry. */
-export interface CapacityRow {
-  readonly capacity: number;
-}
+import type { CapacityRow } from './rows.ts';
 
 interface PricedNeed {
   readonly options: readonly { readonly qty: number; readonly gain: number; readonly rows: readonly number[] }[];

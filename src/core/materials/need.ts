@@ -1,8 +1,5 @@
 import type { Quantity } from '../expressions/quantity.ts';
 
-/** Most ways, by swaps that set dials, that are compared for one part at a home; a script with more is refused. */
-export const MOST_WAYS = 512;
-
 /** What else will do for a need. `sets` gives dials the values they have with this swap (a tray with 12 places). */
 export interface Swap {
   readonly item: string;

@@ -119,7 +119,7 @@ test('a need takes one thing for its whole quantity', () => {
       { item: 'beans', qty: 6 },
     ],
   });
-  assert.deepEqual(answer, { picks: [{ need: 'n', item: null }], covered: 0, fit: 0 });
+  assert.deepEqual(answer, { picks: [{ need: 'n', item: null }], covered: 0, fit: 0, proved: true });
 });
 
 test('lasting things are laid out again in the next segment, used-up ones are not', () => {

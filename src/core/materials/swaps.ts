@@ -1,5 +1,8 @@
 import { roundTo } from '../numbers/rounding.ts';
-import { searchAssignment, type AssignmentNeed } from './assignment.ts';
+import { preparePart } from './dialSettings.ts';
+import type { StockItem } from './fitting.ts';
+import { serveParts, type ServedOption } from './serveParts.ts';
+import type { NeedToServe } from './serving.ts';
 
 /** A thing that serves a need, as many as it takes, as well as it fits (0 to 1). */
 export interface SwapOption {
@@ -22,24 +25,20 @@ export interface StockedNeed {
   readonly options: readonly SwapOption[];
 }
 
-/** So many of a thing, by its key. */
-export interface StockItem {
-  readonly item: string;
-  readonly qty: number;
-}
-
 /** What serves a need: its own thing, a swap, or nothing (null). */
 export interface SwapPick {
   readonly need: string;
   readonly item: string | null;
 }
 
-/** The best way to serve all needs from a stock, with what is left to a kit. */
+/** The best way to serve all needs from a stock. */
 export interface SwapAnswer {
   readonly picks: readonly SwapPick[];
   readonly covered: number;
   /** The summed fit of what was picked, three decimals. */
   readonly fit: number;
+  /** Whether it was proved that nothing is better. */
+  readonly proved: boolean;
 }
 
 /** Needs, a stock, and the youngest age in months that bears on what may be used. */
@@ -49,48 +48,43 @@ export interface SwapsInput {
   readonly stock: readonly StockItem[];
 }
 
-/** Steps after which the best choice so far is taken: some seconds' worth. */
-const MOST_STEPS = 2_000_000;
-/** Fits are compared to a millionth. */
-const FIT_STEPS = 1e6;
-
-/** What an option is worth among so many needs: whole numbers, so that the order of worth is exact. */
-export interface Worth {
-  /** For serving a need at all: more than all fits together. */
-  readonly cover: number;
-  /** For an option: for serving, for its fit, and a little for being what the script says. */
-  readonly of: (fit: number, isFirst: boolean) => number;
-}
-
-/** How covered needs, fit and first options are weighed against each other, in this order. At most 1,000 needs. */
-export function worthAmong(needs: number): Worth {
-  const perFitStep = needs + 1;
-  const cover = perFitStep * FIT_STEPS * (needs + 1);
-  return { cover, of: (fit, isFirst) => cover + Math.round(fit * FIT_STEPS) * perFitStep + (isFirst ? 1 : 0) };
-}
-
 /**
- * Chooses, for one home, the thing that serves each need: as many needs as can be, then the best total fit, then
- * what the script says. Each need takes one thing for its whole quantity. Exact. No needs: nothing covered, fit 0.
+ * Chooses, for one home, the thing that serves each need: as many needs as can be, then the best total fit, then what the
+ * script says. Each need takes one thing for its whole quantity. The engine that sessions are fitted with, asked about needs
+ * that are already counted. No needs: nothing covered, fit 0.
  */
-export function chooseSwaps({ youngestMonths, needs, stock }: SwapsInput): SwapAnswer {
-  const available = new Map<string, number>();
-  for (const { item, qty } of stock) available.set(item, (available.get(item) ?? 0) + qty);
-  const worth = worthAmong(needs.length);
-  const chosen = searchAssignment(
-    needs.map((need) => toAssignmentNeed(need, youngestMonths, worth)),
-    available,
-    { coverGain: worth.cover, steps: { left: MOST_STEPS } },
-  )!;
-  const options = needs.map((need, index) => (chosen[index] === null ? undefined : need.options[chosen[index]!]));
+export function chooseSwaps(input: SwapsInput): SwapAnswer {
+  const { served, proved } = serveNeeds(input);
+  const used = served.map(({ option, source }) => (source === 'home' ? option : null));
   return {
-    picks: needs.map((need, index) => ({ need: need.id, item: options[index]?.item ?? null })),
-    covered: options.filter((option) => option !== undefined).length,
+    picks: input.needs.map(({ id }, index) => ({ need: id, item: used[index]?.item ?? null })),
+    covered: used.filter((option) => option !== null).length,
     fit: roundTo(
-      options.reduce((sum, option) => sum + (option?.fit ?? 0), 0),
+      used.reduce((sum, option) => sum + (option?.fit ?? 0), 0),
       3,
     ),
+    proved,
   };
+}
+
+/** What each need comes to, in the order of the needs: from the stock, or the first option that is permitted, or nothing. */
+export function serveNeeds({ youngestMonths, needs, stock }: SwapsInput): {
+  readonly served: readonly ServedOption[];
+  readonly proved: boolean;
+} {
+  const bySegment = new Map<string, StockedNeed[]>();
+  for (const need of needs) bySegment.set(need.segment, [...(bySegment.get(need.segment) ?? []), need]);
+  const parts = [...bySegment].map(([id, own]) => ({
+    id,
+    values: {},
+    children: 1,
+    needs: own.map((need) => toServe(need, youngestMonths)),
+  }));
+  const { parts: served, isProved } = serveParts(parts.map(preparePart), stock);
+  const byNeed = new Map(
+    parts.flatMap((part, index) => part.needs.map(({ id }, at) => [id, served[index]!.needs[at]!] as const)),
+  );
+  return { served: needs.map(({ id }) => byNeed.get(id)!), proved: isProved };
 }
 
 /** Whether a thing may be given in a room whose youngest child is so many months old. */
@@ -98,14 +92,11 @@ export function isOldEnough(option: SwapOption, youngestMonths: number): boolean
   return (option.minMonths ?? 0) <= youngestMonths;
 }
 
-function toAssignmentNeed(need: StockedNeed, youngestMonths: number, worth: Worth): AssignmentNeed {
-  return {
-    segment: need.segment,
-    use: need.use,
-    options: need.options.flatMap((option, index) =>
-      isOldEnough(option, youngestMonths)
-        ? [{ index, item: option.item, qty: option.qty ?? need.qty, gain: worth.of(option.fit, index === 0) }]
-        : [],
-    ),
-  };
+function toServe({ id, use, qty, options }: StockedNeed, youngestMonths: number): NeedToServe {
+  const permitted = options.flatMap((option, place) =>
+    isOldEnough(option, youngestMonths)
+      ? [{ item: option.item, place, fit: option.fit, sets: {}, qty: option.qty }]
+      : [],
+  );
+  return { id, use, qty, per: 'home', options: permitted };
 }

@@ -11,6 +11,10 @@ export interface Thing {
   /** Hollows or places it has, such as the twelve of an egg carton. */
   readonly places?: number | undefined;
   readonly allergens: readonly string[];
+  /** How many a home that has any usually has. */
+  readonly usualQty?: number | undefined;
+  /** The part of homes that have any, 0 to 1. */
+  readonly common?: number | undefined;
   /** How many of it the programme gives out to a home; absent: none. */
   readonly givesOut?: number | undefined;
   /** Nobody has looked at its traits and allergens yet: those that its name calls for are among them. */
@@ -30,8 +34,9 @@ export function proposedBy({ one, many }: Pick<Thing, 'one' | 'many'>): { traits
 }
 
 /** A thing as scripts and homes know it: one that nobody has looked at bears what its name calls for too. */
-export function asKnown({ key, one, many, traits, sizeMm, places, allergens, givesOut, checked }: ShelvedThing): Thing {
-  const known = { key, one, many, traits, sizeMm, places, allergens, givesOut };
+export function asKnown({ checked, ...thing }: ShelvedThing): Thing {
+  const { key, one, many, traits, sizeMm, places, allergens, usualQty, common, givesOut } = thing;
+  const known = { key, one, many, traits, sizeMm, places, allergens, usualQty, common, givesOut };
   if (checked) return known;
   const proposed = proposedBy(known);
   return {

@@ -1,6 +1,5 @@
 import { LEVELS, type LevelName } from './levelName.ts';
 import { dialValues, isNumberDial } from './dial.ts';
-import { MOST_WAYS } from '../materials/need.ts';
 import { evaluateQuantity, type ExpressionProblem, type Scope } from '../expressions/expression.ts';
 import { checkDial, type EditProblem } from './edit.ts';
 import { isWholeLevel, linesAt, quantityAt, valuesAt } from './levels.ts';
@@ -17,7 +16,6 @@ export type ScriptFault =
   | { readonly code: 'template'; readonly problem: TemplateProblem; readonly when: string }
   | { readonly code: 'swap-for-itself'; readonly item: string }
   | { readonly code: 'need-unknown'; readonly need: string }
-  | { readonly code: 'too-many-ways'; readonly ways: number; readonly most: number }
   | { readonly code: 'level-empty' };
 
 /** Something wrong in a script, and its place as a path from the activity or segment (`needs[0].qty`). */
@@ -59,10 +57,7 @@ export function checkScript(
 ): ScriptProblem[] {
   const dialProblems = checkDials(script, title);
   if (dialProblems.length > 0) return dialProblems;
-  const ways = checkWays(script);
-  const problems: ScriptProblem[] = [...checkNames(script), ...checkReferences(script), ...ways];
-  // So many ways are not tried: they are refused as they are.
-  if (ways.length > 0) return problems;
+  const problems: ScriptProblem[] = [...checkNames(script), ...checkReferences(script)];
   const seen = new Set<string>();
   for (const setting of settingsToTry(script, reach)) {
     for (const problem of checkAt(script, setting, places)) {
@@ -128,19 +123,6 @@ function checkReferences({ needs, levels, ahead }: Script): ScriptProblem[] {
     if (!isWhole && level.text.trim() === '') problems.push({ path: `levels.${name}`, fault: { code: 'level-empty' } });
   }
   return problems;
-}
-
-/** Swaps that set dials multiply the ways that have to be compared for each home. */
-function checkWays({ needs }: Script): ScriptProblem[] {
-  const ways = needs.reduce(
-    (product, { swaps }) => product * (2 + swaps.filter(({ sets }) => sets && Object.keys(sets).length > 0).length),
-    1,
-  );
-  const setting = needs.filter(({ swaps }) => swaps.some(({ sets }) => sets && Object.keys(sets).length > 0)).length;
-  const counted = ways / 2 ** (needs.length - setting);
-  return counted > MOST_WAYS
-    ? [{ path: 'needs', fault: { code: 'too-many-ways', ways: counted, most: MOST_WAYS } }]
-    : [];
 }
 
 function repeats(names: readonly string[]): number[] {

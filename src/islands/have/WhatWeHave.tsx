@@ -3,7 +3,7 @@ import { ALLERGENS } from '../../contracts/cautions.ts';
 import { householdOn } from '../../core/homes/household.ts';
 import { activitiesFor, type Inventory } from '../../core/homes/inventory.ts';
 import { countHomes, doableNow } from '../../core/homes/feasibleActivities.ts';
-import type { StockItem } from '../../core/materials/swaps.ts';
+import type { StockItem } from '../../core/materials/fitting.ts';
 import { FoundActivities } from './FoundActivities.tsx';
 import { BasketPanel } from './BasketPanel.tsx';
 

@@ -1,7 +1,7 @@
 import { daysAhead } from '../../core/calendar/preparation.ts';
 import type { ThingsByKey } from '../../core/materials/thing.ts';
 import { useState } from 'react';
-import { outcomeOf, type HomeFit } from '../../core/homes/sessionReadiness.ts';
+import { outcomeOf, type HomeFit } from '../../core/homes/homeFit.ts';
 import type { Readiness, HomeState } from '../../core/homes/readiness.ts';
 import { materialsOrNone, type ComposedSession } from '../../core/guide/composition.ts';
 import type { Session } from '../../core/session/session.ts';
@@ -109,7 +109,12 @@ function whatComesBefore({ segments }: Session): string {
   return before.map((entry) => `${capital(leadWords(entry))}: ${entry.text}`).join(' ') || 'nothing to prepare';
 }
 
-const STEP_INK = { ready: 'fill-teal', swaps: 'fill-marigold', short: 'fill-none stroke-mulberry stroke-2' } as const;
+const STEP_INK = {
+  ready: 'fill-teal',
+  swaps: 'fill-marigold',
+  likely: 'fill-none stroke-teal stroke-2',
+  short: 'fill-none stroke-mulberry stroke-2',
+} as const;
 
 /** One step a home, rising: full as written, hatched with a swap, open where a kit is needed. */
 function HomeSteps({ states }: { states: readonly HomeState[] }) {

@@ -60,6 +60,9 @@ export function isDatabaseAway(error: unknown): boolean {
   return false;
 }
 
+/** A machine that is shared by tests may pause for longer than one that serves. */
+const MS_TO_CONNECT = Number(process.env.FOOTSTOOL_MS_TO_CONNECT ?? 3000);
+
 function connect(url: string): Sequelize {
   return new Sequelize(url, {
     dialect: 'postgres',
@@ -73,7 +76,7 @@ function connect(url: string): Sequelize {
     // A database that answers nothing is given up by our own clock, one that is at work too long by its own.
     dialectOptions: {
       application_name: APPLICATION_NAME,
-      connectionTimeoutMillis: 3000,
+      connectionTimeoutMillis: MS_TO_CONNECT,
       keepAlive: true,
       query_timeout: MS_FOR_QUERY,
       statement_timeout: MS_FOR_QUERY - 1000,

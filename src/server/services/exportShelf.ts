@@ -15,13 +15,14 @@ export async function exportFile(person: Person, include: { homes: boolean }): P
     ...shelf,
     // Homes and scripts may still name removed the shelf.
     things: [...shelf.things, ...retired.things.map((thing) => ({ ...thing, retired: true }))],
-    homes: homes.map(({ nickname, contact, language, allergens, children, stock }) => ({
+    homes: homes.map(({ nickname, contact, language, allergens, children, stock, hasNot }) => ({
       nickname,
       contact,
       language,
       allergens,
       children: children.map((child) => ({ ...child, loves: child.loves ?? '' })),
       things: stock,
+      ...(hasNot && { hasNot: [...hasNot] }),
     })),
   };
 }

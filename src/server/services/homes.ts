@@ -16,7 +16,7 @@ import {
   setTakenOut,
   type KeptHome,
 } from '../db/repositories/homes.ts';
-import { readThingIds, writeHome } from '../db/repositories/homeWrites.ts';
+import { readThingIds, withThoseItHasNot, writeHome } from '../db/repositories/homeWrites.ts';
 import { readThings } from '../db/repositories/shelf.ts';
 import { isSameValue } from '../db/sameValue.ts';
 import { EdgeError } from '../http/errors.ts';
@@ -43,7 +43,7 @@ export async function findHome(
   return { home: asForm(kept!), revision };
 }
 
-function asForm({ nickname, contact, language, allergens, children, stock }: KeptHome): HomeForm {
+function asForm({ nickname, contact, language, allergens, children, stock, hasNot = [] }: KeptHome): HomeForm {
   return {
     nickname,
     contact,
@@ -57,7 +57,8 @@ function asForm({ nickname, contact, language, allergens, children, stock }: Kep
       leftHanded,
       needs,
     })),
-    things: stock.map(({ item, qty }) => ({ item, qty })),
+    // One that it has not stands there with none, and stays so when the form is kept.
+    things: withThoseItHasNot(stock, hasNot),
   };
 }
 

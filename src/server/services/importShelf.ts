@@ -1,5 +1,5 @@
 import { countHomes } from '../db/repositories/homes.ts';
-import { readThingIds, writeHomes, type KeptAllergy } from '../db/repositories/homeWrites.ts';
+import { readThingIds, withThoseItHasNot, writeHomes, type KeptAllergy } from '../db/repositories/homeWrites.ts';
 import { holdProgramme } from '../db/repositories/programmes.ts';
 import { inTransaction, type Transaction } from '../db/transaction.ts';
 import { withSections, type FileSections } from '../../contracts/fileContents.ts';
@@ -106,13 +106,17 @@ async function writeHomesOfFile(
   transaction: Transaction,
 ): Promise<KeptAllergy[]> {
   if (homes.length === 0) return [];
-  const keys = homes.flatMap(({ things }) => things.map(({ item }) => item));
+  const keys = homes.flatMap(({ things, hasNot = [] }) => [...things.map(({ item }) => item), ...hasNot]);
   const thingIds = await readThingIds(programmeId, keys, transaction);
   await hold(`${programmeId}/homes`, transaction);
   const names = homes.map(({ nickname }) => nickname);
   const there = await countHomes(programmeId, transaction, names);
   await refuseTooMany(programmeId, homes.length - there, transaction);
-  return writeHomes(programmeId, homes, { thingIds, transaction });
+  const written = homes.map(({ hasNot = [], ...home }) => ({
+    ...home,
+    things: withThoseItHasNot(home.things, hasNot),
+  }));
+  return writeHomes(programmeId, written, { thingIds, transaction });
 }
 
 async function writeSessions(person: Person, file: FileSections, transaction: Transaction): Promise<void> {

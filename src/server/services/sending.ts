@@ -12,7 +12,7 @@ import { composeGuide } from '../../core/guide/composeGuide.ts';
 import { guideLanguage } from '../../messages/guideSpeech.ts';
 import type { ThingsByKey } from '../../core/materials/thing.ts';
 import { randomUUID } from 'node:crypto';
-import type { HomeFit } from '../../core/homes/sessionReadiness.ts';
+import type { HomeFit } from '../../core/homes/homeFit.ts';
 import type { Session } from '../../core/session/session.ts';
 import { describeFinding } from '../../messages/findings.ts';
 import { describeQuestion } from '../../messages/safety.ts';

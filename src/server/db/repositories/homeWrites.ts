@@ -14,7 +14,7 @@ interface WrittenChild {
   readonly needs?: string | undefined;
 }
 
-/** A home as it is written; its things by their keys. */
+/** A home as it is written; its things by their keys, those that it has not with none. */
 export interface WrittenHome {
   readonly nickname: string;
   readonly contact: string;
@@ -22,6 +22,16 @@ export interface WrittenHome {
   readonly allergens: readonly string[];
   readonly children: readonly WrittenChild[];
   readonly things: readonly { readonly item: string; readonly qty: number }[];
+}
+
+/** Things as they are written: those that a home has not stand among them with none. */
+export function withThoseItHasNot(
+  things: WrittenHome['things'],
+  hasNot: readonly string[],
+): { readonly item: string; readonly qty: number }[] {
+  const known = new Set(things.map(({ item }) => item));
+  const lacking = [...new Set(hasNot)].filter((item) => !known.has(item));
+  return [...things, ...lacking.map((item) => ({ item, qty: 0 }))];
 }
 
 /** The ids of things of the shelf by their keys; keys that are not there are left out. One query. */

@@ -37,6 +37,10 @@ export async function readHomes(
 }
 
 function toHome(row: HomeRow): KeptHome {
+  const things = (row.things ?? [])
+    .map(({ thing, qty }) => ({ item: thing!.key, qty }))
+    .sort((left, right) => byCodeUnit(left.item, right.item));
+  const hasNot = things.filter(({ qty }) => qty === 0).map(({ item }) => item);
   return {
     id: row.id,
     nickname: row.nickname,
@@ -51,9 +55,8 @@ function toHome(row: HomeRow): KeptHome {
       ...(leftHanded && { leftHanded }),
       ...(needs && { needs }),
     })),
-    stock: (row.things ?? [])
-      .map(({ thing, qty }) => ({ item: thing!.key, qty }))
-      .sort((left, right) => byCodeUnit(left.item, right.item)),
+    stock: things.filter(({ qty }) => qty > 0),
+    ...(hasNot.length > 0 && { hasNot }),
   };
 }
 
