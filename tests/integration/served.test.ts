@@ -18,7 +18,9 @@ let links: { id: string; language: string }[];
 before(async () => {
   records = await startTestDatabase();
   folder = mkdtempSync(join(tmpdir(), 'footstool-served-'));
-  Object.assign(process.env, { DATABASE_URL: records.url, FOOTSTOOL_SECRET: SECRET });
+  // A database that is frozen here is given up as soon as one is in use.
+  const patience = { FOOTSTOOL_MS_TO_CONNECT: '3000' };
+  Object.assign(process.env, { DATABASE_URL: records.url, FOOTSTOOL_SECRET: SECRET, ...patience });
   servers = [await startServer(records.url, folder), await startServer(records.url, folder)];
   [links] = (await database().query(
     'SELECT guide_links.id, homes.language FROM guide_links JOIN homes ON homes.id = guide_links.home_id ORDER BY homes.nickname',

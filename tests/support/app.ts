@@ -71,6 +71,8 @@ export function testEnvironment(databaseUrl: string, folder: string, port: numbe
     DATABASE_URL: databaseUrl,
     FOOTSTOOL_SECRET: SECRET,
     FOOTSTOOL_DATA: folder,
+    // Machines that tests share pause for seconds.
+    FOOTSTOOL_MS_TO_CONNECT: process.env.FOOTSTOOL_MS_TO_CONNECT ?? '20000',
     FOOTSTOOL_DEMO: '1',
     FOOTSTOOL_COUNT_QUERIES: '1',
     FOOTSTOOL_ADDRESS: `http://127.0.0.1:${port}`,

@@ -42,7 +42,7 @@ const run = spawnSync(
   ],
   {
     cwd: ROOT,
-    env: { ...process.env, FOOTSTOOL_TEST_TEMPLATES: scratch },
+    env: { ...process.env, FOOTSTOOL_TEST_TEMPLATES: scratch, FOOTSTOOL_MS_TO_CONNECT: '20000' },
     encoding: 'utf8',
     stdio: ['ignore', 'pipe', 'inherit'],
     maxBuffer: 64 * 1024 * 1024,
