@@ -1,5 +1,6 @@
 import { dialSettings, line, partId } from './line.ts';
 import { exactly, key } from './fields.ts';
+import { needChange, segmentNeed } from './need.ts';
 import { mixed, array, number, string } from 'yup';
 import { VARIANTS } from '../core/makers/variant.ts';
 import { LEVELS } from '../core/session/levelName.ts';
@@ -46,4 +47,9 @@ const makerChanges = () =>
     needs: array()
       .of(exactly({ need: partId(), item: key() }))
       .max(20),
+    changedNeeds: array()
+      .of(exactly({ need: partId(), change: needChange().required() }))
+      .max(20),
+    removedNeeds: array().of(partId()).max(40),
+    addedNeeds: array().of(segmentNeed).max(20),
   }).default(undefined);

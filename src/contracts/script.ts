@@ -3,9 +3,10 @@ import type { EntryField } from './entryField.ts';
 import { partId, said, line, dialSettings, isRecordOf, recordOf } from './line.ts';
 import { exactly, words, someWords, key, clockTime } from './fields.ts';
 import { makerSource } from './makerSource.ts';
+import { need, numberOrExpression, quantity, segmentNeed } from './need.ts';
 import { LEVELS } from '../core/session/levelName.ts';
 import type { Quantity } from '../core/expressions/quantity.ts';
-import { array, boolean, lazy, mixed, number, string, type Schema } from 'yup';
+import { array, lazy, mixed, number, string, type Schema } from 'yup';
 import { actionName } from './cautions.ts';
 import { POSTURES, SEGMENT_KINDS, type Segment } from '../core/session/session.ts';
 import { calendarDay } from './calendarDay.ts';
@@ -17,27 +18,9 @@ const localName = () =>
     .max(40)
     .matches(/^[a-zA-Z][a-zA-Z0-9]*$/, 'must be letters and digits and start with a letter');
 
-/** More than any home has, and more minutes than any day. */
-const MOST_QUANTITY = 100_000;
+/** More minutes than any day. */
 const MOST_MINUTES = 1440;
 const MOST_DIAL = 1_000_000;
-
-const quantity = () =>
-  mixed<Quantity>()
-    .required()
-    .test('quantity', `must be a number from 0 to ${MOST_QUANTITY} or an expression`, isQuantity)
-    .meta({ jsonSchema: numberOrExpression(MOST_QUANTITY) });
-
-const MOST_EXPRESSION = 200;
-
-function numberOrExpression(most: number) {
-  return { type: ['number', 'string'], minimum: 0, maximum: most, maxLength: MOST_EXPRESSION };
-}
-
-function isQuantity(value: unknown): boolean {
-  if (typeof value === 'number') return value >= 0 && value <= MOST_QUANTITY;
-  return value === undefined || (typeof value === 'string' && value.length <= MOST_EXPRESSION);
-}
 
 const minuteQuantity = () =>
   quantity()
@@ -90,37 +73,6 @@ const choiceDial = exactly({
 const dial = lazy((value: unknown): Schema =>
   typeof value === 'object' && value !== null && 'choices' in value ? choiceDial : numberDial,
 );
-
-const swap = exactly({
-  item: key().meta({ label: 'thing', as: 'thing' }),
-  fit: number().required().min(0, 'must be at least 0').max(1, 'must be at most 1').meta({ label: 'fit, 0 to 1' }),
-  why: words(300).meta({ label: 'why' }),
-  qty: quantity().optional().meta({ label: 'how many of it, if not as many (need, places)' }),
-  sets: mixed<Record<string, number>>()
-    .test(
-      'sets',
-      'must be an object of dial names and numbers',
-      (value) => value === undefined || isRecordOf(value, ['number']),
-    )
-    .meta({ label: 'sets dials', as: 'settings', jsonSchema: recordOf(['number']) }),
-});
-
-const need = exactly({
-  id: partId().meta({ label: 'name in lines' }),
-  item: key().meta({ label: 'thing', as: 'thing' }),
-  qty: quantity().meta({ label: 'how many' }),
-  per: string()
-    .required()
-    .oneOf(['home', 'child'] as const)
-    .meta({ label: 'per' }),
-  use: string()
-    .required()
-    .oneOf(['lasting', 'used-up'] as const)
-    .meta({ label: 'use' }),
-  swaps: array().of(swap).required().max(12).meta({ label: 'what else will do' }),
-  optional: boolean().meta({ label: 'can be done without' }),
-  eaten: boolean().meta({ label: 'is eaten' }),
-}).meta({ def: 'need' });
 
 const level = (word: string) =>
   exactly({
@@ -177,6 +129,8 @@ const DIAL_COLUMNS: readonly EntryField[] = [
   { name: 'value', label: 'starts at', as: 'quantity', isMust: true },
 ];
 
+const MOST_NEEDS = 20;
+
 /** The fields that an activity on the shelf and a part of a session share. */
 export const activityFields = {
   aim: words(400),
@@ -196,7 +150,7 @@ export const activityFields = {
     .required()
     .max(60)
     .meta({ label: 'Lines: {dial}, {=a+b}, {n:one|many}, {@need}, {loves|a digger}', wide: true }),
-  needs: array().of(need).required().max(20).meta({ label: 'Needs', wide: true }),
+  needs: array().of(need).required().max(MOST_NEEDS).meta({ label: 'Needs', wide: true }),
   minutes: minutes(),
   posture: string().required().oneOf(POSTURES).meta({ label: 'The child is' }),
   where: words(120).meta({ label: 'Where' }),
@@ -242,6 +196,7 @@ export const TOO_LONG_A_SCRIPT = `holds more than ${MOST_SCRIPT_CHARACTERS} char
 /** A part of a session as the editor keeps it. */
 export const segmentEntry = exactly({
   ...activityFields,
+  needs: array().of(segmentNeed).required().max(MOST_NEEDS),
   id: partId(),
   kind: string().required().oneOf(SEGMENT_KINDS),
   title: someWords(300),

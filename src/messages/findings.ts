@@ -1,5 +1,5 @@
 import { type ThingsByKey, namesOf } from '../core/materials/thing.ts';
-import type { Finding } from '../core/checks/findings.ts';
+import type { Finding } from '../core/checks/finding.ts';
 import { describeQuestion } from './safety.ts';
 import { describeScriptFault } from './edits.ts';
 import { en } from './guide.en.ts';
@@ -20,7 +20,7 @@ export function describeFinding({ facts }: Finding, things: ThingsByKey): Findin
     case 'computed':
       return {
         title: `${facts.qty} ${facts.qty === 1 ? namesOf(facts.need.item, things).one : many(facts.need.item)}`,
-        text: `${formatSum(String(facts.need.qty))}: worked out from the dials.`,
+        text: `${formatSum(facts.sum)}: worked out from the dials.`,
       };
     case 'quantity-problem':
     case 'line-problem':

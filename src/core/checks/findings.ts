@@ -1,78 +1,21 @@
-import { dialValues } from '../session/dial.ts';
 import type { Need } from '../materials/need.ts';
 import type { ThingsByKey } from '../materials/thing.ts';
 import { findCautions } from '../cautions/cautions.ts';
-import { USUAL_POLICY, type CautionLevel, type CautionPolicy } from '../cautions/rules.ts';
-import { NOTHING_DECIDED, type PartQuestion } from '../homes/partQuestions.ts';
+import { USUAL_POLICY, type CautionPolicy } from '../cautions/rules.ts';
+import { NOTHING_DECIDED } from '../homes/partQuestions.ts';
 import { settleFindings } from './settleFindings.ts';
 import { asUsed, isPermitted, type Household } from '../homes/household.ts';
 import type { HomeFit } from '../homes/homeFit.ts';
 import { needIdIn, type FitSettings } from '../homes/sessionReadiness.ts';
-import { needQuantity } from '../materials/materials.ts';
-import {
-  checkScript,
-  placesOf,
-  type PlacesByItem,
-  type ScriptFault,
-  type ScriptProblem,
-} from '../session/checkScript.ts';
+import { checkScript, placesOf, type PlacesByItem, type ScriptProblem } from '../session/checkScript.ts';
 import type { ComposedSession } from '../guide/composition.ts';
-import type { Edit } from '../session/edit.ts';
-import type { ExpressionProblem } from '../expressions/expression.ts';
-import { isWholeLevel, linesAt, quantityAt } from '../session/levels.ts';
+import { isWholeLevel } from '../session/levels.ts';
 import type { Segment, Session } from '../session/session.ts';
-import type { TemplateProblem } from '../expressions/template.ts';
 import { spreadOf } from '../time/minutes.ts';
 import type { SeatedFlag } from '../time/runSheet.ts';
+import type { Finding } from './finding.ts';
+import { firstMention, needFindings, unknownFindings } from './needFindings.ts';
 import { findBreakInSit } from './seatedRemedy.ts';
-
-/** `note` explains, `heed` asks for a decision, `stop` keeps the session from being sent. */
-type FindingWeight = 'note' | 'warning' | 'stop';
-
-/** What a check found, as a code with what explains it; `messages/findings` words it. */
-type FindingFacts =
-  | { readonly code: 'computed'; readonly need: Need; readonly qty: number }
-  | { readonly code: 'quantity-problem'; readonly need: Need; readonly problem: ExpressionProblem }
-  | { readonly code: 'line-problem'; readonly problem: TemplateProblem }
-  | { readonly code: 'script-problem'; readonly fault: ScriptFault }
-  | { readonly code: 'minutes-problem'; readonly part: string; readonly problem: ExpressionProblem }
-  | {
-      readonly code: 'seated-too-long';
-      readonly flag: SeatedFlag;
-      readonly titles: readonly [string, string];
-      readonly moved?: string;
-    }
-  | {
-      readonly code: 'caution';
-      readonly rule: string;
-      readonly level: CautionLevel;
-      readonly items: readonly string[];
-      readonly homes: number;
-      readonly swapTo?: string;
-    }
-  | { readonly code: 'thing-unknown'; readonly item: string }
-  | {
-      readonly code: 'left-out';
-      readonly items: readonly string[];
-      readonly actions: readonly string[];
-      readonly words: readonly string[];
-      readonly nicknames: readonly string[];
-    }
-  | { readonly code: 'tip'; readonly level: 'easier' | 'harder' }
-  | { readonly code: 'homes-lack'; readonly needs: readonly Need[]; readonly nicknames: readonly string[] }
-  | { readonly code: 'to-settle'; readonly question: PartQuestion }
-  | { readonly code: 'group-only' }
-  | { readonly code: 'costly-setup'; readonly setup: number; readonly play: number };
-
-/** A note in the margin, pinned to a segment and perhaps a line, with what would mend it. */
-export interface Finding {
-  readonly id: string;
-  readonly weight: FindingWeight;
-  readonly segment: string;
-  readonly line?: string | undefined;
-  readonly facts: FindingFacts;
-  readonly remedy?: Edit | undefined;
-}
 
 /** Everything the checks have to say about a session, in the order of the script. What was accepted on purpose is left out. */
 export function findFindings(
@@ -84,7 +27,7 @@ export function findFindings(
   const places = placesOf(Object.values(things));
   const findings = composed.segments.flatMap((part, index) => [
     ...lineFindings(part.segment, composed, index),
-    ...needFindings(part.segment),
+    ...needFindings(part.segment, things),
     ...unknownFindings(part.segment, things),
     ...scriptFindings(part.segment, places),
     ...leftOutFindings(part.segment, fits),
@@ -105,42 +48,6 @@ function lineFindings(segment: Segment, composed: ComposedSession, index: number
     const facts = { code: 'line-problem', problem: wrong } as const;
     return [{ id: `line:${line.id}`, weight: 'stop' as const, segment: segment.id, line: line.id, facts }];
   });
-}
-
-function needFindings(segment: Segment): Finding[] {
-  return segment.needs.flatMap((need): Finding[] => {
-    const at = { segment: segment.id, line: firstMention(segment, need) };
-    const quantity = needQuantity(
-      { ...need, qty: quantityAt(segment, need, segment.level) },
-      1,
-      dialValues(segment.dials),
-    );
-    if (!quantity.ok) {
-      const facts = { code: 'quantity-problem', need, problem: quantity.problem } as const;
-      return [{ id: `qty:${segment.id}/${need.id}`, weight: 'stop', ...at, facts }];
-    }
-    const findings: Finding[] = [];
-    if (typeof need.qty === 'string' && /[-+*/(]/.test(need.qty)) {
-      const facts = { code: 'computed', need, qty: quantity.value } as const;
-      findings.push({ id: `sum:${segment.id}/${need.id}`, weight: 'note', ...at, facts });
-    }
-    return findings;
-  });
-}
-
-/** Things that nobody knows any more: their cautions are not known either, so nothing goes out with them. */
-function unknownFindings(segment: Segment, things: ThingsByKey): Finding[] {
-  return segment.needs.flatMap((need) =>
-    [need.item, ...need.swaps.map(({ item }) => item)]
-      .filter((item) => !Object.hasOwn(things, item))
-      .map((item): Finding => ({
-        id: `unknown:${segment.id}/${need.id}/${item}`,
-        weight: 'stop',
-        segment: segment.id,
-        line: firstMention(segment, need),
-        facts: { code: 'thing-unknown', item },
-      })),
-  );
 }
 
 /** What does not come out at another level or with the dials of a swap, though it does as the script stands. */
@@ -288,10 +195,4 @@ function seatedFinding(flag: SeatedFlag, session: Session, composed: ComposedSes
     },
     remedy: move,
   };
-}
-
-/** The first line that speaks of a need, where the finding about it belongs. */
-function firstMention(segment: Segment, need: Need): string | undefined {
-  const lines = linesAt(segment, segment.level);
-  return (lines.find(({ text }) => text.includes(`{@${need.id}`)) ?? lines[0])?.id;
 }

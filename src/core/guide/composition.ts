@@ -2,13 +2,13 @@ import type { LevelName } from '../session/levelName.ts';
 import { dialValues } from '../session/dial.ts';
 import type { Line } from '../session/line.ts';
 import { evaluateMinutes, type TimesOfSegment } from '../time/segmentMinutes.ts';
-import { type ThingsByKey, namesOf } from '../materials/thing.ts';
-import { needQuantity, totalMaterials, type MaterialTotal } from '../materials/materials.ts';
+import type { ThingsByKey } from '../materials/thing.ts';
+import { totalMaterials, type MaterialTotal } from '../materials/materials.ts';
 import type { Outcome } from '../outcome.ts';
 import { layOutTape, type Tape } from '../time/tape.ts';
 import { runSheet, sittingSpan, type RunSheet, type TimedSegment } from '../time/runSheet.ts';
-import { roundUp } from '../expressions/expression.ts';
-import { linesAt, quantityAt, valuesAt } from '../session/levels.ts';
+import { amountAtLevel, templateScope } from '../session/asWrittenScope.ts';
+import { linesAt } from '../session/levels.ts';
 import type { LevelChange, Segment, Session } from '../session/session.ts';
 import {
   renderTemplate,
@@ -70,15 +70,14 @@ export function composeSession(session: Session, things: ThingsByKey, settings: 
       segments: session.segments.map((segment) => ({
         id: segment.id,
         dials: dialValues(segment.dials),
-        needs: needsAt(segment, segment.level),
+        needs: segment.needs.map((need) => ({
+          ...amountAtLevel(segment, need, segment.level, things),
+          item: need.item,
+          use: need.use,
+        })),
       })),
     }),
   };
-}
-
-/** The needs of a segment with the quantities of a level. */
-function needsAt(segment: Segment, level: LevelName): Segment['needs'] {
-  return segment.needs.map((need) => ({ ...need, qty: quantityAt(segment, need, level) }));
 }
 
 /** Writes the lines of a segment at its level (or another) and works its minutes out. */
@@ -93,20 +92,6 @@ export function composeSegment(
     answer: line.answer ? renderTemplate(line.answer, scope) : undefined,
   }));
   return { segment, lines, ...evaluateMinutes({ ...segment, values: scope.values }) };
-}
-
-/** What the lines of a segment may refer to, as written at a level: its dials, and the things it names first, for one child. */
-export function templateScope(segment: Segment, things: ThingsByKey, level: LevelName = segment.level): TemplateScope {
-  const values = valuesAt(segment, level);
-  return {
-    values,
-    things: Object.fromEntries(
-      needsAt(segment, level).map((need) => {
-        const quantity = needQuantity(need, 1, values);
-        return [need.id, { ...namesOf(need.item, things), qty: quantity.ok ? roundUp(quantity.value) : 0 }];
-      }),
-    ),
-  };
 }
 
 /** What a level or a tip says beside its lines, for the scope of that level; nothing where it says nothing or does not come out. */

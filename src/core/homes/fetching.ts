@@ -27,12 +27,12 @@ export function fetchOf(
 /** How many of what serves a need another level of its part asks for. */
 function amountAt(
   { segment, sets }: FittedPart,
-  { need, swap, places }: ServedNeed,
+  { need, own, places }: ServedNeed,
   { level, household }: { level: LevelName; household: Household },
 ): number {
   const values = { ...valuesAt(segment, level), ...sets };
   const amount = amountOf(
-    { qty: swap?.qty, places },
+    { qty: own, places },
     { need: { qty: quantityAt(segment, need, level), per: need.per }, values, children: household.children },
   );
   return amount ?? 0;

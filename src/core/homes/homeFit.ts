@@ -1,4 +1,5 @@
 import type { Need, Swap } from '../materials/need.ts';
+import type { Quantity } from '../expressions/quantity.ts';
 import type { Scope } from '../expressions/expression.ts';
 import type { Segment } from '../session/session.ts';
 import type { Home } from './home.ts';
@@ -22,6 +23,8 @@ export interface ServedNeed {
   readonly isAssumed?: boolean | undefined;
   /** How many of it, not rounded. */
   readonly qty: number;
+  /** How many of what is used serve the whole need, where that is said. */
+  readonly own?: Quantity | undefined;
   /** Hollows or places of what is used, where it has any. */
   readonly places?: number | undefined;
 }

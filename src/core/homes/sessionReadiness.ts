@@ -5,7 +5,8 @@ import { USUAL_POLICY, type CautionPolicy } from '../cautions/rules.ts';
 import { preparePart, type PreparedPart } from '../materials/dialSettings.ts';
 import type { StockItem } from '../materials/fitting.ts';
 import { serveParts, type ServedPart } from '../materials/serveParts.ts';
-import type { NeedToServe, PartToServe, ServingOption } from '../materials/serving.ts';
+import { optionsOf } from '../materials/options.ts';
+import type { NeedToServe, PartToServe } from '../materials/serving.ts';
 import { quantityAt, valuesAt } from '../session/levels.ts';
 import type { Segment, Session } from '../session/session.ts';
 import type { Home } from './home.ts';
@@ -47,18 +48,13 @@ function needToServe(
   need: Need,
   { household, things }: { household: Household; things: ThingsByKey },
 ): NeedToServe {
-  const written: ServingOption = { item: need.item, place: 0, fit: 1, sets: {} };
-  const swaps = need.swaps.map(({ item, fit, sets, qty }, index): ServingOption => {
-    const places = Object.hasOwn(things, item) ? things[item]!.places : undefined;
-    return { item, place: index + 1, fit, sets: sets ?? {}, qty, places };
-  });
   return {
     id: needIdIn(segment, need),
     use: need.use,
     per: need.per,
     qty: quantityAt(segment, need, segment.level),
     optional: need.optional,
-    options: [written, ...swaps].filter(({ item }) => isPermitted(item, need, things, household)),
+    options: optionsOf(need, things).filter(({ item }) => isPermitted(item, need, things, household)),
   };
 }
 
@@ -162,6 +158,7 @@ function servedNeed(
     item: option.item,
     swap: option.place === 0 ? undefined : need.swaps[option.place - 1],
     source: source === 'home' ? 'home' : 'kit',
+    own: option.qty,
     places: option.places,
     qty,
   };

@@ -157,3 +157,30 @@ test('a part with an earlier edition of the words is written anew: what the auth
   assert.ok(turned.dials.some(({ name }) => name === 'variant'));
   assert.deepEqual(textsOf(edited(turned, turn('to', 5), turn('to', 8))), texts);
 });
+
+test('what an author changed in the needs stays when a dial turns: amounts, what was taken out, what was added', () => {
+  const pots = partOf('number-pots');
+  const [first, second] = pots.needs;
+  const segment = 'number-pots';
+  const changed = edited(
+    pots,
+    { do: 'change-need', segment, need: second!.id, change: { qty: 'to+3', per: 'child', optional: true } },
+    { do: 'remove-need', segment, need: first!.id },
+    { do: 'add-need', segment, item: 'tray' },
+    { do: 'change-need', segment, need: 'tray', change: { use: 'used-up' } },
+  );
+  const facts = (part: Segment) =>
+    part.needs.map(({ id, item, qty, per, use, optional }) => [id, item, qty, per, use, optional ?? false]);
+  const turned = edited(changed, turn('to', 8));
+  assert.deepEqual(facts(turned), facts(changed));
+  assert.ok(facts(changed).some(([id, , qty, per]) => id === second!.id && qty === 'to+3' && per === 'child'));
+  const kept = JSON.parse(JSON.stringify(turned)) as Segment;
+  const again = edited(kept, turn('to', 6));
+  assert.deepEqual(facts(again), facts(changed));
+  const plain = edited(
+    again,
+    { do: 'change-need', segment, need: second!.id, change: { optional: undefined } },
+    turn('to', 7),
+  );
+  assert.equal(plain.needs.find(({ id }) => id === second!.id)!.optional, undefined);
+});

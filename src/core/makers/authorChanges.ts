@@ -1,8 +1,9 @@
 import { LEVELS, type LevelName } from '../session/levelName.ts';
 import type { GeneratedParts } from './generatedParts.ts';
 import type { Line } from '../session/line.ts';
-import type { LevelChanges, AuthorChanges } from '../session/makerSource.ts';
+import type { AuthorChanges, LevelChanges, NeedChange } from '../session/makerSource.ts';
 import type { Need } from '../materials/need.ts';
+import { takeOver } from '../materials/options.ts';
 import { linesAt } from '../session/levels.ts';
 import type { Segment } from '../session/session.ts';
 
@@ -31,13 +32,46 @@ export function changesOf(
     });
     return change ? [change] : [];
   });
-  const needs = generated.needs.flatMap((need) => {
-    const now = segment.needs.find(({ id }) => id === need.id);
-    return now && now.item !== need.item ? [{ need: need.id, item: now.item }] : [];
+  const needs = needChanges(segment.needs, generated.needs, { former, isFormer });
+  return lines.length > 0 || Object.keys(needs).length > 0 ? { lines, ...needs } : undefined;
+}
+
+const CHANGEABLE = ['qty', 'per', 'use', 'optional'] as const;
+
+/** What differs between the needs of a part and what its maker writes; what is remembered of those not written now stays. */
+function needChanges(
+  now: readonly Need[],
+  generated: readonly Need[],
+  { former = {}, isFormer }: { readonly former?: AuthorChanges | undefined; readonly isFormer: boolean },
+): Omit<AuthorChanges, 'lines'> {
+  const written = new Set(generated.map(({ id }) => id));
+  const isElsewhere = ({ need }: { readonly need: string }) => !written.has(need);
+  const pairs = generated.flatMap((need) => {
+    const standing = now.find(({ id }) => id === need.id);
+    return standing ? [{ need, standing }] : [];
   });
-  const kept = (former?.needs ?? []).filter(({ need }) => !generated.needs.some(({ id }) => id === need));
-  const all = [...needs, ...kept];
-  return lines.length + all.length > 0 ? { lines, needs: all } : undefined;
+  const taken = pairs.flatMap(({ need: { id, item }, standing }) =>
+    standing.item === item ? [] : [{ need: id, item: standing.item }],
+  );
+  const changed = pairs.flatMap(({ need, standing }) => {
+    const fields = CHANGEABLE.filter((field) => (standing[field] ?? false) !== (need[field] ?? false));
+    // What was taken away is remembered as no, since what is not there would not survive being kept.
+    const change = Object.fromEntries(fields.map((field) => [field, standing[field] ?? false])) as NeedChange;
+    return fields.length > 0 ? [{ need: need.id, change }] : [];
+  });
+  const standing = new Set(now.map(({ id }) => id));
+  const remembered = (former.removedNeeds ?? []).filter((id) => !written.has(id));
+  // An earlier edition of the maker had other needs: what lacks was not yet written, what is more is no author's.
+  const removed = [...remembered, ...(isFormer ? [] : [...written].filter((id) => !standing.has(id)))];
+  const wasWritten = new Set([...written, ...(former.removedNeeds ?? [])]);
+  const added = isFormer ? (former.addedNeeds ?? []) : now.filter(({ id }) => !wasWritten.has(id));
+  const lists = {
+    needs: [...taken, ...(former.needs ?? []).filter(isElsewhere)],
+    changedNeeds: [...changed, ...(former.changedNeeds ?? []).filter(isElsewhere)],
+    removedNeeds: removed,
+    addedNeeds: added,
+  };
+  return Object.fromEntries(Object.entries(lists).filter(([, list]) => list.length > 0));
 }
 
 interface LinesNowAndThen {
@@ -86,7 +120,7 @@ export function withChanges(generated: GeneratedParts, changes: AuthorChanges): 
       changes.lines?.find((candidate) => candidate.level === level),
     );
   const lines = { easier: at('easier'), right: at('right'), harder: at('harder') };
-  return { ...generated, lines, needs: generated.needs.map((need) => needWith(need, changes)) };
+  return { ...generated, lines, needs: needsWith(generated.needs, changes) };
 }
 
 function linesWith(generated: readonly Line[], changes: LevelChanges | undefined): readonly Line[] {
@@ -113,10 +147,16 @@ function inOrder(lines: readonly Line[], order: readonly string[]): readonly Lin
   return ordered;
 }
 
-function needWith(need: Need, { needs = [] }: AuthorChanges): Need {
-  const taken = needs.find((change) => change.need === need.id);
-  const swap = taken && need.swaps.find(({ item }) => item === taken.item);
-  if (!swap) return need;
-  const former = { item: need.item, fit: 1, why: '' };
-  return { ...need, item: swap.item, swaps: [former, ...need.swaps.filter((candidate) => candidate !== swap)] };
+/** The needs of a maker as the author has them. One of the author's own gives way to one of the maker under its name. */
+function needsWith(generated: readonly Need[], changes: AuthorChanges): readonly Need[] {
+  const { needs = [], changedNeeds = [], removedNeeds = [], addedNeeds = [] } = changes;
+  const standing = generated
+    .filter(({ id }) => !removedNeeds.includes(id))
+    .map((need): Need => {
+      const item = needs.find((change) => change.need === need.id)?.item;
+      const taken = item === undefined ? need : (takeOver(need, item, {})?.need ?? need);
+      const { optional, ...change } = changedNeeds.find((change) => change.need === need.id)?.change ?? {};
+      return { ...taken, ...change, ...(optional !== undefined && { optional: optional || undefined }) } as Need;
+    });
+  return [...standing, ...addedNeeds.filter(({ id }) => !generated.some((need) => need.id === id))];
 }

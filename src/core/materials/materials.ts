@@ -1,11 +1,11 @@
+import { amountFor, type Amount } from './amount.ts';
 import type { Need } from './need.ts';
-import type { Quantity } from '../expressions/quantity.ts';
 import { byCodeUnit } from '../ordering.ts';
 import { err, ok, type Outcome } from '../outcome.ts';
-import { evaluateQuantity, roundUp, type ExpressionProblem, type Scope } from '../expressions/expression.ts';
+import { roundUp, type ExpressionProblem, type Scope } from '../expressions/expression.ts';
 
 /** A need as far as it is counted. */
-export type CountedNeed = Pick<Need, 'item' | 'per' | 'use'> & { readonly qty: Quantity };
+type CountedNeed = Pick<Need, 'item' | 'use'> & Amount;
 
 /** The needs of a session's parts, and for how many children. */
 export interface MaterialsInput {
@@ -74,17 +74,9 @@ export function totalMaterials({ children, segments }: MaterialsInput): Outcome<
   const uses: ThingUse[] = [];
   for (const [segmentIndex, segment] of segments.entries())
     for (const [needIndex, need] of segment.needs.entries()) {
-      const quantity = needQuantity(need, children, segment.dials);
+      const quantity = amountFor(need, children, segment.dials);
       if (!quantity.ok) return err({ segment: segmentIndex, need: needIndex, problem: quantity.problem });
       uses.push({ segment: segment.id, item: need.item, use: need.use, qty: quantity.value });
     }
   return ok(tallyThings(uses));
-}
-
-/** How much one need takes with so many children, not rounded. */
-export function needQuantity(need: CountedNeed, children: number, dials: Scope): Outcome<number, ExpressionProblem> {
-  const quantity = evaluateQuantity(need.qty, dials);
-  if (!quantity.ok) return quantity;
-  const total = need.per === 'child' ? quantity.value * children : quantity.value;
-  return Number.isFinite(total) ? ok(total) : err({ code: 'not-finite', at: String(need.qty) });
 }

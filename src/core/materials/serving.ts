@@ -1,5 +1,6 @@
 import type { Quantity } from '../expressions/quantity.ts';
-import { evaluateQuantity, type Scope } from '../expressions/expression.ts';
+import type { Scope } from '../expressions/expression.ts';
+import { amountFor } from './amount.ts';
 
 /** A thing that may serve a need at a home. */
 export interface ServingOption {
@@ -53,12 +54,7 @@ export function amountOf(
   option: Pick<ServingOption, 'qty' | 'places'>,
   { need, values, children }: { need: Pick<NeedToServe, 'qty' | 'per'>; values: Scope; children: number },
 ): number | null {
-  const each = evaluateQuantity(need.qty, values);
-  if (!each.ok) return null;
-  const whole = need.per === 'child' ? each.value * children : each.value;
-  if (!Number.isFinite(whole)) return null;
-  if (option.qty === undefined) return whole;
-  const places: Scope = option.places === undefined ? {} : { places: option.places };
-  const own = evaluateQuantity(option.qty, { ...values, ...places, need: whole });
-  return own.ok ? own.value : null;
+  const { qty, per } = need;
+  const amount = amountFor({ qty, per, own: option.qty, places: option.places }, children, values);
+  return amount.ok ? amount.value : null;
 }

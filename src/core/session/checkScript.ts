@@ -205,12 +205,16 @@ function checkAt(script: Script, { values, when, level }: Setting, places: Place
       quantityAt(script, need, level),
       own ? `levels.${level}.qty.${need.id}` : `needs[${index}].qty`,
     );
+    const withPlaces = (item: string): Scope => ({
+      ...values,
+      ...(Object.hasOwn(places, item) && { places: places[item]! }),
+    });
+    if (need.taken?.qty !== undefined && amount !== null)
+      tryQuantity(need.taken.qty, `needs[${index}].taken.qty`, { ...withPlaces(need.item), need: amount });
     need.swaps.forEach(({ item, qty }, swapIndex) => {
       const path = `needs[${index}].swaps[${swapIndex}]`;
       if (item === need.item) problems.push({ path: `${path}.item`, fault: { code: 'swap-for-itself', item } });
-      const hollows: Scope = Object.hasOwn(places, item) ? { places: places[item]! } : {};
-      if (qty !== undefined && amount !== null)
-        tryQuantity(qty, `${path}.qty`, { ...values, ...hollows, need: amount });
+      if (qty !== undefined && amount !== null) tryQuantity(qty, `${path}.qty`, { ...withPlaces(item), need: amount });
     });
   });
   for (const part of ['setup', 'together', 'alone', 'tidy', 'wait'] as const) {

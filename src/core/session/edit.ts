@@ -1,8 +1,9 @@
 import type { LevelName } from './levelName.ts';
-import { isNumberDial, type Dial } from './dial.ts';
+import { dialValues, isNumberDial, type Dial } from './dial.ts';
 import type { Line } from './line.ts';
 import type { MakerProblem } from './makerProblem.ts';
 import type { Need } from '../materials/need.ts';
+import { takeOver } from '../materials/options.ts';
 import { err, ok, type Outcome } from '../outcome.ts';
 import { linesAt } from './levels.ts';
 import type { Segment, Session, TripleOfQuantities } from './session.ts';
@@ -220,15 +221,13 @@ function turnDials(segment: Segment, values: Readonly<Record<string, number | st
   return ok({ ...segment, dials });
 }
 
-/** Puts a swap in the place of what the script says; the former thing becomes a swap. */
+/** Puts a swap in the place of what the script says, or back what it said before, with the dials that go with it. */
 function useSwap(segment: Segment, needId: string, item: string): Outcome<Segment, EditProblem> {
   const need = segment.needs.find(({ id }) => id === needId);
-  const swap = need?.swaps.find((candidate) => candidate.item === item);
-  if (!need || !swap) return err({ code: 'no-such-part', part: needId });
-  const former = { item: need.item, fit: 1, why: '' };
-  const swaps = [former, ...need.swaps.filter((candidate) => candidate !== swap)];
-  const needs = segment.needs.map((other) => (other === need ? { ...need, item, swaps } : other));
-  return turnDials({ ...segment, needs }, swap.sets ?? {});
+  const taken = need && takeOver(need, item, dialValues(segment.dials));
+  if (!taken) return err({ code: 'no-such-part', part: needId });
+  const needs = segment.needs.map((other) => (other === need ? taken.need : other));
+  return turnDials({ ...segment, needs }, taken.dials);
 }
 
 function changeSegment(

@@ -1,5 +1,7 @@
 import type { LevelName } from './levelName.ts';
 import type { Line } from './line.ts';
+import type { Quantity } from '../expressions/quantity.ts';
+import type { Need } from '../materials/need.ts';
 import type { Accent } from '../sounds/accents.ts';
 import type { WordGameEnd } from '../games/wordGames.ts';
 import type { CurrencyName } from '../numbers/currencies.ts';
@@ -96,4 +98,18 @@ export interface AuthorChanges {
   readonly lines?: readonly LevelChanges[] | undefined;
   /** Swaps taken over: what stands in the place of what the maker says. */
   readonly needs?: readonly { readonly need: string; readonly item: string }[] | undefined;
+  /** Amounts and uses that the author set otherwise. */
+  readonly changedNeeds?: readonly { readonly need: string; readonly change: NeedChange }[] | undefined;
+  /** Needs that the author took out, by id. */
+  readonly removedNeeds?: readonly string[] | undefined;
+  /** Needs of the author's own, behind those of the maker. */
+  readonly addedNeeds?: readonly Need[] | undefined;
+}
+
+/** What an author sets otherwise of a need. */
+export interface NeedChange {
+  readonly qty?: Quantity | undefined;
+  readonly per?: Need['per'] | undefined;
+  readonly use?: Need['use'] | undefined;
+  readonly optional?: boolean | undefined;
 }

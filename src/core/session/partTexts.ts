@@ -1,10 +1,8 @@
 import type { TextKind } from '../cautions/words/readWords.ts';
 import { formatPieces, renderTemplate, type TemplateScope } from '../expressions/template.ts';
-import { roundUp } from '../expressions/expression.ts';
-import { needQuantity } from '../materials/materials.ts';
-import { namesOf, type ThingsByKey } from '../materials/thing.ts';
-import { levelsOf, linesAt, quantityAt, valuesAt } from './levels.ts';
-import type { LevelName } from './levelName.ts';
+import type { ThingsByKey } from '../materials/thing.ts';
+import { templateScope } from './asWrittenScope.ts';
+import { levelsOf, linesAt } from './levels.ts';
 import type { Segment } from './session.ts';
 
 /** Something that a part says to a home, written out. */
@@ -32,13 +30,13 @@ export function textsOfPart(segment: Segment, things: ThingsByKey): PartText[] {
     if (text) texts.push({ kind, text, isTalk: TALK.includes(kind), ...more });
   };
   for (const level of levelsOf(segment)) {
-    const scope = scopeAt(segment, level, things);
+    const scope = templateScope(segment, things, level);
     for (const { id, kind, text, answer } of linesAt(segment, level)) {
       add(kind, written(text, scope), { line: id });
       add('read', answer && written(answer, scope), { line: id, isAnswer: true });
     }
   }
-  const scope = scopeAt(segment, segment.level, things);
+  const scope = templateScope(segment, things, segment.level);
   for (const level of ['easier', 'harder'] as const)
     add('note', segment.levels[level]?.text && written(segment.levels[level].text, scope));
   for (const text of [segment.access, segment.where, segment.surface, segment.seating]) add('note', text);
@@ -55,13 +53,4 @@ export function textsOfPart(segment: Segment, things: ThingsByKey): PartText[] {
 function written(text: string, scope: TemplateScope): string {
   const rendered = renderTemplate(text, scope);
   return rendered.ok ? formatPieces(rendered.value) : text;
-}
-
-function scopeAt(segment: Segment, level: LevelName, things: ThingsByKey): TemplateScope {
-  const values = valuesAt(segment, level);
-  const named = segment.needs.map((need) => {
-    const quantity = needQuantity({ ...need, qty: quantityAt(segment, need, level) }, 1, values);
-    return [need.id, { ...namesOf(need.item, things), qty: quantity.ok ? roundUp(quantity.value) : 0 }] as const;
-  });
-  return { values, things: Object.fromEntries(named) };
 }

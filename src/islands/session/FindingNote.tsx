@@ -1,5 +1,5 @@
 import type { ThingsByKey } from '../../core/materials/thing.ts';
-import type { Finding } from '../../core/checks/findings.ts';
+import type { Finding } from '../../core/checks/finding.ts';
 import type { Edit } from '../../core/session/edit.ts';
 import { describeFinding } from '../../messages/findings.ts';
 

@@ -1,10 +1,13 @@
 import { dialValues } from '../../core/session/dial.ts';
 import type { Need } from '../../core/materials/need.ts';
 import type { Quantity } from '../../core/expressions/quantity.ts';
-import type { ThingsByKey } from '../../core/materials/thing.ts';
+import { amountFor } from '../../core/materials/amount.ts';
+import { namesOf, type ThingsByKey } from '../../core/materials/thing.ts';
+import { amountAtLevel } from '../../core/session/asWrittenScope.ts';
+import { countThing } from '../../messages/fits.ts';
 import { useId, useState } from 'react';
 import type { Edit } from '../../core/session/edit.ts';
-import { evaluateQuantity } from '../../core/expressions/expression.ts';
+import { evaluateQuantity, roundUp } from '../../core/expressions/expression.ts';
 import type { Segment } from '../../core/session/session.ts';
 import { describeExpressionProblem } from '../../messages/expressions.ts';
 
@@ -26,7 +29,8 @@ export function NeedsEditor({ segment, things, onEdit }: NeedsEditorProps) {
             <li key={need.id}>
               <NeedRow
                 {...{ need, segment, onEdit }}
-                name={things[need.item]?.many ?? need.item}
+                name={namesOf(need.item, things).many}
+                things={things}
                 onProblem={setProblem}
               />
             </li>
@@ -43,14 +47,15 @@ export function NeedsEditor({ segment, things, onEdit }: NeedsEditorProps) {
   );
 }
 
-interface NeedRowProps extends Pick<NeedsEditorProps, 'segment' | 'onEdit'> {
+interface NeedRowProps extends NeedsEditorProps {
   readonly need: Need;
   readonly name: string;
   /** Says what is wrong; nothing when all is well again. */
   readonly onProblem: (problem: string) => void;
 }
 
-function NeedRow({ need, name, segment, onEdit, onProblem }: NeedRowProps) {
+function NeedRow({ need, name, segment, things, onEdit, onProblem }: NeedRowProps) {
+  const asked = need.taken ? namesOf(need.taken.from, things).many : name;
   const change = (to: Partial<Need>) => onEdit({ do: 'change-need', segment: segment.id, need: need.id, change: to });
   const setQty = (typed: string) => {
     const qty: Quantity = typed.trim() !== '' && !Number.isNaN(Number(typed)) ? Number(typed) : typed.trim();
@@ -63,12 +68,13 @@ function NeedRow({ need, name, segment, onEdit, onProblem }: NeedRowProps) {
       <input
         key={String(need.qty)}
         className="w-24"
-        aria-label={`How many ${name}`}
+        aria-label={`How many ${asked}`}
         defaultValue={String(need.qty)}
         onBlur={(event) => setQty(event.target.value)}
         onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
       />{' '}
-      <strong>{name}</strong>{' '}
+      <strong>{asked}</strong>
+      {need.taken && <TakenNote {...{ need, segment, things, asked, onEdit }} />}{' '}
       <select
         className="select select-sm"
         aria-label={`${name}: for whom`}
@@ -102,6 +108,27 @@ function NeedRow({ need, name, segment, onEdit, onProblem }: NeedRowProps) {
         onClick={() => onEdit({ do: 'remove-need', segment: segment.id, need: need.id })}
       >
         take out
+      </button>
+    </>
+  );
+}
+
+interface TakenNoteProps extends Pick<NeedRowProps, 'need' | 'segment' | 'things' | 'onEdit'> {
+  /** What the script asked for, as many. */
+  readonly asked: string;
+}
+
+/** What will do instead of what was asked for, and the way back. */
+function TakenNote({ need, segment, things, asked, onEdit }: TakenNoteProps) {
+  const amount = amountFor(amountAtLevel(segment, need, segment.level, things), 1, dialValues(segment.dials));
+  const putBack = () => onEdit({ do: 'use-swap', segment: segment.id, need: need.id, item: need.taken!.from });
+  return (
+    <>
+      {' '}
+      are asked for; <strong>{countThing(need.item, amount.ok ? roundUp(amount.value) : 0, things)}</strong> will do
+      instead.{' '}
+      <button type="button" onClick={putBack}>
+        put {asked} back
       </button>
     </>
   );

@@ -3,7 +3,7 @@ import type { ThingsByKey } from '../../core/materials/thing.ts';
 import { DndContext, closestCenter, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { useMemo, useState } from 'react';
-import type { Finding } from '../../core/checks/findings.ts';
+import type { Finding } from '../../core/checks/finding.ts';
 import type { ComposedSegment } from '../../core/guide/composition.ts';
 import type { Edit } from '../../core/session/edit.ts';
 import { reportSpread, spreadOf } from '../../core/time/minutes.ts';

@@ -1,5 +1,6 @@
 import type { ThingsByKey } from '../../core/materials/thing.ts';
-import { composeSegment, templateScope, type ComposedSegment } from '../../core/guide/composition.ts';
+import { composeSegment, type ComposedSegment } from '../../core/guide/composition.ts';
+import { templateScope } from '../../core/session/asWrittenScope.ts';
 import type { Segment } from '../../core/session/session.ts';
 import { today } from '../clock.ts';
 import { readSession, readSessions, replaceSession, type KeptSession } from '../db/repositories/sessions.ts';

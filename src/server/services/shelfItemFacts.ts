@@ -1,6 +1,7 @@
 import { cautionsOverAges, type CautionOverAges } from '../../core/cautions/cautions.ts';
 import { evaluateQuantity, roundUp } from '../../core/expressions/expression.ts';
-import { composeSegment, templateScope, writeNote, type ComposedLine } from '../../core/guide/composition.ts';
+import { composeSegment, writeNote, type ComposedLine } from '../../core/guide/composition.ts';
+import { templateScope } from '../../core/session/asWrittenScope.ts';
 import { asUsed } from '../../core/homes/household.ts';
 import type { Swap } from '../../core/materials/need.ts';
 import { namesOf } from '../../core/materials/thing.ts';
