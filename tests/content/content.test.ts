@@ -23,6 +23,8 @@ import { FIXED_NUMBERS, NAMED_ONLY } from './reasons.ts';
 
 /** Everything a home can be sent, at every level, at every end of a dial and with every swap. `CONTENT=all` also turns dials in pairs. */
 const EVERYTHING = process.env.CONTENT === 'all';
+/** Otherwise a third of the settings of each activity. */
+const SHARE = EVERYTHING ? 1 : 3;
 /** Stands where the script's own thing is not to be had; it is never permitted, so the swap is taken. */
 const NOWHERE: Thing = {
   key: 'nowhere',
@@ -88,9 +90,10 @@ function swapSettings({ needs }: ShelfActivity): ReadonlyMap<number, Swap>[] {
 function settingsOf(activity: ShelfActivity): Setting[] {
   // A maker’s lines are written anew at each turn of a dial, and tried with the makers.
   const turned = activity.made ? [activity.dials] : dialSettings(activity.dials);
-  return turned.flatMap((dials) =>
+  const settings = turned.flatMap((dials) =>
     swapSettings(activity).flatMap((swaps) => [1, 2].map((children) => ({ dials, swaps, children }))),
   );
+  return settings.filter((_, index) => index === 0 || (index + activity.key.length) % SHARE === 0);
 }
 
 function guideFor(activity: ShelfActivity, { dials, swaps, children }: Setting): { guide: Guide; segment: Segment } {
