@@ -82,4 +82,5 @@ export const needChange = () =>
     per: string().oneOf(['home', 'child'] as const),
     use: string().oneOf(['lasting', 'used-up'] as const),
     optional: boolean(),
+    eaten: boolean(),
   });

@@ -1,6 +1,13 @@
+import { counted } from './counted.ts';
 import { listOr } from './listOr.ts';
 import type { GuideWords } from './guideWords.ts';
 import { dayInWords } from './dates.ts';
+
+/** After a preposition, as all of these stand. */
+const minutes = (count: number) =>
+  counted(count, 'ar', { one: 'دقيقة', two: 'دقيقتين', few: '# دقائق', many: '# دقيقة', other: '# دقيقة' });
+const days = (count: number) =>
+  counted(count, 'ar', { one: 'يوم', two: 'يومين', few: '# أيام', many: '# يومًا', other: '# يوم' });
 
 export const ar: GuideWords = {
   language: 'ar',
@@ -11,9 +18,10 @@ export const ar: GuideWords = {
     `مرحبًا ${home}،\n\n«${title}» جاهز ليوم ${on}. ما تحضرونه وما تقولونه كله هنا:\n\n${link}\n\nهذا الرابط لكم وحدكم، فلا تشاركوه من فضلكم. لا حاجة إلى شراء شيء، ويمكنكم التوقف متى شئتم.\n\n${programme}\n`,
   forChildren: (names) => `من أجل ${new Intl.ListFormat('ar').format(names)}`,
   changedOn: (day) => `تغيّر هذا الدليل يوم ${day}. إن كنتم قد طبعتموه فاطبعوه من جديد.`,
-  aboutMinutes: (likely) => `نحو ${likely} دقيقة`,
-  betweenMinutes: (low, high) => `في معظم البيوت: من ${low} إلى ${high} دقيقة`,
-  setupMinutes: (minutes) => `${minutes} دقيقة للتحضير`,
+  aboutMinutes: (likely) => `نحو ${minutes(likely)}`,
+  betweenMinutes: (low, high) => `في معظم البيوت: من ${low} إلى ${minutes(high)}`,
+  setupMinutes: (count) => `التحضير في ${minutes(count)}`,
+  leaveIt: (count) => `اتركوه نحو ${minutes(count)} ثم عودوا إليه.`,
   fetch: 'أحضروا',
   nothingToFetch: 'لا شيء.',
   insteadOf: (things) => `بدلًا من ${things}`,
@@ -21,7 +29,7 @@ export const ar: GuideWords = {
     `إن لم يكن عندكم ${name}: ${elseDo.length > 0 ? `يصلح أيضًا ${listOr(elseDo, 'ar')}، أو اتركوا` : 'اتركوا'} هذا الجزء ليوم آخر.`,
   fromKit: (programme, some) => `${some === undefined ? '' : `${some} منها `}في كيس من ${programme}، اطلبوه`,
   before: 'قبل الموعد',
-  daysBefore: (days) => (days === 0 ? 'في اليوم نفسه' : days === 1 ? 'في المساء السابق' : `قبل ${days} أيام`),
+  daysBefore: (count) => (count === 0 ? 'في اليوم نفسه' : count === 1 ? 'في المساء السابق' : `قبل ${days(count)}`),
   next: 'التالي',
   back: 'السابق',
   oneAtATime: 'خطوة خطوة',

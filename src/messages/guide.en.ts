@@ -1,6 +1,9 @@
+import { counted } from './counted.ts';
 import { listOr } from './listOr.ts';
 import type { GuideWords } from './guideWords.ts';
 import { dayInWords } from './dates.ts';
+
+const minutes = (count: number) => counted(count, 'en-GB', { one: '# minute', other: '# minutes' });
 
 export const en: GuideWords = {
   language: 'en',
@@ -11,9 +14,10 @@ export const en: GuideWords = {
     `Hello ${home},\n\n“${title}” is ready for ${on}. What to fetch and what to say is all here:\n\n${link}\n\nThe link is yours alone; please do not pass it on. Nothing has to be bought, and you may stop at any time.\n\n${programme}\n`,
   forChildren: (names) => `for ${new Intl.ListFormat('en').format(names)}`,
   changedOn: (day) => `This guide changed on ${day}. If you have printed it, print it again.`,
-  aboutMinutes: (likely) => `about ${likely} minutes`,
-  betweenMinutes: (low, high) => `most homes: ${low} to ${high} minutes`,
-  setupMinutes: (minutes) => `${minutes} minutes to set up`,
+  aboutMinutes: (likely) => `about ${minutes(likely)}`,
+  betweenMinutes: (low, high) => `most homes: ${low} to ${minutes(high)}`,
+  setupMinutes: (count) => `${minutes(count)} to set up`,
+  leaveIt: (count) => `Leave it for about ${minutes(count)}, then come back to it.`,
   fetch: 'Fetch',
   nothingToFetch: 'Nothing at all.',
   insteadOf: (things) => `instead of ${things}`,

@@ -1,6 +1,9 @@
+import { counted } from './counted.ts';
 import { listOr } from './listOr.ts';
 import type { GuideWords } from './guideWords.ts';
 import { dayInWords } from './dates.ts';
+
+const minutos = (count: number) => counted(count, 'es', { one: '# minuto', other: '# minutos' });
 
 export const es: GuideWords = {
   language: 'es',
@@ -11,9 +14,10 @@ export const es: GuideWords = {
     `Hola, ${home}:\n\n«${title}» está listo para el ${on}. Qué buscar y qué decir, todo está aquí:\n\n${link}\n\nEl enlace es solo suyo; por favor, no lo compartan. No hace falta comprar nada y pueden parar cuando quieran.\n\n${programme}\n`,
   forChildren: (names) => `para ${new Intl.ListFormat('es').format(names)}`,
   changedOn: (day) => `Esta guía cambió el ${day}. Si la tenían impresa, impriman la nueva.`,
-  aboutMinutes: (likely) => `unos ${likely} minutos`,
-  betweenMinutes: (low, high) => `en la mayoría de las casas: de ${low} a ${high} minutos`,
-  setupMinutes: (minutes) => `${minutes} minutos para prepararlo`,
+  aboutMinutes: (likely) => `${likely === 1 ? 'más o menos' : 'unos'} ${minutos(likely)}`,
+  betweenMinutes: (low, high) => `en la mayoría de las casas: de ${low} a ${minutos(high)}`,
+  setupMinutes: (count) => `${minutos(count)} para prepararlo`,
+  leaveIt: (count) => `Déjenlo ${count === 1 ? 'más o menos' : 'unos'} ${minutos(count)} y vuelvan después.`,
   fetch: 'Busquen',
   nothingToFetch: 'Nada.',
   insteadOf: (things) => `en lugar de ${things}`,

@@ -67,10 +67,11 @@ function partLines(segment: GuideSegment, step: number, words: GuideWords): Shee
       line('strong', `${words.levels[weight]}: ${cautionText(words, rule, weight, own)}`),
     ),
     ...(level?.note ? [line('soft', level.note)] : []),
-    ...(level?.lines ?? []).flatMap(({ kind, text, answer, why, role }) => [
+    ...(level?.lines ?? []).flatMap(({ kind, text, answer, why, wait, role }) => [
       line('line', `${role ? words.roles[role] : words.kinds[kind]}: ${text}`),
       ...(answer ? [line('soft', `→ ${answer}`)] : []),
       ...(why ? [line('soft', why)] : []),
+      ...(wait ? [line('soft', words.leaveIt(wait))] : []),
     ]),
   ];
 }

@@ -14,6 +14,8 @@ export interface GuideWords {
   readonly aboutMinutes: (likely: number) => string;
   readonly betweenMinutes: (low: number, high: number) => string;
   readonly setupMinutes: (minutes: number) => string;
+  /** Behind the line after which something dries, rises or freezes. */
+  readonly leaveIt: (minutes: number) => string;
   readonly fetch: string;
   readonly nothingToFetch: string;
   readonly insteadOf: (things: string) => string;

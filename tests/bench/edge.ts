@@ -10,7 +10,7 @@ import { guideToken, hashToken } from '../../src/server/http/secrets.ts';
 import { signInByPost } from '../support/signIn.ts';
 import { CHROMIUM } from '../support/chromium.ts';
 import { waiting } from './waiting.ts';
-import { SECRET, startServer, startTestDatabase } from '../support/app.ts';
+import { SECRET, startServer, startDemoDatabase } from '../support/app.ts';
 
 type Report = (name: string, text: string) => void;
 
@@ -24,7 +24,7 @@ const HOMES = 288;
 /** What the server gives out, how heavy it is, and how long others wait while somebody has much to do. */
 export async function edgeOfServer(report: Report): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), 'footstool-bench-'));
-  const records = await startTestDatabase();
+  const records = await startDemoDatabase();
   Object.assign(process.env, { DATABASE_URL: records.url, FOOTSTOOL_SECRET: SECRET });
   const server = await startServer(records.url, folder);
   try {

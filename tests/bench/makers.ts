@@ -5,7 +5,7 @@ import { chromium } from '@playwright/test';
 import playwrightConfig from '../../playwright.config.ts';
 import { payingWays } from '../../src/core/numbers/coins.ts';
 import { MAKERS } from '../../src/core/makers/makers.ts';
-import { startServer, startTestDatabase } from '../support/app.ts';
+import { startServer, startDemoDatabase } from '../support/app.ts';
 
 type Report = (name: string, text: string) => void;
 
@@ -15,7 +15,7 @@ const ROUNDS = 10;
 /** In Chromium: from turning a number dial to the changed picture in the page, for every maker, in frames of 16 ms. */
 export async function dialToPicture(report: Report): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), 'footstool-bench-'));
-  const database = await startTestDatabase();
+  const database = await startDemoDatabase();
   const server = await startServer(database.url, folder);
   const browser = await chromium.launch(playwrightConfig.use!.launchOptions);
   const page = await browser.newPage();

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import { CHROMIUM } from '../support/chromium.ts';
-import { startServer, startTestDatabase } from '../support/app.ts';
+import { startServer, startDemoDatabase } from '../support/app.ts';
 
 type Report = (name: string, text: string) => void;
 
@@ -14,7 +14,7 @@ const ROUNDS = 4;
 /** In Chromium: from a letter to the painted frame, in a line whose words are checked, against the same line unchecked. */
 export async function typingInALine(report: Report): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), 'footstool-bench-'));
-  const database = await startTestDatabase();
+  const database = await startDemoDatabase();
   const server = await startServer(database.url, folder);
   const browser = await chromium.launch(CHROMIUM);
   try {

@@ -94,6 +94,25 @@ export async function expectAccessible(page: Page): Promise<void> {
   await expectNoViolation(axeOn(page).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']));
 }
 
+/** `npm run soak` looks at everything that is much alike; the other tests at a third of it. */
+export const EVERYTHING = process.env.FOOTSTOOL_SOAK === '1';
+
+/** Every third of a list, or all of it in `npm run soak`. */
+export function shareOf<Value>(list: readonly Value[]): readonly Value[] {
+  return list.filter((_, index) => EVERYTHING || index % 3 === 0);
+}
+
+/** Nothing is wider than a window of half the usual width, which is what 200 % zoom makes of it. */
+export async function expectToFitAtTwiceTheSize(page: Page): Promise<void> {
+  const { width, height } = page.viewportSize()!;
+  await page.setViewportSize({ width: width / 2, height: height / 2 });
+  const overflow = await page.evaluate(
+    () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+  );
+  expect(overflow, page.url()).toBeLessThanOrEqual(1);
+  await page.setViewportSize({ width, height });
+}
+
 /** As `expectAccessible`; in the dark what depends on colour is looked at again, since nothing else changes with it. */
 export async function expectAccessibleInLightAndDark(page: Page): Promise<void> {
   await expectAccessible(page);

@@ -273,15 +273,15 @@ test('calc answers or refuses whatever it is given in one line, without a stack,
     })),
     stock: Array.from({ length: 90 }, (_, option) => ({ item: `i${option}`, qty: 3 })),
   });
-  const began = Date.now();
   const { stdout } = calc('swaps', `${wide}\n[[[\n{"youngestMonths":30,"needs":[],"stock":[]}\n`, '--lines');
   const answers = stdout
     .trim()
     .split('\n')
-    .map((line) => JSON.parse(line) as { error?: string; covered?: number });
+    .map((line) => JSON.parse(line) as { error?: string; covered?: number; proved?: boolean });
   assert.equal(answers.length, 3);
-  assert.match(answers[0]!.error!, /took longer than .* seconds/);
+  // Too much to be proved, and answered all the same.
+  assert.ok(answers[0]!.covered! > 60, stdout.slice(0, 200));
+  assert.equal(answers[0]!.proved, false);
   assert.match(answers[1]!.error!, /not JSON/);
   assert.equal(answers[2]!.covered, 0);
-  assert.ok(Date.now() - began < 20_000);
 });

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { after, before, test } from 'node:test';
 import { DEMO } from '../../src/server/demo.ts';
 import { signInByPost } from '../support/signIn.ts';
-import { startServer, startTestDatabase, type TestDatabase, type TestServer } from '../support/app.ts';
+import { startServer, startDemoDatabase, type TestDatabase, type TestServer } from '../support/app.ts';
 
 let database: TestDatabase;
 let server: TestServer;
@@ -14,7 +14,7 @@ let folder = '';
 
 before(async () => {
   folder = mkdtempSync(join(tmpdir(), 'footstool-http-'));
-  database = await startTestDatabase();
+  database = await startDemoDatabase();
   server = await startServer(database.url, folder);
   cookie = await signInByPost(server.address, DEMO.people[0]);
 });

@@ -191,12 +191,10 @@ test('a tray of more pages than anybody prints is refused before it is laid out'
     things: [],
   }));
   await importFile(at.owner, { format: 'footstool', version: 1, homes: others });
-  const began = performance.now();
   await assert.rejects(
     startPrinting(at.owner, id, { for: 'all', version: 'usual' }),
     (error: EdgeError) => error.code === 'wrong-input' && /about \d+ pages/.test(error.details.problems![0]!.message),
   );
-  assert.ok(performance.now() - began < 1000);
   const preview = await readTray(at.owner, id, { for: 'kit', version: 'usual' }, { mostHomes: 24 });
   assert.equal(preview.left, 292 - 24);
   await refuses(

@@ -4,12 +4,12 @@ import { tmpdir } from 'node:os';
 import { test } from 'node:test';
 import { QueryTypes, Sequelize } from 'sequelize';
 import { guideToken } from '../../src/server/http/secrets.ts';
-import { SECRET, startServer, startTestDatabase } from '../support/app.ts';
+import { SECRET, startServer, startDemoDatabase } from '../support/app.ts';
 
 test('an answer that comes while the records are away, of a guide that nobody opened here, stays in the page until it is taken', async () => {
   process.env.FOOTSTOOL_SECRET = SECRET;
   const folder = mkdtempSync(`${tmpdir()}/footstool-reply-`);
-  const database = await startTestDatabase();
+  const database = await startDemoDatabase();
   const server = await startServer(database.url, folder);
   try {
     const records = new Sequelize(database.url, { dialect: 'postgres', logging: false });

@@ -7,7 +7,7 @@ import { addProgramme } from '../../src/cli/seed.ts';
 import { closeDatabase, database } from '../../src/server/db/connection.ts';
 import { DEMO } from '../../src/server/demo.ts';
 import { signInByPost } from '../support/signIn.ts';
-import { startServer, startTestDatabase, type TestDatabase, type TestServer } from '../support/app.ts';
+import { startServer, startDemoDatabase, type TestDatabase, type TestServer } from '../support/app.ts';
 
 const PAGES = join(import.meta.dirname, '../../src/pages');
 /** A request that goes on so long is without a bound; no measure of speed, which the bench takes. */
@@ -27,7 +27,7 @@ const known: Record<string, string[]> = {};
 let secrets: string[] = [];
 
 before(async () => {
-  records = await startTestDatabase();
+  records = await startDemoDatabase();
   folder = mkdtempSync(join(tmpdir(), 'footstool-routes-'));
   process.env.DATABASE_URL = records.url;
   server = await startServer(records.url, folder);

@@ -8,7 +8,7 @@ import { closeDatabase, database } from '../../src/server/db/connection.ts';
 import { DEMO } from '../../src/server/demo.ts';
 import { guideToken } from '../../src/server/http/secrets.ts';
 import { signInByPost } from '../support/signIn.ts';
-import { SECRET, startServer, startTestDatabase, type TestDatabase, type TestServer } from '../support/app.ts';
+import { SECRET, startServer, startDemoDatabase, type TestDatabase, type TestServer } from '../support/app.ts';
 
 let records: TestDatabase;
 let servers: TestServer[];
@@ -16,7 +16,7 @@ let folder: string;
 let links: { id: string; language: string }[];
 
 before(async () => {
-  records = await startTestDatabase();
+  records = await startDemoDatabase();
   folder = mkdtempSync(join(tmpdir(), 'footstool-served-'));
   // A database that is frozen here is given up as soon as one is in use.
   const patience = { FOOTSTOOL_MS_TO_CONNECT: '3000' };

@@ -64,6 +64,23 @@ export async function startTestDatabase<State>(filled?: Filling<State>): Promise
   };
 }
 
+/** A throw-away database that holds the demo, as the first start leaves it; its letters have gone out before. */
+export function startDemoDatabase(): Promise<TestDatabase> {
+  return startTestDatabase({
+    name: 'demo',
+    fill: (url) => {
+      const folder = mkdtempSync(join(tmpdir(), 'footstool-demo-'));
+      seed(testEnvironment(url, folder, 4321));
+      rmSync(folder, { recursive: true, force: true });
+      return Promise.resolve({});
+    },
+  });
+}
+
+function seed(environment: NodeJS.ProcessEnv): void {
+  execFileSync(join(ROOT, 'bin/footstool'), ['seed'], { env: environment, stdio: ['ignore', 'ignore', 'inherit'] });
+}
+
 /** The environment of a server or command that works on a test database. */
 export function testEnvironment(databaseUrl: string, folder: string, port: number): NodeJS.ProcessEnv {
   return {
@@ -90,13 +107,9 @@ export interface TestServer {
   stop(): Promise<void>;
 }
 
-/** Loads the demo and serves the built application on a free port; answers once it is up. */
+/** Serves the built application on a free port, over a database that holds the demo; answers once it is up. */
 export async function startServer(databaseUrl: string, folder: string): Promise<TestServer> {
   const port = await testPort();
-  execFileSync(join(ROOT, 'bin/footstool'), ['seed'], {
-    env: testEnvironment(databaseUrl, folder, port),
-    stdio: ['ignore', 'ignore', 'inherit'],
-  });
   const server = spawn(join(ROOT, 'bin/footstool'), ['serve'], {
     env: testEnvironment(databaseUrl, folder, port),
     stdio: ['ignore', 'ignore', 'inherit'],

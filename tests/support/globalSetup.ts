@@ -5,7 +5,7 @@ import type { FullConfig } from '@playwright/test';
 import { DEMO } from '../../src/server/demo.ts';
 import { SIGN_IN_COOKIE } from '../../src/server/http/signInCookie.ts';
 import { signInByPost } from './signIn.ts';
-import { startServer, startTestDatabase } from './app.ts';
+import { startServer, startDemoDatabase } from './app.ts';
 
 const ROOT = resolve(import.meta.dirname, '../..');
 
@@ -27,7 +27,7 @@ export default async function globalSetup({ workers }: FullConfig): Promise<() =
 
 async function startOne() {
   const folder = mkdtempSync(join(tmpdir(), 'footstool-data-'));
-  const database = await startTestDatabase();
+  const database = await startDemoDatabase();
   const server = await startServer(database.url, folder);
   const end = async () => {
     await server.stop();

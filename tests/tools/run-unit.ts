@@ -42,7 +42,8 @@ const run = spawnSync(
   ],
   {
     cwd: ROOT,
-    env: { ...process.env, FOOTSTOOL_TEST_TEMPLATES: scratch, FOOTSTOOL_MS_TO_CONNECT: '20000' },
+    // Kept by the caller where further tests use them.
+    env: { FOOTSTOOL_TEST_TEMPLATES: scratch, ...process.env, FOOTSTOOL_MS_TO_CONNECT: '20000' },
     encoding: 'utf8',
     stdio: ['ignore', 'pipe', 'inherit'],
     maxBuffer: 64 * 1024 * 1024,

@@ -4,14 +4,14 @@ import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import playwrightConfig from '../../playwright.config.ts';
-import { startServer, startTestDatabase } from '../support/app.ts';
+import { startServer, startDemoDatabase } from '../support/app.ts';
 
 /** Takes the pictures of docs/screenshots from the demo: `npx tsx tests/tools/take-screenshots.ts` after a build. */
 const FOLDER = resolve(import.meta.dirname, '../../docs/screenshots');
 const PHONE = { width: 390, height: 844 };
 
 const folder = mkdtempSync(join(tmpdir(), 'footstool-pictures-'));
-const database = await startTestDatabase();
+const database = await startDemoDatabase();
 const server = await startServer(database.url, folder);
 const browser = await chromium.launch(playwrightConfig.use!.launchOptions);
 const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();

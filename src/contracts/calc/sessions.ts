@@ -40,6 +40,7 @@ export const calcGuide = calculation(
       policy: programme?.cautions ?? settings.cautions,
       books: file.books,
       assumeCommon,
+      openDays: { weekend: settings.weekend, closed: settings.closed },
       ...guideLanguage('en'),
     });
     return describeGuide(guide);

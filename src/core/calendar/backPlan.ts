@@ -7,14 +7,18 @@ export type PlannedTask =
   | { readonly id: string; readonly days: number }
   | { readonly id: string; readonly hours: number };
 
-/** An event, what must happen before it, and the days nobody works. */
-export interface BackPlanInput {
-  readonly on: CalendarDate;
-  /** HH:MM, for tasks in hours; midnight when absent. */
-  readonly at?: string | undefined;
+/** The days nobody works. */
+export interface OpenDays {
   /** Days of the week that are never worked, Monday = 1. At most six of them. */
   readonly weekend: readonly number[];
   readonly closed: readonly CalendarDate[];
+}
+
+/** An event, what must happen before it, and the days nobody works. */
+export interface BackPlanInput extends OpenDays {
+  readonly on: CalendarDate;
+  /** HH:MM, for tasks in hours; midnight when absent. */
+  readonly at?: string | undefined;
   readonly today: CalendarDate;
   readonly tasks: readonly PlannedTask[];
 }
@@ -29,16 +33,20 @@ export interface DueTask {
 
 /** When each task has to be done so that a day can be kept, earliest first. No tasks give an empty list. */
 export function backPlan({ on, at = '00:00', weekend, closed, today, tasks }: BackPlanInput): DueTask[] {
-  const isOpen = (day: CalendarDate) => !weekend.includes(weekdayOf(day)) && !closed.includes(day);
   return tasks
     .map((task) => {
-      const by = dueBy(task, on, at, isOpen);
+      const by = dueBy(task, { on, at, weekend, closed });
       return { id: task.id, by, late: by.slice(0, 10) < today };
     })
     .sort((left, right) => byCodeUnit(left.by, right.by) || byCodeUnit(left.id, right.id));
 }
 
-function dueBy(task: PlannedTask, on: CalendarDate, at: string, isOpen: (day: CalendarDate) => boolean): string {
+/** The day by which one task is due, or for one in hours the moment: YYYY-MM-DD, or YYYY-MM-DDTHH:MM. */
+export function dueBy(
+  task: PlannedTask,
+  { on, at = '00:00', weekend, closed }: Pick<BackPlanInput, 'on' | 'at'> & OpenDays,
+): string {
+  const isOpen = (day: CalendarDate) => !weekend.includes(weekdayOf(day)) && !closed.includes(day);
   if ('hours' in task) return hoursBefore(on, at, task.hours);
   if ('days' in task) return addDays(on, -task.days);
   let day = on;

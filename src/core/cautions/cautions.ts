@@ -30,7 +30,7 @@ export interface UsedThing {
   readonly allergens?: readonly string[] | undefined;
   /** What it is called, for what a home must not have in its own words. */
   readonly names?: readonly string[] | undefined;
-  /** Whether it is known not to be eaten: then hard food is a counter. Absent: a trait stands for its rule. */
+  /** Whether it is a counter (`true`: hard food is one too) or eaten (`false`). Absent: a trait stands for its rule. */
   readonly isCounter?: boolean | undefined;
 }
 
@@ -40,12 +40,20 @@ export interface CautionsInput extends Room {
   readonly actions: readonly string[];
 }
 
-/** The rules a thing calls for: its traits that are rules, and allergens where it holds any. */
-function rulesOf({ traits, allergens = [], isCounter = false }: UsedThing): string[] {
-  const rules = traits
-    .filter((trait) => Object.hasOwn(CAUTION_RULES, trait))
-    .map((rule) => (isCounter && rule === 'choking-food' ? 'food-counters' : rule));
-  return allergens.length > 0 ? [...rules, 'allergens'] : rules;
+/**
+ * The rules a thing calls for: its traits that are rules, and allergens where it holds any. What is eaten is judged as food:
+ * what is hard when raw like what is round, and what is only kept out of mouths while it is dry not at all.
+ */
+export function rulesOf({ traits, allergens = [], isCounter }: UsedThing): string[] {
+  const isEaten = isCounter === false;
+  const rules = traits.filter(
+    (trait) =>
+      Object.hasOwn(CAUTION_RULES, trait) && !(isEaten && trait === 'not-for-eating' && traits.includes('edible')),
+  );
+  const judged = new Set(rules.map((rule) => (isCounter && rule === 'choking-food' ? 'food-counters' : rule)));
+  if (isEaten && traits.includes('hard')) judged.add('choking-food');
+  if (allergens.length > 0) judged.add('allergens');
+  return [...judged];
 }
 
 /**

@@ -107,6 +107,7 @@ export const PLAIN_TRAITS = [
   'sticks',
   'loose',
   'edible',
+  'hard',
   'washable',
   'quiet',
   'container',

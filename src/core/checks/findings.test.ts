@@ -8,6 +8,7 @@ import type { Home } from '../homes/home.ts';
 import { composeSession } from '../guide/composition.ts';
 import { applyEdit } from '../session/edit.ts';
 import { CARTS, homeWith, SESSION, THINGS } from '../guide/session.fixture.ts';
+import { plainSegment } from '../session/plainSegment.ts';
 import type { Session } from '../session/session.ts';
 
 const findingsFor = (homes: readonly Home[], session: Session = SESSION) => {
@@ -64,4 +65,39 @@ test('what the same homes lack is said once', () => {
     lacks.map(({ facts }) => facts.code === 'homes-lack' && [facts.needs.map(({ item }) => item), facts.nicknames]),
     [[['small-box', 'bottle-lid'], ['Top floor']]],
   );
+});
+
+test('the second long sit of a session has its remedy, too, though the first is longer', () => {
+  const sitting = (id: string, minutes: number) => plainSegment(id, 'activity', id, [minutes, minutes, minutes]);
+  const moving = (id: string): Session['segments'][number] => ({
+    ...plainSegment(id, 'activity', id, [2, 2, 2]),
+    posture: 'moving',
+  });
+  const segments = [
+    ...[sitting('a1', 10), sitting('a2', 10), sitting('a3', 10), moving('walk')],
+    ...[sitting('b1', 7), sitting('b2', 7), moving('hop'), moving('skip')],
+  ];
+  const session = { ...SESSION, segments };
+  const sits = findingsFor([homeWith(everything)], session).filter(({ facts }) => facts.code === 'seated-too-long');
+  assert.deepEqual(
+    sits.map(({ id, remedy }) => [id, remedy?.do === 'move-segment' && remedy.to]),
+    [
+      ['sit:a1-a3', 1],
+      ['sit:b1-b2', 5],
+    ],
+  );
+});
+
+test('an amount is explained by the sum of the level that it stands at', () => {
+  const levels = { ...CARTS.levels, easier: { ...CARTS.levels.easier!, qty: { lids: 'boxes+1' } } };
+  const atEasier = applyEdit(
+    { ...SESSION, segments: [{ ...CARTS, levels }] },
+    { do: 'choose-level', segment: 'carts', level: 'easier' },
+    regenerateIn(authorSpeech),
+  );
+  assert.ok(atEasier.ok);
+  const sums = findingsFor([homeWith(everything)], atEasier.value).flatMap(({ facts }) =>
+    facts.code === 'computed' ? [[facts.sum, facts.qty]] : [],
+  );
+  assert.deepEqual(sums, [['boxes+1', 3]]);
 });

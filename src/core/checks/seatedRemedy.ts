@@ -5,27 +5,41 @@ import { seatedRuns, type SeatedFlag } from '../time/runSheet.ts';
 type MoveSegment = Extract<Edit, { do: 'move-segment' }>;
 
 /**
- * The move of one segment that is not seated into a long sit that shortens the longest part of it most; nothing
- * when no such move helps. Opening and closing stay where they are.
+ * The move of one segment that is not seated into a long sit that shortens this sit most, and makes none longer than the
+ * longest already is; nothing when no such move helps. Opening and closing stay where they are.
  */
 export function findBreakInSit(flag: SeatedFlag, composed: ComposedSession): MoveSegment | undefined {
   const parts = composed.segments;
   const first = parts.findIndex(({ segment }) => segment.id === flag.from);
   const last = parts.findIndex(({ segment }) => segment.id === flag.to);
+  const inSit = new Set(parts.slice(first, last + 1).map(({ segment }) => segment.id));
+  const sits = (order: typeof parts) => longestSits(order, inSit);
+  const now = sits(parts);
   let best: { move: MoveSegment; longest: number } | undefined;
-  const longestSit = (order: typeof parts) =>
-    Math.max(0, ...seatedRuns(order.flatMap(timedParts)).map(({ minutes }) => minutes));
-  const longestNow = longestSit(parts);
   for (const part of parts) {
     if (part.segment.posture === 'seated' || part.segment.kind === 'opening' || part.segment.kind === 'closing')
       continue;
     const others = parts.filter((other) => other !== part);
     const offset = parts.indexOf(part) < first ? -1 : 0;
     for (let to = first + 1 + offset; to <= last + offset; to++) {
-      const longest = longestSit(others.toSpliced(to, 0, part));
-      if (longest >= longestNow - 1e-9 || (best && longest >= best.longest - 1e-9)) continue;
-      best = { move: { do: 'move-segment', segment: part.segment.id, to }, longest };
+      const moved = sits(others.toSpliced(to, 0, part));
+      if (moved.ofThese >= now.ofThese - 1e-9 || moved.ofAll > now.ofAll + 1e-9) continue;
+      if (best && moved.ofThese >= best.longest - 1e-9) continue;
+      best = { move: { do: 'move-segment', segment: part.segment.id, to }, longest: moved.ofThese };
     }
   }
   return best?.move;
+}
+
+/** Minutes of the longest sit in an order of parts, and of the longest that holds one of these. */
+function longestSits(
+  order: ComposedSession['segments'],
+  these: ReadonlySet<string>,
+): { ofAll: number; ofThese: number } {
+  const ids = order.map(({ segment }) => segment.id);
+  const runs = seatedRuns(order.flatMap(timedParts));
+  const holds = ({ from, to }: (typeof runs)[number]) =>
+    ids.slice(ids.indexOf(from), ids.indexOf(to) + 1).some((id) => these.has(id));
+  const longest = (some: typeof runs) => Math.max(0, ...some.map(({ minutes }) => minutes));
+  return { ofAll: longest(runs), ofThese: longest(runs.filter(holds)) };
 }

@@ -1,5 +1,6 @@
 import { shuffle } from '../chance.ts';
 import { FALLS, MOST_TURNS, type GameRules } from './gameRules.ts';
+import { numbersTo } from './numbersDrawn.ts';
 
 /** One play of a game. */
 export interface Play {
@@ -68,11 +69,12 @@ function end(play: Play, winner: number): void {
 }
 
 function race(rules: GameRules, chance: () => number, { play, met }: Writing): void {
-  const { game, size, faces, isHard, players, ahead = 0 } = rules;
+  const { game, size, isHard, players, ahead = 0 } = rules;
+  const drawn = numbersTo(rules.faces).numbers;
   const at = new Int32Array(players.length);
   at[0] = ahead;
   for (let who = nextTurn(rules, chance, play); who >= 0; who = nextTurn(rules, chance, play)) {
-    const thrown = 1 + Math.floor(chance() * faces);
+    const thrown = drawn[Math.floor(chance() * drawn.length)]!;
     if (game === 'race') met[thrown - 1]! += 1;
     const reached = at[who]! + thrown;
     if (isHard && reached > size) continue;
@@ -217,11 +219,12 @@ function chainOut(rules: GameRules, chance: () => number, { play, met }: Writing
 
 function fill(rules: GameRules, chance: () => number, { play, met }: Writing): void {
   const { faces, players, ahead = 0 } = rules;
+  const drawn = numbersTo(faces).numbers;
   const filled = new Int32Array(players.length);
   filled[0] = 2 ** ahead - 1;
   const all = 2 ** faces - 1;
   for (let who = nextTurn(rules, chance, play); who >= 0; who = nextTurn(rules, chance, play)) {
-    const face = Math.floor(chance() * faces);
+    const face = drawn[Math.floor(chance() * drawn.length)]! - 1;
     met[face]! += 1;
     filled[who]! |= 1 << face;
     if (filled[who] === all) return end(play, who);

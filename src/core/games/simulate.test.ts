@@ -1,6 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { FALLS, GAMES, OLDER, YOUNGER, type GameRules } from './gameRules.ts';
+import { numbersDrawn, numbersTo } from './numbersDrawn.ts';
 import { fairStart, shorterGame, simulate } from './simulate.ts';
 
 const SURE = { seconds: 10, misses: 0 };
@@ -114,4 +115,16 @@ test('a game that is too long has a shorter one that fits', () => {
   assert.ok(size < 60);
   assert.ok(simulate({ ...long, size }, { plays: 1000 }).minutes[2] <= 8);
   assert.equal(shorterGame(long, 0, 5), null);
+});
+
+test('a die or the slips have every number equally often, and so a game meets them', () => {
+  for (const faces of [2, 3, 4, 5, 6, 8, 10, 12]) {
+    const { by, numbers } = numbersTo(faces);
+    assert.equal(by, faces === 6 ? 'die' : 'slips');
+    const times = Array.from({ length: faces }, (_, at) => numbers.filter((number) => number === at + 1).length);
+    assert.deepEqual([...new Set(times)], [numbers.length / faces], `${faces}`);
+    const { met } = simulate(rules({ faces, size: 60 }));
+    for (const often of met) within(often, sum(met) / faces, 0.06);
+  }
+  assert.equal(numbersDrawn(rules({ game: 'collect' })), null);
 });

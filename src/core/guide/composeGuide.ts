@@ -1,4 +1,6 @@
-import { daysAhead } from '../calendar/preparation.ts';
+import { dueBy, type OpenDays } from '../calendar/backPlan.ts';
+import { daysBetween } from '../calendar/dates.ts';
+import { leadOf } from '../calendar/preparation.ts';
 import { asUsed } from '../homes/household.ts';
 import { findCautions } from '../cautions/cautions.ts';
 import { spreadOf } from '../time/minutes.ts';
@@ -42,6 +44,8 @@ export interface GuideInput {
   readonly pictureOf?: ((source: MakerSource) => GuidePicture | undefined) | undefined;
   /** The sounds that parts of makers say by themselves; without it no part has any. */
   readonly soundsOf?: ((source: MakerSource) => GuideSegment['sounds']) | undefined;
+  /** The days nobody works, as they are for what an author has to do; absent: Saturday and Sunday. */
+  readonly openDays?: OpenDays | undefined;
   /** Books of the shelf, to name another one. */
   readonly books?: readonly KnownBook[] | undefined;
 }
@@ -83,7 +87,9 @@ export function composeGuide(input: GuideInput): Guide {
         another: anotherBook(segment, books),
       })),
     songs: done.filter(({ segment }) => segment.kind === 'song').map(({ segment }) => segment.title),
-    before: done.flatMap((part) => beforeTheDay(part)).sort((left, right) => right.days - left.days),
+    before: done
+      .flatMap((part) => beforeTheDay(part, session, input.openDays ?? USUAL_WEEK))
+      .sort((left, right) => right.days - left.days),
     segments: fit.parts.map((part) => guideSegment(part, context)),
   };
 }
@@ -182,14 +188,30 @@ function soundsIn({ made }: Segment, { soundsOf }: HomeContext): Pick<GuideSegme
 function guideLevel(part: FittedPart, level: LevelName, context: HomeContext): GuideLevel {
   const { segment } = part;
   const scope = homeScope(part, level, context);
-  const { lines, together, alone } = composeSegment(segment, scope, level);
+  const { lines, together, alone, wait } = composeSegment(segment, scope, level);
   const spared = sparedIn(part);
   return {
-    lines: lines.flatMap((line) => (isOnlyAbout(line, spared) ? [] : guideLine(line, context))),
+    lines: withWait(
+      lines.filter((line) => !isOnlyAbout(line, spared)).map((line) => ({ line, said: guideLine(line, context) })),
+      { after: segment.waitAfter, minutes: Math.round(spreadOf(wait ?? [0, 0, 0]).mean) },
+    ),
     note: level === 'right' ? undefined : writeNote(segment.levels[level], scope),
     more: moreFor(part, level, context),
     minutes: roundTo(spreadOf(together).mean + spreadOf(alone).mean, 1),
   };
+}
+
+/** Lines with the minutes that something waits behind the line that it waits after, or behind the last that is done where that one is not said. */
+function withWait(
+  lines: readonly { readonly line: ComposedLine; readonly said: readonly GuideLine[] }[],
+  { after, minutes }: { readonly after: string | undefined; readonly minutes: number },
+): GuideLine[] {
+  const told = lines.filter(({ said }) => said.length > 0);
+  const waiting =
+    told.find(({ line }) => line.line.id === after) ?? told.findLast(({ line }) => line.line.kind === 'do');
+  return told.flatMap(({ line, said }) =>
+    minutes > 0 && line === waiting?.line ? said.map((one) => ({ ...one, wait: minutes })) : said,
+  );
 }
 
 /** Needs that this home does the part without, because it can be done so. */
@@ -243,8 +265,14 @@ function moreFor(part: FittedPart, level: LevelName, { fit, things }: HomeContex
   });
 }
 
+const USUAL_WEEK: OpenDays = { weekend: [6, 7], closed: [] };
+
 /** What a home does before the day: only for things that it uses from what it has. */
-function beforeTheDay({ segment, served }: FittedPart): { days: number; text: string }[] {
+function beforeTheDay(
+  { segment, served }: FittedPart,
+  { on, at }: Pick<Session, 'on' | 'at'>,
+  openDays: OpenDays,
+): { days: number; text: string }[] {
   const usesOwn = ({ need, item }: { readonly need: string; readonly item?: string | undefined }) =>
     served.some((use: ServedNeed) => {
       const wanted = item ?? use.need.item;
@@ -252,5 +280,8 @@ function beforeTheDay({ segment, served }: FittedPart): { days: number; text: st
     });
   return segment.ahead
     .filter(({ who, for: target }) => who === 'home' && (!target || usesOwn(target)))
-    .map((entry) => ({ days: daysAhead(entry), text: entry.text }));
+    .map((entry) => {
+      const by = dueBy(leadOf(segment.id, entry), { on, at, ...openDays });
+      return { days: daysBetween(by.slice(0, 10), on), text: entry.text };
+    });
 }

@@ -11,6 +11,8 @@ export interface GuideLine {
   readonly text: string;
   readonly answer?: string | undefined;
   readonly why?: string | undefined;
+  /** Likely whole minutes that something dries, rises or freezes after it. */
+  readonly wait?: number | undefined;
   /** What it is written in, BCP 47; copies of before do not say: the author's. */
   readonly lang?: string | undefined;
   /** Whose it is, where there are two children or more. */

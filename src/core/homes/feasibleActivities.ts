@@ -52,7 +52,7 @@ export function doableNow(
       if (!picked) return [];
       const fits = picked.flatMap((option) => (option ? [option.fit] : []));
       const isAsWritten = activity.needs.every(
-        (need, index) => !picked[index] || (need.written ?? need.options[0]!.item) === picked[index].item,
+        (need, index) => !picked[index] || writtenIn(need) === picked[index].item,
       );
       return [
         {
@@ -94,8 +94,8 @@ export function usesOf(
   return activities
     .flatMap((activity) =>
       activity.needs.flatMap((need) => {
-        const at = need.options.findIndex((option) => option.item === item);
-        return at < 0 ? [] : [{ activity, need: need.id, fit: need.options[at]!.fit, isAsWritten: at === 0 }];
+        const option = need.options.find((candidate) => candidate.item === item);
+        return option ? [{ activity, need: need.id, fit: option.fit, isAsWritten: writtenIn(need) === item }] : [];
       }),
     )
     .sort(
@@ -104,6 +104,11 @@ export function usesOf(
         right.fit - left.fit ||
         byCodeUnit(left.activity.title, right.activity.title),
     );
+}
+
+/** What the script says, whether it is permitted or not. */
+function writtenIn({ written, options }: HaveNeed): string | undefined {
+  return written ?? options[0]?.item;
 }
 
 interface Inventory {

@@ -1,5 +1,6 @@
 import { namesWord } from '../cautions/words/namesWord.ts';
 import { avoidedIn, ownWordsOf } from '../cautions/allergens.ts';
+import { rulesOf } from '../cautions/cautions.ts';
 import { CAUTION_RULES, levelInRoom, type CautionPolicy } from '../cautions/rules.ts';
 import type { CalendarDate } from '../calendar/dates.ts';
 import type { ThingsByKey } from '../materials/thing.ts';
@@ -95,12 +96,12 @@ function borneBy(segment: Segment, things: ThingsByKey, policy: CautionPolicy): 
   for (const need of segment.needs) {
     const thing = Object.hasOwn(things, need.item) ? things[need.item] : undefined;
     if (!thing) continue;
-    const { traits, isCounter } = asUsed(thing, need);
-    for (const trait of traits) borne.add(isCounter && trait === 'choking-food' ? 'food-counters' : trait);
+    const rules = rulesOf(asUsed(thing, need));
+    for (const rule of rules) if (rule !== 'allergens' || thing.traits.includes(rule)) borne.add(rule);
     // What a thing holds settles only words that name it: at a home it may be swapped, and another stays in the line.
     for (const name of [thing.one, thing.many]) {
       for (const allergen of thing.allergens) borne.add(`holds ${allergen} ${name}`);
-      if (traits.includes('choking-food')) borne.add(`choking ${name}`);
+      if (rules.includes('choking-food') || thing.traits.includes('choking-food')) borne.add(`choking ${name}`);
     }
   }
   for (const rule of [...borne]) for (const other of SAYS_TOO[rule] ?? []) borne.add(other);

@@ -36,7 +36,7 @@ export function changesOf(
   return lines.length > 0 || Object.keys(needs).length > 0 ? { lines, ...needs } : undefined;
 }
 
-const CHANGEABLE = ['qty', 'per', 'use', 'optional'] as const;
+const CHANGEABLE = ['qty', 'per', 'use', 'optional', 'eaten'] as const;
 
 /** What differs between the needs of a part and what its maker writes; what is remembered of those not written now stays. */
 function needChanges(
@@ -155,8 +155,13 @@ function needsWith(generated: readonly Need[], changes: AuthorChanges): readonly
     .map((need): Need => {
       const item = needs.find((change) => change.need === need.id)?.item;
       const taken = item === undefined ? need : (takeOver(need, item, {})?.need ?? need);
-      const { optional, ...change } = changedNeeds.find((change) => change.need === need.id)?.change ?? {};
-      return { ...taken, ...change, ...(optional !== undefined && { optional: optional || undefined }) } as Need;
+      const { optional, eaten, ...change } = changedNeeds.find((change) => change.need === need.id)?.change ?? {};
+      return { ...taken, ...change, ...flag('optional', optional), ...flag('eaten', eaten) } as Need;
     });
   return [...standing, ...addedNeeds.filter(({ id }) => !generated.some((need) => need.id === id))];
+}
+
+/** A yes or no that an author set: a no takes the field away. */
+function flag(name: 'optional' | 'eaten', value: boolean | undefined): Partial<Need> {
+  return value === undefined ? {} : { [name]: value || undefined };
 }

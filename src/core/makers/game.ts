@@ -4,7 +4,8 @@ import { listOf, type MessageValues, type Say } from '../message.ts';
 import { ok } from '../outcome.ts';
 import { rememberLast } from '../remembering.ts';
 import type { MakerSettings, MakerValues } from '../session/makerSource.ts';
-import { numberOf, type Maker } from './maker.ts';
+import { numbersDrawn } from '../games/numbersDrawn.ts';
+import { numberOf, refuse, type Maker } from './maker.ts';
 import { lasting, linesAbout, lineWriters, type MakerLine, type MakerMaterial } from './makerOutput.ts';
 import { gamePaper, gamePicture } from './gamePaper.ts';
 import { inOwn, readWords } from './ownWords.ts';
@@ -75,6 +76,7 @@ export const gameMaker: Maker = {
     const { rules, least, most } = rulesOf(values, settings);
     const span = numberOf(values, 'span');
     const { length, ahead, shorter } = judged(JSON.stringify({ rules, span, least }));
+    if (length.endless >= 100) return refuse('problem.endless', { plays: length.plays, most: MOST_TURNS });
     const { game, size, faces } = rules;
     const facts: MessageValues = {
       ...{
@@ -86,6 +88,7 @@ export const gameMaker: Maker = {
         least,
         most,
         hard: rules.isHard ? 'yes' : 'no',
+        by: numbersDrawn(rules)?.by ?? 'die',
       },
       ...{ low: length.minutes[0], likely: length.minutes[1], high: length.minutes[2] },
       ...{
@@ -185,14 +188,33 @@ function gameFacts({ rules, length, ahead, shorter, wanted }: Judged, facts: Mes
   ];
 }
 
+/** A die, which may be folded from the printed net; or paper for slips, and a bowl. */
+function thingsToDraw(rules: Pick<GameRules, 'game' | 'faces'>, say: Say): MakerMaterial[] {
+  const drawn = numbersDrawn(rules);
+  if (!drawn) return [];
+  return drawn.by === 'slips'
+    ? [lasting('paper', 1), lasting('bowl', 1)]
+    : [lasting('die', 1, [{ item: 'paper', fit: 0.7, why: say('swap.paper-die') }])];
+}
+
+/** Things of one kind from several lists, counted together. */
+function together(things: readonly MakerMaterial[]): MakerMaterial[] {
+  const byItem = new Map<string, MakerMaterial>();
+  for (const thing of things) {
+    const known = byItem.get(thing.item);
+    byItem.set(thing.item, known ? { ...known, qty: known.qty + thing.qty } : thing);
+  }
+  return [...byItem.values()];
+}
+
 function gameThings({ game, players, size, faces }: GameRules, say: Say): MakerMaterial[] {
-  const die = lasting('die', 1, [{ item: 'paper', fit: 0.7, why: say('swap.paper-die') }]);
+  const drawn = thingsToDraw({ game, faces }, say);
   const figures = lasting('toy-car', players.length, [{ item: 'bottle-lid', fit: 0.9, why: say('swap.lid') }]);
   switch (game) {
     case 'race':
-      return [lasting('tape-measure', 1, [{ item: 'paper', fit: 0.9, why: say('swap.track') }]), die, figures];
+      return [lasting('tape-measure', 1, [{ item: 'paper', fit: 0.9, why: say('swap.track') }]), ...drawn, figures];
     case 'path':
-      return [lasting('paper', 2), die, figures];
+      return together([lasting('paper', 2), ...drawn, figures]);
     case 'compare':
       return [lasting('playing-card', size * faces, [{ item: 'paper', fit: 0.9, why: say('swap.cards') }])];
     case 'collect':
@@ -206,7 +228,7 @@ function gameThings({ game, players, size, faces }: GameRules, say: Say): MakerM
         ]),
       ];
     case 'fill':
-      return [lasting('paper', 1), die, lasting('bottle-lid', size * players.length)];
+      return together([lasting('paper', 1), ...drawn, lasting('bottle-lid', size * players.length)]);
     case 'skittles':
       return [
         lasting('cardboard-tube', size, [{ item: 'cup', fit: 0.9, why: say('swap.cup') }]),

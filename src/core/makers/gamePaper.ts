@@ -1,4 +1,5 @@
 import type { GameRules } from '../games/gameRules.ts';
+import { numbersDrawn } from '../games/numbersDrawn.ts';
 import type { Say } from '../message.ts';
 import { inColumn, inGrid, inRow, type Drawing } from '../page/drawing.ts';
 import { dotFace, wordCard } from '../page/pieces.ts';
@@ -90,21 +91,32 @@ export function gamePicture(rules: GameRules, words: readonly string[]): Drawing
   }
 }
 
+/** A net to fold, or slips to cut out, by what the game draws its numbers with; nothing for one without numbers. */
+function drawnOnPaper(rules: GameRules): Drawing[] {
+  const drawn = numbersDrawn(rules);
+  if (!drawn) return [];
+  if (drawn.by === 'die') return [dieNet(drawn.numbers.map(String), 38)];
+  return [
+    inGrid(
+      drawn.numbers.map((number) => faceCard(number, 32)),
+      5,
+      2,
+    ),
+  ];
+}
+
 /** What a game needs on paper, at its true size. */
 export function gamePaper(rules: GameRules, words: readonly string[], say: Say): Printable {
   const { game, size, faces } = rules;
   const title = say('printable');
   const cards = (list: readonly Drawing[]): Printable => ({ title, cards: list, sheets: [] });
   const sheets = (list: readonly Drawing[]): Printable => ({ title, cards: [], sheets: list });
-  const net = dieNet(
-    numbers(1, 6).map((face) => String(((face - 1) % faces) + 1)),
-    38,
-  );
+  const toDraw = drawnOnPaper(rules);
   switch (game) {
     case 'race':
-      return sheets([track(labelsOf(rules, words)), net]);
+      return sheets([track(labelsOf(rules, words)), ...toDraw]);
     case 'path':
-      return sheets([wordWalk(labelsOf(rules, words)), net]);
+      return sheets([wordWalk(labelsOf(rules, words)), ...toDraw]);
     case 'compare':
       return cards(
         numbers(1, size).flatMap((value) =>
@@ -132,7 +144,7 @@ export function gamePaper(rules: GameRules, words: readonly string[], say: Say):
           5,
           2,
         ),
-        net,
+        ...toDraw,
       ]);
     case 'skittles':
       return sheets([track(numbers(1, size).map(String), 24)]);

@@ -141,5 +141,5 @@ const slug = (value: unknown) => String(value).replaceAll(' ', '-');
 /** What is fetched or bought: whole things. */
 function bought({ item, ml, pieces, mlOfThing = CUP }: Ingredient, people: number): MakerMaterial {
   const whole = pieces === undefined ? (ml * people) / mlOfThing : pieces * people;
-  return usedUp(item, Math.max(1, Math.ceil(whole - 1e-9)));
+  return { ...usedUp(item, Math.max(1, Math.ceil(whole - 1e-9))), eaten: true };
 }

@@ -24,6 +24,8 @@ export interface MakerMaterial {
   readonly item: string;
   readonly qty: number;
   readonly use: 'lasting' | 'used-up';
+  /** It is eaten in the end, and judged as food. */
+  readonly eaten?: boolean | undefined;
   /** What else will do, with how well (0 hardly to 1 as good). */
   readonly swaps: readonly {
     readonly item: string;

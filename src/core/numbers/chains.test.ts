@@ -59,3 +59,18 @@ test('every set of cards up to a total of 12 answers quickly', () => {
     assert.equal(longestChain(ordered(total)).longest, ordered(total).length);
   }
 });
+
+test('with more cards than are tried in every order, too, the longest chain is the longest', () => {
+  const end = fc.integer({ min: 0, max: 6 });
+  const pairs = fc.uniqueArray(fc.tuple(end, end), {
+    minLength: 10,
+    maxLength: 11,
+    selector: ([one, other]) => [one, other].sort().join(),
+  });
+  fc.assert(
+    fc.property(pairs, (cards) => {
+      assert.equal(longestChain(cards).longest, slowLongest(cards), JSON.stringify(cards));
+    }),
+    { numRuns: 60 },
+  );
+});

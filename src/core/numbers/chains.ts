@@ -73,35 +73,36 @@ function longestIn(cards: readonly Pair[]): { longest: number; isRing: boolean }
   if (odd.length === 0) return { longest: cards.length, isRing: true };
   if (odd.length === 2) return { longest: cards.length, isRing: false };
   if (cards.length <= MOST_TRIED) return longestTried(cards);
-  const kept = leftOut(cards, odd.slice(0, MOST_ODD));
-  const left = components(withoutCards(cards, kept));
-  // What is left out may cut a piece off; the longest piece counts then.
-  return { longest: Math.max(...left.map((part) => part.length)), isRing: false };
+  return { longest: longestLeft(cards, odd.slice(0, MOST_ODD)), isRing: false };
 }
 
-/** The cards to leave out: the cheapest pairing of all odd ends but two, by shortest ways. */
-function leftOut(cards: readonly Pair[], odd: readonly number[]): Pair[] {
+/**
+ * The most cards that stay together when ways between all odd ends but two are left out. The cheapest pairing of ends is not
+ * always the best: what it leaves out may cut a piece off. A pairing is passed over once it leaves out too many to be better.
+ */
+function longestLeft(cards: readonly Pair[], odd: readonly number[]): number {
   const ways = new Map(odd.map((end) => [end, shortestWays(cards, end)]));
-  let best: { cost: number; pairs: (readonly [number, number])[] } = { cost: Infinity, pairs: [] };
-  const match = (rest: readonly number[], free: number, chosen: { cost: number; pairs: Pair[] }): void => {
-    if (chosen.cost >= best.cost) return;
+  let longest = 0;
+  const match = (rest: readonly number[], free: number, out: readonly Pair[]): void => {
+    if (cards.length - out.length <= longest) return;
     if (rest.length === 0) {
-      best = chosen;
+      longest = Math.max(longest, ...components(withoutCards(cards, out)).map((part) => longestWhole(part)));
       return;
     }
     const [first, ...others] = rest as [number, ...number[]];
-    if (free > 0) match(others, free - 1, chosen);
+    if (free > 0) match(others, free - 1, out);
     others.forEach((other, at) => {
       const way = ways.get(first)!.get(other);
-      if (way)
-        match(others.toSpliced(at, 1), free, {
-          cost: chosen.cost + way.length,
-          pairs: [...chosen.pairs, [first, other]],
-        });
+      if (way) match(others.toSpliced(at, 1), free, [...out, ...way]);
     });
   };
-  match(odd, 2, { cost: 0, pairs: [] });
-  return best.pairs.flatMap(([from, to]) => ways.get(from)!.get(to)!);
+  match(odd, 2, []);
+  return longest;
+}
+
+/** How many of connected cards make one chain: all, unless more than two odd ends are left. */
+function longestWhole(cards: readonly Pair[]): number {
+  return oddEnds(cards).length <= 2 ? cards.length : 0;
 }
 
 /** The shortest way from an end to every other, as the cards on it. */

@@ -46,7 +46,7 @@ export type Edit =
       readonly do: 'change-need';
       readonly segment: string;
       readonly need: string;
-      readonly change: Partial<Pick<Need, 'qty' | 'per' | 'use' | 'optional'>>;
+      readonly change: Partial<Pick<Need, 'qty' | 'per' | 'use' | 'optional' | 'eaten'>>;
     }
   | { readonly do: 'remove-need'; readonly segment: string; readonly need: string }
   | { readonly do: 'accept'; readonly finding: string };

@@ -112,4 +112,5 @@ export interface NeedChange {
   readonly per?: Need['per'] | undefined;
   readonly use?: Need['use'] | undefined;
   readonly optional?: boolean | undefined;
+  readonly eaten?: boolean | undefined;
 }

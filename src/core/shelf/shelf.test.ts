@@ -60,6 +60,7 @@ test('full stops are counted where a sentence ends, not inside a number or a wor
   ];
   assert.deepEqual(fullStopsByPage(speech), [3, 2]);
   assert.deepEqual(fullStopsByPage(speech, 'every'), [5, 3]);
+  assert.deepEqual(fullStopsByPage(['No. No. Yes.', 'She lives at No. 7. Ring twice.', 'No. 7 come back!']), [3, 2, 1]);
   assert.equal(countWordsIn('It isn’t wet, it’s rain-soaked — 3 times.'), 7);
 });
 

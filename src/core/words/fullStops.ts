@@ -1,7 +1,9 @@
 /** Marks that may end a sentence, several in a row as one, with what closes behind them. */
 const MARKS = /[.!?…]+["”’)\]]*(?=\s|$)/g;
 /** What ends with a full stop and ends no sentence. */
-const SHORTENED = /(?:^|[^\p{L}])(?:Mr|Mrs|Ms|Dr|St|Prof|No)$/u;
+const SHORTENED = /(?:^|[^\p{L}])(?:Mr|Mrs|Ms|Dr|St|Prof)$/u;
+/** “No. 7” is a number; “No.” by itself is a sentence. */
+const NUMBERED = /(?:^|[^\p{L}])No$/u;
 
 /**
  * Sentence ends on each page, for clapping at them; an empty page has none. A mark inside speech that goes on (“Who?” he said) is
@@ -12,9 +14,12 @@ export function fullStopsByPage(pages: readonly string[], which: 'ends' | 'every
 }
 
 function isEnd(page: string, { 0: marks, index }: RegExpMatchArray, which: 'ends' | 'every'): boolean {
-  if (marks.startsWith('.') && SHORTENED.test(page.slice(0, index))) return false;
+  const before = page.slice(0, index);
+  const after = page.slice(index! + marks.length);
+  if (marks.startsWith('.') && SHORTENED.test(before)) return false;
+  if (marks === '.' && NUMBERED.test(before) && /^\s+\d/.test(after)) return false;
   // What goes on in small letters is the same sentence.
-  return which === 'every' || !/^\s+\p{Ll}/u.test(page.slice(index! + marks.length));
+  return which === 'every' || !/^\s+\p{Ll}/u.test(after);
 }
 
 /** Words of a text: runs of letters, digits and apostrophes. An empty text has none. */

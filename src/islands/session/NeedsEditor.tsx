@@ -93,15 +93,12 @@ function NeedRow({ need, name, segment, things, onEdit, onProblem }: NeedRowProp
         <option value="lasting">kept after use</option>
         <option value="used-up">used up</option>
       </select>{' '}
-      <label>
-        <input
-          className="checkbox checkbox-sm"
-          type="checkbox"
-          checked={need.optional ?? false}
-          onChange={({ target }) => change({ optional: target.checked || undefined })}
-        />{' '}
-        can be done without
-      </label>{' '}
+      <Tick
+        isOn={need.optional ?? false}
+        onTurn={(isOn) => change({ optional: isOn || undefined })}
+        words="can be done without"
+      />{' '}
+      <Tick isOn={need.eaten ?? false} onTurn={(isOn) => change({ eaten: isOn || undefined })} words="is eaten" />{' '}
       <button
         type="button"
         aria-label={`take out ${name}`}
@@ -110,6 +107,21 @@ function NeedRow({ need, name, segment, things, onEdit, onProblem }: NeedRowProp
         take out
       </button>
     </>
+  );
+}
+
+/** A yes or no about a need. */
+function Tick({ isOn, onTurn, words }: { isOn: boolean; onTurn: (isOn: boolean) => void; words: string }) {
+  return (
+    <label>
+      <input
+        className="checkbox checkbox-sm"
+        type="checkbox"
+        checked={isOn}
+        onChange={({ target }) => onTurn(target.checked)}
+      />{' '}
+      {words}
+    </label>
   );
 }
 

@@ -1,3 +1,4 @@
+import type { OpenDays } from '../../core/calendar/backPlan.ts';
 import { bookPreparations, keepPreparations, type PreparedSession } from '../../core/calendar/preparation.ts';
 import { daysBetween } from '../../core/calendar/dates.ts';
 import { dueItems, type DueItem } from '../../core/calendar/dueItems.ts';
@@ -36,12 +37,24 @@ export async function readPreparations(person: Pick<Person, 'programmeId' | 'set
   const onBench = new Set(terms.flatMap(({ term }) => benchIds(term)));
   return {
     terms,
-    closed: [...settings.closed, ...terms.flatMap(({ term }) => closedDaysOf(term.days))],
+    closed: closedDaysIn(settings, terms),
     sessions: [
       ...kept.map((session) => withPlan(session, { sent, planned, settings, isPlanned: onBench.has(session.id) })),
       ...planned.filter(({ benchId }) => benchId === null).map(({ prepared }) => prepared),
     ],
   };
+}
+
+function closedDaysIn(settings: Person['settings'], terms: readonly KeptTerm[]): string[] {
+  return [...settings.closed, ...terms.flatMap(({ term }) => closedDaysOf(term.days))];
+}
+
+/** The days nobody works, for guides as for Today: the programme's and those of its terms. One query. */
+export async function readOpenDays({
+  programmeId,
+  settings,
+}: Pick<Person, 'programmeId' | 'settings'>): Promise<OpenDays> {
+  return { weekend: settings.weekend, closed: closedDaysIn(settings, await readTerms(programmeId, today())) };
 }
 
 /** What is due for a programme; to the end of its terms, or so many days ahead. */

@@ -41,6 +41,7 @@ import { enqueue } from '../db/queue.ts';
 import { questionsBefore, readSafety } from './safety.ts';
 import { inSlices } from './inSlices.ts';
 import { requireAuthor, type Person } from './person.ts';
+import { readOpenDays } from './preparations.ts';
 
 export type PrintJob = Pick<StoredJob, 'id' | 'title' | 'state' | 'pages' | 'bytes'> & {
   readonly at: string;
@@ -58,18 +59,19 @@ const MOST_LISTED = 40;
 /** How far a job has come is written down no more often than this. */
 const MS_BETWEEN_WORDS = 300;
 
-/** The sheets of a session's tray. Seven queries. */
+/** The sheets of a session's tray. Eight queries. */
 export async function readTray(
   person: TrayReader,
   sessionId: string,
   choice: TrayChoice,
   { mostHomes = Infinity } = {},
 ): Promise<ReadPrintSet> {
-  const [kept, homes, things, { books }] = await Promise.all([
+  const [kept, homes, things, { books }, openDays] = await Promise.all([
     readSession(person.programmeId, sessionId),
     readHomes(person.programmeId),
     readThings(person.programmeId),
     readShelf(person.programmeId, ['book']),
+    readOpenDays(person),
   ]);
   if (!kept) throw new EdgeError('not-found');
   const chosen = choice.for === 'home' ? homes.filter(({ id }) => id === choice.home).slice(0, 1) : homes;
@@ -83,7 +85,7 @@ export async function readTray(
   const sheetFor = (home: KeptHome) =>
     guideSheet(
       composeGuide({
-        ...{ session: kept.session, home, things, programme: person.programme, policy, safety, books },
+        ...{ session: kept.session, home, things, programme: person.programme, policy, safety, books, openDays },
         ...guideLanguage(home.language),
       }),
       guideWords(home.language),

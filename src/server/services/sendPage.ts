@@ -20,6 +20,7 @@ import { EdgeError } from '../http/errors.ts';
 import type { Person } from './person.ts';
 import { decisionsThatHold, questionsBefore, readSafety, type NamedQuestion } from './safety.ts';
 import { findSession } from './sessions.ts';
+import { readOpenDays } from './preparations.ts';
 
 export interface SendPage {
   readonly kept: KeptSession;
@@ -99,18 +100,19 @@ export async function previewGuide(
   person: Person,
   { sessionId, homeId }: { sessionId: string; homeId: string },
 ): Promise<{ guide: Guide; language: GuideLanguage }> {
-  const [kept, things, { books }, homes] = await Promise.all([
+  const [kept, things, { books }, homes, openDays] = await Promise.all([
     findSession(person, sessionId),
     readThings(person.programmeId),
     readShelf(person.programmeId, ['book']),
     readHomes(person.programmeId),
+    readOpenDays(person),
   ]);
   const home = homes.find(({ id }) => id === homeId);
   if (!home) throw new EdgeError('not-found');
   const policy = person.settings.cautions;
   const safety = await readSafety(person, { id: kept.id, session: kept.session, homes });
   const guide = composeGuide({
-    ...{ session: kept.session, home, things, programme: person.programme, policy, safety, books },
+    ...{ session: kept.session, home, things, programme: person.programme, policy, safety, books, openDays },
     ...guideLanguage(home.language),
   });
   return { guide, language: home.language };

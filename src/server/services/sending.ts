@@ -30,6 +30,7 @@ import { asRecord, decisionsThatHold, questionsBefore, readSafety, type NamedQue
 import { findStops, fitInSlices } from './sendPage.ts';
 import { inSlices } from './inSlices.ts';
 import { oneAtATime } from './inTurn.ts';
+import { readOpenDays } from './preparations.ts';
 
 export interface SendRequest {
   readonly sessionId: string;
@@ -69,10 +70,11 @@ async function sentAlready(person: Person, { sessionId, key }: SendRequest): Pro
 }
 
 async function sendNow(person: Person, request: SendRequest): Promise<Sent> {
-  const [things, { books }, homes] = await Promise.all([
+  const [things, { books }, homes, openDays] = await Promise.all([
     readThings(person.programmeId),
     readShelf(person.programmeId, ['book']),
     readHomes(person.programmeId),
+    readOpenDays(person),
   ]);
   const chosen = homes.filter(({ id }) => request.homeIds.includes(id));
   if (chosen.length !== new Set(request.homeIds).size) {
@@ -99,6 +101,7 @@ async function sendNow(person: Person, request: SendRequest): Promise<Sent> {
         policy: person.settings.cautions,
         safety,
         books,
+        openDays,
         ...guideLanguage(home.language),
       });
     return fixCopies({

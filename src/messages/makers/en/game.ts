@@ -1,13 +1,13 @@
 /** The words of the maker. */
 export const game = {
   title: 'Games',
-  printable: 'Board, cards or die of the game',
+  printable: 'Board, cards, die or slips of the game',
   about:
     'Games of our own from what is in the house: how long each takes, how even it is, and a start that makes it fair.',
   'dial.game': 'game',
   'dial.players': 'who plays',
   'dial.size': 'places, cards or pieces',
-  'dial.faces': 'faces of the die',
+  'dial.faces': 'numbers to draw or throw',
   'dial.ending': 'ending',
   'dial.words': 'words',
   'hint.words': 'for a path or cards to do, with commas',
@@ -21,21 +21,23 @@ export const game = {
   'fact.start': 'With a start of {ahead, plural, one {# step} other {# steps}} for the weaker one it is fair.',
   'fact.no-start': 'No start within it makes it fair: let luck decide, or play together against the game.',
   'fact.met':
-    '{game, select, path {Each place is read} race {Each face of the die is thrown} fill {Each face is thrown} skittles {A fall of so many is seen} other {Each one is met}} {least} to {most} times in a play.',
+    '{game, select, path {Each place is read} race {Each number comes up} fill {Each number comes up} skittles {A fall of so many is seen} other {Each one is met}} {least} to {most} times in a play.',
   'fact.shorter': 'That is longer than the {span} minutes they sit: with {shorter} it fits.',
   'fact.too-long':
     'That is longer than the {span} minutes they sit, and even the smallest one is: play a part of it, and stop when it is best.',
   'set.race':
-    'Lay out a tape measure, or the printed track of {size} places. Everybody puts a car at its beginning; one die goes round.',
-  'turn.race': 'Throw, say the number, and move so many places, counting each.',
+    'Lay out a tape measure, or the printed track of {size} places. Everybody puts a car at its beginning. {by, select, slips {Put the slips into a bowl.} other {One die goes round.}}',
+  'turn.race':
+    '{by, select, slips {Draw a slip, say its number, and move so many places, counting each. Put the slip back.} other {Throw, say the number, and move so many places, counting each.}}',
   'end.race':
-    '{hard, select, yes {Whoever reaches {size} exactly first has won; a throw too many stays where it is.} other {Whoever comes to {size} or beyond first has won.}}',
+    '{hard, select, yes {Whoever reaches {size} exactly first has won; a number too high stays where it is.} other {Whoever comes to {size} or beyond first has won.}}',
   'easier.race':
-    'Lay out only {half} places, and use a die or cards with 1 to {fewFaces}; one throws, both say the number.',
+    'Lay out only {half} places, and draw from slips with 1 to {fewFaces}: one draws, both say the number.',
   'harder.race': 'Before you move say where you will land.',
   'set.path':
     'Lay out the printed path of {size} places with {words}. Everybody has a car at the dot, where it begins; it ends at the square.',
-  'turn.path': 'Throw, move so many places, and read what stands there; whoever waits says whether it was right.',
+  'turn.path':
+    '{by, select, slips {Draw a slip, move so many places, and read what stands there. Put the slip back.} other {Throw, move so many places, and read what stands there.}} Whoever waits says whether it was right.',
   'end.path':
     '{hard, select, yes {Whoever reaches the end exactly first has won.} other {Whoever comes to the end first has won, and reads the last words once more, backwards.}}',
   'easier.path': 'Lay out only {half} places. You read, your child says it after you and finds the next same word.',
@@ -65,8 +67,10 @@ export const game = {
   'end.chain': 'All play together: how long does the row get before nothing fits any more?',
   'easier.chain': 'Lay all cards open. Choose any that fits, and say what is the same.',
   'harder.chain': 'Say before each card which two ends the row has now.',
-  'set.fill': 'Give everybody the printed pattern with {faces} fields, and lids to fill it. One die goes round.',
-  'turn.fill': 'Throw, and put a lid on the field with that face; if it is filled already, hand the die on.',
+  'set.fill':
+    'Give everybody the printed pattern with {faces} fields, and lids to fill it. {by, select, slips {Put the slips into a bowl.} other {One die goes round.}}',
+  'turn.fill':
+    '{by, select, slips {Draw a slip, put a lid on the field with that number, and put the slip back. If it is filled already, it is the next one’s turn.} other {Throw, and put a lid on the field with that face. If it is filled already, hand the die on.}}',
   'end.fill': 'Whoever has filled all {faces} fields first calls out, and helps the others.',
   'easier.fill': 'Fill one pattern together, and throw in turn for it.',
   'harder.fill': 'Say after each throw which fields are still wanted.',
@@ -86,6 +90,8 @@ export const game = {
   'swap.cards': 'the printed cards',
   'swap.cup': 'cups, mouth down',
   'swap.sock': 'rolled up in itself',
+  'problem.endless':
+    'None of {plays} plays came to an end within {most} turns. Take fewer cards or places, or the usual ending.',
   key: '{low} to {high} minutes, {fewest} to {longest} turns',
   picture:
     'The game as it is laid out{game, select, race {: a track of {size} places} path {: a path of {size} places with words} compare {: two cards turned up} collect {: some of the pairs} turnone {: cards to turn} chain {: a row of cards whose ends are alike} fill {: a pattern with {faces} fields} other {: {size} standing in a row}}.',
