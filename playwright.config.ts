@@ -8,6 +8,8 @@ export default defineConfig({
   // One server and database for each worker.
   workers: 2,
   retries: 0,
+  // What takes long and repeats a flow in another way runs in `npm run soak`.
+  ...(process.env.FOOTSTOOL_SOAK !== '1' && { grepInvert: /@soak/ }),
   // Wide, since shared machines pause for seconds; a test that is done sooner does not wait for it.
   timeout: 120_000,
   expect: { timeout: 20_000 },

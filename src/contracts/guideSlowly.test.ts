@@ -5,7 +5,7 @@ import { slowGuide } from '../../tests/support/guideSlowly.ts';
 import { CALCULATIONS } from './calc/calculations.ts';
 
 /** Many in `npm run soak`, a share of them with the other tests. */
-const FILES = process.env.FOOTSTOOL_SOAK ? 2000 : 500;
+const FILES = process.env.FOOTSTOOL_SOAK ? 2000 : 250;
 
 test('a guide is the same as one worked out slowly from every combination of picks, on random files', async () => {
   const guide = CALCULATIONS.get('guide')!;
@@ -31,6 +31,6 @@ test('a guide is the same as one worked out slowly from every combination of pic
     states.set(expected.state, (states.get(expected.state) ?? 0) + 1);
   }
   for (const state of ['ready', 'swaps', 'likely', 'short'])
-    assert.ok((states.get(state) ?? 0) > 10, `${state}: ${states.get(state)}`);
-  assert.ok(leftOut > 10);
+    assert.ok((states.get(state) ?? 0) > 5, `${state}: ${states.get(state)}`);
+  assert.ok(leftOut > 5);
 });

@@ -247,7 +247,7 @@ test('the programme’s settings are obeyed by the makers', async ({ page }) => 
   await page.getByRole('button', { name: 'Save' }).click();
 });
 
-test('from what was noticed the ladder proposes what next, without a mark', async ({ page }) => {
+test('from what was noticed the ladder proposes what next, without a mark', { tag: '@soak' }, async ({ page }) => {
   await signIn(page);
   await page.goto(address('/makers'));
   await expect(page.getByRole('main').getByRole('listitem')).toHaveCount(MAKERS.length);

@@ -38,51 +38,53 @@ const secondsOf = (page: Page, label: string) =>
       }),
   );
 
-test('a sound is recorded in the browser, cut and kept, heard in the maker’s room, on the bench and in a home’s guide', async ({
-  page,
-}) => {
-  await signIn(page);
-  await page.goto(address('/programme/sounds'));
-  await benchIsReady(page);
-  const row = rowOf(page, 'm');
-  await row.getByRole('button', { name: 'Record m' }).click();
-  await expect(row.getByRole('button', { name: /^Stop/ })).toBeVisible();
-  await expect(row.getByRole('status')).toHaveText('“m” is kept. Listen to it once.');
-  await expect(page.getByText(/^1 of \d+ are recorded/)).toBeVisible();
-  // Three seconds were recorded; what is silent around the hum was cut off.
-  const seconds = await secondsOf(page, 'The sound of m');
-  expect(seconds).toBeGreaterThan(0.4);
-  expect(seconds).toBeLessThan(0.9);
-  await expectAccessible(page);
+test(
+  'a sound is recorded in the browser, cut and kept, heard in the maker’s room, on the bench and in a home’s guide',
+  { tag: '@soak' },
+  async ({ page }) => {
+    await signIn(page);
+    await page.goto(address('/programme/sounds'));
+    await benchIsReady(page);
+    const row = rowOf(page, 'm');
+    await row.getByRole('button', { name: 'Record m' }).click();
+    await expect(row.getByRole('button', { name: /^Stop/ })).toBeVisible();
+    await expect(row.getByRole('status')).toHaveText('“m” is kept. Listen to it once.');
+    await expect(page.getByText(/^1 of \d+ are recorded/)).toBeVisible();
+    // Three seconds were recorded; what is silent around the hum was cut off.
+    const seconds = await secondsOf(page, 'The sound of m');
+    expect(seconds).toBeGreaterThan(0.4);
+    expect(seconds).toBeLessThan(0.9);
+    await expectAccessible(page);
 
-  await page.goto(address('/makers/sound-page?sound=m'));
-  await benchIsReady(page);
-  await expect(page.getByLabel('The sound of m')).toBeVisible();
-  await page.getByRole('combobox', { name: 'letter or pair' }).selectOption('t');
-  await expect(page.getByLabel('The sound of m')).toHaveCount(0);
+    await page.goto(address('/makers/sound-page?sound=m'));
+    await benchIsReady(page);
+    await expect(page.getByLabel('The sound of m')).toBeVisible();
+    await page.getByRole('combobox', { name: 'letter or pair' }).selectOption('t');
+    await expect(page.getByLabel('The sound of m')).toHaveCount(0);
 
-  await page.goto(address('/sessions/new?sound=m#one-press'));
-  await page.getByRole('button', { name: 'Make the session' }).click();
-  await expect(page.getByLabel('The sound of m').first()).toBeVisible();
-  const guide = await sendAndOpenLetter(page, 'Blue door');
-  const home = await page.context().browser()!.newContext({ javaScriptEnabled: false });
-  const atHome = await home.newPage();
-  await atHome.goto(guide);
-  const player = atHome.getByLabel('The sound of m').first();
-  await expect(player).toBeVisible();
-  const source = (await player.getAttribute('src'))!;
-  const sound = await atHome.request.get(new URL(source, guide).href);
-  expect([sound.status(), sound.headers()['content-type']]).toEqual([200, 'audio/wav']);
-  await home.close();
+    await page.goto(address('/sessions/new?sound=m#one-press'));
+    await page.getByRole('button', { name: 'Make the session' }).click();
+    await expect(page.getByLabel('The sound of m').first()).toBeVisible();
+    const guide = await sendAndOpenLetter(page, 'Blue door');
+    const home = await page.context().browser()!.newContext({ javaScriptEnabled: false });
+    const atHome = await home.newPage();
+    await atHome.goto(guide);
+    const player = atHome.getByLabel('The sound of m').first();
+    await expect(player).toBeVisible();
+    const source = (await player.getAttribute('src'))!;
+    const sound = await atHome.request.get(new URL(source, guide).href);
+    expect([sound.status(), sound.headers()['content-type']]).toEqual([200, 'audio/wav']);
+    await home.close();
 
-  await page.goto(address('/programme/sounds'));
-  await benchIsReady(page);
-  await row.getByRole('button', { name: 'Take m out' }).click();
-  await expect(row.getByRole('status')).toHaveText('The recording of “m” was taken out.');
-  await page.goto(guide);
-  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-  await expect(page.getByLabel('The sound of m')).toHaveCount(0);
-});
+    await page.goto(address('/programme/sounds'));
+    await benchIsReady(page);
+    await row.getByRole('button', { name: 'Take m out' }).click();
+    await expect(row.getByRole('status')).toHaveText('The recording of “m” was taken out.');
+    await page.goto(guide);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await expect(page.getByLabel('The sound of m')).toHaveCount(0);
+  },
+);
 
 test('a microphone that is refused is said in words, and a file does instead, by keyboard and without script', async ({
   page,

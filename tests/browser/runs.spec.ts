@@ -22,23 +22,27 @@ test('a way of running it changes the lines; the school of the programme changes
   await expect(lines(page)).not.toContainText('Let your child fill, tip and stir');
 });
 
-test('a game is played ten thousand times: how long, how even, and a start that makes it fair', async ({ page }) => {
-  await signIn(page);
-  await page.goto(address('/makers/game'));
-  await benchIsReady(page);
-  const facts = page.getByRole('region', { name: 'Dials' });
-  await expect(facts).toContainText('from 10,000 plays');
-  await expect(facts).toContainText('It is uneven');
-  await expect(facts).toContainText('for the weaker one it is fair');
-  await page.getByLabel('who plays').selectOption('two alike');
-  // Who begins is a little better off, and the longer the track the less.
-  await page.getByLabel('places, cards or pieces', { exact: true }).fill('60');
-  await expect(facts).toContainText('It is fair');
-  await page.getByLabel(/^game/).first().selectOption('compare cards');
-  await page.getByLabel('ending').selectOption('harder');
-  await expect(facts).toContainText('It may not end');
-  await expectAccessible(page);
-});
+test(
+  'a game is played ten thousand times: how long, how even, and a start that makes it fair',
+  { tag: '@soak' },
+  async ({ page }) => {
+    await signIn(page);
+    await page.goto(address('/makers/game'));
+    await benchIsReady(page);
+    const facts = page.getByRole('region', { name: 'Dials' });
+    await expect(facts).toContainText('from 10,000 plays');
+    await expect(facts).toContainText('It is uneven');
+    await expect(facts).toContainText('for the weaker one it is fair');
+    await page.getByLabel('who plays').selectOption('two alike');
+    // Who begins is a little better off, and the longer the track the less.
+    await page.getByLabel('places, cards or pieces', { exact: true }).fill('60');
+    await expect(facts).toContainText('It is fair');
+    await page.getByLabel(/^game/).first().selectOption('compare cards');
+    await page.getByLabel('ending').selectOption('harder');
+    await expect(facts).toContainText('It may not end');
+    await expectAccessible(page);
+  },
+);
 
 test('a guide shows how a part looks, with the same in words, and roles only where there are two children', async ({
   page,

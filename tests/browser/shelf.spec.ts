@@ -82,7 +82,7 @@ test('an author writes a thing and an activity; what does not fit is named and n
   await expect(page.getByText('It is off the shelf')).toHaveCount(0);
 });
 
-test('an activity of the demo goes through its form without a change', async ({ page }) => {
+test('an activity of the demo goes through its form without a change', { tag: '@soak' }, async ({ page }) => {
   await signIn(page);
   const saved = async () => {
     const file = (await (await page.request.get(address('/shelf/export?kind=activity'))).json()) as {
@@ -123,7 +123,7 @@ test('what we have: ticking things shows what can be done, a home’s things too
   await expectAccessible(page);
 });
 
-test('a swap is overruled, remembered, and forgotten again', async ({ page }) => {
+test('a swap is overruled, remembered, and forgotten again', { tag: '@soak' }, async ({ page }) => {
   await signIn(page);
   await page.goto(address('/shelf/thing/building-block?qty=9&years=3'));
   const sticks = page.getByRole('listitem').filter({ has: page.getByRole('link', { name: 'flat wooden sticks' }) });
@@ -151,40 +151,46 @@ test('a borrowed book is reserved from the catalogue and let go', async ({ page 
   await expectAccessible(page);
 });
 
-test('a list of five thousand things shows how far it has come and reports by line', async ({ page }) => {
-  await signIn(page);
-  await page.goto(address('/shelf/import'));
-  await benchIsReady(page);
-  const rows = Array.from({ length: 5000 }, (_, index) =>
-    index === 41 ? 'Bad Key;x;xs;flat;;;;;;1;0,5' : `bulk-${index};x;xs;flat;;;;;;${index === 99 ? 'many' : 1};0,5`,
-  );
-  const csv = `key;one;many;traits;sizeMm;thickMm;places;colours;allergens;usualQty;common\r\n${rows.join('\r\n')}`;
-  const list = page.getByLabel('List');
-  await list.setInputFiles({ name: 'things.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
-  await page.getByRole('button', { name: 'Take in the list' }).click();
-  await expect(page.getByRole('progressbar')).toBeVisible();
-  await expect(page.getByText(/5000 lines read: 4998 added, 0 replaced, 2 left out/)).toBeVisible({ timeout: 50_000 });
-  const report = page.getByRole('region', { name: 'Lines left out' });
-  await expect(report.getByRole('row', { name: /^43 key/ })).toBeVisible();
-  await expect(report.getByRole('row', { name: /^101 usualQty “many” is not a number/ })).toBeVisible();
+test(
+  'a list of five thousand things shows how far it has come and reports by line',
+  { tag: '@soak' },
+  async ({ page }) => {
+    await signIn(page);
+    await page.goto(address('/shelf/import'));
+    await benchIsReady(page);
+    const rows = Array.from({ length: 5000 }, (_, index) =>
+      index === 41 ? 'Bad Key;x;xs;flat;;;;;;1;0,5' : `bulk-${index};x;xs;flat;;;;;;${index === 99 ? 'many' : 1};0,5`,
+    );
+    const csv = `key;one;many;traits;sizeMm;thickMm;places;colours;allergens;usualQty;common\r\n${rows.join('\r\n')}`;
+    const list = page.getByLabel('List');
+    await list.setInputFiles({ name: 'things.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
+    await page.getByRole('button', { name: 'Take in the list' }).click();
+    await expect(page.getByRole('progressbar')).toBeVisible();
+    await expect(page.getByText(/5000 lines read: 4998 added, 0 replaced, 2 left out/)).toBeVisible({
+      timeout: 50_000,
+    });
+    const report = page.getByRole('region', { name: 'Lines left out' });
+    await expect(report.getByRole('row', { name: /^43 key/ })).toBeVisible();
+    await expect(report.getByRole('row', { name: /^101 usualQty “many” is not a number/ })).toBeVisible();
 
-  await list.setInputFiles({
-    name: 'long.csv',
-    mimeType: 'text/csv',
-    buffer: Buffer.from(`key,one\n${'a,b\n'.repeat(50_000)}`),
-  });
-  await page.getByRole('button', { name: 'Take in the list' }).click();
-  await expect(page.getByRole('alert')).toContainText(
-    '50000 lines, and at most 20000 are taken at once. Nothing was taken in',
-  );
+    await list.setInputFiles({
+      name: 'long.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(`key,one\n${'a,b\n'.repeat(50_000)}`),
+    });
+    await page.getByRole('button', { name: 'Take in the list' }).click();
+    await expect(page.getByRole('alert')).toContainText(
+      '50000 lines, and at most 20000 are taken at once. Nothing was taken in',
+    );
 
-  const latin = Buffer.concat([
-    Buffer.from('key,one,many,traits,sizeMm,thickMm,places,colours,allergens,usualQty,common\ncr,cr'),
-    Buffer.from([0xea]),
-    Buffer.from('pe,crepes,flat,,,,,,1,0.5\n'),
-  ]);
-  await list.setInputFiles({ name: 'latin.csv', mimeType: 'text/csv', buffer: latin });
-  await page.getByRole('button', { name: 'Take in the list' }).click();
-  await expect(page.getByText('1 added, 0 replaced, 0 left out.')).toBeVisible();
-  await expect(page.getByText('it was read as Windows text')).toBeVisible();
-});
+    const latin = Buffer.concat([
+      Buffer.from('key,one,many,traits,sizeMm,thickMm,places,colours,allergens,usualQty,common\ncr,cr'),
+      Buffer.from([0xea]),
+      Buffer.from('pe,crepes,flat,,,,,,1,0.5\n'),
+    ]);
+    await list.setInputFiles({ name: 'latin.csv', mimeType: 'text/csv', buffer: latin });
+    await page.getByRole('button', { name: 'Take in the list' }).click();
+    await expect(page.getByText('1 added, 0 replaced, 0 left out.')).toBeVisible();
+    await expect(page.getByText('it was read as Windows text')).toBeVisible();
+  },
+);

@@ -131,95 +131,101 @@ test('an author frames twelve weeks from nothing to a proposed, pinned and dated
   });
 });
 
-test('the same by keyboard alone: frame, propose, pin, move, undo, put on the bench', async ({ page }) => {
-  await signIn(page);
-  await page.goto(address('/term/new'));
-  await page.getByLabel('What is it called?').focus();
-  await page.keyboard.type('By keys');
-  await page.getByLabel('First day').focus();
-  await page.keyboard.type('05042027');
-  await page.getByLabel('Last day').focus();
-  await page.keyboard.type('25062027');
-  if ((await page.getByLabel('First day').inputValue()) !== '2027-04-05') {
-    // The order of day and month follows the machine's own language.
+test(
+  'the same by keyboard alone: frame, propose, pin, move, undo, put on the bench',
+  { tag: '@soak' },
+  async ({ page }) => {
+    await signIn(page);
+    await page.goto(address('/term/new'));
+    await page.getByLabel('What is it called?').focus();
+    await page.keyboard.type('By keys');
     await page.getByLabel('First day').focus();
-    await page.keyboard.type('04052027');
+    await page.keyboard.type('05042027');
     await page.getByLabel('Last day').focus();
-    await page.keyboard.type('06252027');
-  }
-  await page.getByLabel('Themes, one to a line').focus();
-  await page.keyboard.type('wheels\nshadows\nbridges');
-  await page.keyboard.press('Tab');
-  await page.keyboard.press('Enter');
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('By keys');
-  await benchIsReady(page);
+    await page.keyboard.type('25062027');
+    if ((await page.getByLabel('First day').inputValue()) !== '2027-04-05') {
+      // The order of day and month follows the machine's own language.
+      await page.getByLabel('First day').focus();
+      await page.keyboard.type('04052027');
+      await page.getByLabel('Last day').focus();
+      await page.keyboard.type('06252027');
+    }
+    await page.getByLabel('Themes, one to a line').focus();
+    await page.keyboard.type('wheels\nshadows\nbridges');
+    await page.keyboard.press('Tab');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('By keys');
+    await benchIsReady(page);
 
-  await page.getByRole('button', { name: 'Propose the open weeks' }).press('Enter');
-  await expect(page.getByText(/The best plan there is|no plan can have more than/)).toBeVisible({ timeout: 40_000 });
-  const first = week(page, 'week 1').locator('.chip-proposed').first();
-  const title = await first.getByRole('link').innerText();
-  await first.getByRole('button', { name: `Pin ${title}` }).focus();
-  await page.keyboard.press('p');
-  await expect(week(page, 'week 1').getByRole('button', { name: `Pin ${title}` })).toHaveAttribute(
-    'aria-pressed',
-    'true',
-  );
+    await page.getByRole('button', { name: 'Propose the open weeks' }).press('Enter');
+    await expect(page.getByText(/The best plan there is|no plan can have more than/)).toBeVisible({ timeout: 40_000 });
+    const first = week(page, 'week 1').locator('.chip-proposed').first();
+    const title = await first.getByRole('link').innerText();
+    await first.getByRole('button', { name: `Pin ${title}` }).focus();
+    await page.keyboard.press('p');
+    await expect(week(page, 'week 1').getByRole('button', { name: `Pin ${title}` })).toHaveAttribute(
+      'aria-pressed',
+      'true',
+    );
 
-  await week(page, 'week 1').getByRole('button', { name: 'Move wheels, 8 Apr', exact: true }).focus();
-  await takeUp(page, /wheels, 8 Apr is at place 1 of 12/);
-  await page.keyboard.press('ArrowDown');
-  await expect(page.getByText(/wheels, 8 Apr is at place 2 of 12/)).toBeAttached();
-  await page.keyboard.press('Space');
-  await expect(week(page, 'week 2').getByRole('link', { name: title, exact: true })).toBeVisible();
-  await page.keyboard.press('Control+z');
-  await expect(week(page, 'week 1').getByRole('link', { name: title, exact: true })).toBeVisible();
-  await page.keyboard.press('?');
-  await expect(page.getByRole('dialog')).toContainText('P pins it or lets it go');
-  await page.keyboard.press('Escape');
+    await week(page, 'week 1').getByRole('button', { name: 'Move wheels, 8 Apr', exact: true }).focus();
+    await takeUp(page, /wheels, 8 Apr is at place 1 of 12/);
+    await page.keyboard.press('ArrowDown');
+    await expect(page.getByText(/wheels, 8 Apr is at place 2 of 12/)).toBeAttached();
+    await page.keyboard.press('Space');
+    await expect(week(page, 'week 2').getByRole('link', { name: title, exact: true })).toBeVisible();
+    await page.keyboard.press('Control+z');
+    await expect(week(page, 'week 1').getByRole('link', { name: title, exact: true })).toBeVisible();
+    await page.keyboard.press('?');
+    await expect(page.getByRole('dialog')).toContainText('P pins it or lets it go');
+    await page.keyboard.press('Escape');
 
-  await isKept(page);
-  await week(page, 'week 1')
-    .getByRole('button', { name: /^Change wheels/ })
-    .press('Enter');
-  await week(page, 'week 1').getByRole('button', { name: 'Start writing' }).press('Enter');
-  await expect(page.getByRole('textbox', { name: 'Title of the session' })).toHaveValue('Wheels');
-  await expect(page.getByRole('heading', { name: title })).toBeVisible();
-});
+    await isKept(page);
+    await week(page, 'week 1')
+      .getByRole('button', { name: /^Change wheels/ })
+      .press('Enter');
+    await week(page, 'week 1').getByRole('button', { name: 'Start writing' }).press('Enter');
+    await expect(page.getByRole('textbox', { name: 'Title of the session' })).toHaveValue('Wheels');
+    await expect(page.getByRole('heading', { name: title })).toBeVisible();
+  },
+);
 
-test('a proposal is stopped on the way and keeps the best so far; one that cannot fit says what to loosen', async ({
-  page,
-}) => {
-  await signIn(page);
-  await frameTerm(page, { 'What is it called?': 'Too little time', 'Minutes for activities': '2' });
-  await page.waitForURL(TERM);
-  await benchIsReady(page);
-  await page.getByRole('button', { name: 'Propose the open weeks' }).click();
-  await expect(page.getByRole('alert')).toContainText('No plan keeps every rule. Give the sessions more minutes.', {
-    timeout: 40_000,
-  });
-  await page.getByRole('button', { name: 'Close' }).click();
+test(
+  'a proposal is stopped on the way and keeps the best so far; one that cannot fit says what to loosen',
+  { tag: '@soak' },
+  async ({ page }) => {
+    await signIn(page);
+    await frameTerm(page, { 'What is it called?': 'Too little time', 'Minutes for activities': '2' });
+    await page.waitForURL(TERM);
+    await benchIsReady(page);
+    await page.getByRole('button', { name: 'Propose the open weeks' }).click();
+    await expect(page.getByRole('alert')).toContainText('No plan keeps every rule. Give the sessions more minutes.', {
+      timeout: 40_000,
+    });
+    await page.getByRole('button', { name: 'Close' }).click();
 
-  await frameTerm(page, {
-    'What is it called?': 'A long year',
-    'Last day': '2028-01-28',
-    'Minutes for activities': '17',
-  });
-  await page.waitForURL(TERM);
-  await benchIsReady(page);
-  // More than can be met in a year, so that the best of many near misses has to be found.
-  await page.getByText('What to aim for').click();
-  for (const target of await page
-    .getByRole('group', { name: /visits in the term/ })
-    .getByRole('spinbutton')
-    .all())
-    await target.fill('9');
-  await page.getByRole('button', { name: 'Propose the open weeks' }).click();
-  await expect(page.getByRole('progressbar')).toBeVisible();
-  await page.getByText(/^Best so far/).waitFor({ timeout: 20_000 });
-  await page.getByRole('button', { name: 'Stop and take what there is' }).click();
-  await expect(page.getByText(/^Stopped: the best plan so far has \d+ points/)).toBeVisible();
-  await expect(page.locator('.chip-proposed').first()).toBeVisible();
-});
+    await frameTerm(page, {
+      'What is it called?': 'A long year',
+      'Last day': '2028-01-28',
+      'Minutes for activities': '17',
+    });
+    await page.waitForURL(TERM);
+    await benchIsReady(page);
+    // More than can be met in a year, so that the best of many near misses has to be found.
+    await page.getByText('What to aim for').click();
+    for (const target of await page
+      .getByRole('group', { name: /visits in the term/ })
+      .getByRole('spinbutton')
+      .all())
+      await target.fill('9');
+    await page.getByRole('button', { name: 'Propose the open weeks' }).click();
+    await expect(page.getByRole('progressbar')).toBeVisible();
+    await page.getByText(/^Best so far/).waitFor({ timeout: 20_000 });
+    await page.getByRole('button', { name: 'Stop and take what there is' }).click();
+    await expect(page.getByText(/^Stopped: the best plan so far has \d+ points/)).toBeVisible();
+    await expect(page.locator('.chip-proposed').first()).toBeVisible();
+  },
+);
 
 test('a proposal stopped before its first plan leaves the term as it was', async ({ page }) => {
   await signIn(page);

@@ -4,42 +4,46 @@ import { address, benchIsReady, expectAccessible, signIn } from './steps.ts';
 const words = (page: Page) => page.getByLabel('Words, a line for each line of the tune');
 const region = (page: Page) => page.getByRole('region', { name: 'Words on the tune' });
 
-test('words are set to a tune: what fits, what to hold, split or change, a name said as told, printed and put on the shelf', async ({
-  page,
-}) => {
-  await signIn(page);
-  await page.goto(address('/makers/words-to-a-tune?tune=twinkle'));
-  await benchIsReady(page);
-  await expect(region(page)).toContainText('6 of 6 lines fit.');
-  await expectAccessible(page);
-  await words(page).fill(
-    'Button, button in a row\nWho will wear you, do you know it\n(Me!)\nThe button will again go\nZuzanka has them',
-  );
-  await expect(region(page)).toContainText('7 syllables on 7 notes: it fits.');
-  await expect(region(page)).toContainText('one long. Sing');
-  await expect(region(page)).toContainText('Spoken between the lines');
-  await expect(region(page)).toContainText('falls on a weak beat');
-  await expect(region(page).getByRole('img', { name: 'Notes with the words: Button, button in a row' })).toBeVisible();
-  // Its inks are those of paper, so it lies on paper in the dark as well.
-  await page.emulateMedia({ colorScheme: 'dark' });
-  await expect(region(page).getByRole('img').first()).toHaveCSS('background-color', 'rgb(255, 255, 255)');
-  await page.emulateMedia({ colorScheme: 'light' });
-  const zuzanka = page.getByRole('spinbutton', { name: 'Zuzanka' });
-  const before = await region(page).innerText();
-  await zuzanka.fill('5');
-  await expect.poll(() => region(page).innerText()).not.toBe(before);
-  await expect(region(page)).toContainText('7 syllables on 7 notes');
-  const printed = await page.request.get(
-    address((await page.getByRole('link', { name: 'Print it' }).getAttribute('href'))!),
-  );
-  expect([printed.status(), printed.headers()['content-type']]).toEqual([200, 'application/pdf']);
-  await page.getByRole('link', { name: 'Put it on the shelf as a song' }).click();
-  await expect(page.getByRole('heading', { name: 'Add a song' })).toBeVisible();
-  await expect(page.getByRole('textbox', { name: 'Tune', exact: true })).toHaveValue('Twinkle, twinkle');
-  const written = () =>
-    page.locator('textarea').evaluateAll((fields) => fields.map((field) => (field as HTMLTextAreaElement).value));
-  await expect.poll(async () => (await written()).join('\n')).toContain('Button, button in a row');
-});
+test(
+  'words are set to a tune: what fits, what to hold, split or change, a name said as told, printed and put on the shelf',
+  { tag: '@soak' },
+  async ({ page }) => {
+    await signIn(page);
+    await page.goto(address('/makers/words-to-a-tune?tune=twinkle'));
+    await benchIsReady(page);
+    await expect(region(page)).toContainText('6 of 6 lines fit.');
+    await expectAccessible(page);
+    await words(page).fill(
+      'Button, button in a row\nWho will wear you, do you know it\n(Me!)\nThe button will again go\nZuzanka has them',
+    );
+    await expect(region(page)).toContainText('7 syllables on 7 notes: it fits.');
+    await expect(region(page)).toContainText('one long. Sing');
+    await expect(region(page)).toContainText('Spoken between the lines');
+    await expect(region(page)).toContainText('falls on a weak beat');
+    await expect(
+      region(page).getByRole('img', { name: 'Notes with the words: Button, button in a row' }),
+    ).toBeVisible();
+    // Its inks are those of paper, so it lies on paper in the dark as well.
+    await page.emulateMedia({ colorScheme: 'dark' });
+    await expect(region(page).getByRole('img').first()).toHaveCSS('background-color', 'rgb(255, 255, 255)');
+    await page.emulateMedia({ colorScheme: 'light' });
+    const zuzanka = page.getByRole('spinbutton', { name: 'Zuzanka' });
+    const before = await region(page).innerText();
+    await zuzanka.fill('5');
+    await expect.poll(() => region(page).innerText()).not.toBe(before);
+    await expect(region(page)).toContainText('7 syllables on 7 notes');
+    const printed = await page.request.get(
+      address((await page.getByRole('link', { name: 'Print it' }).getAttribute('href'))!),
+    );
+    expect([printed.status(), printed.headers()['content-type']]).toEqual([200, 'application/pdf']);
+    await page.getByRole('link', { name: 'Put it on the shelf as a song' }).click();
+    await expect(page.getByRole('heading', { name: 'Add a song' })).toBeVisible();
+    await expect(page.getByRole('textbox', { name: 'Tune', exact: true })).toHaveValue('Twinkle, twinkle');
+    const written = () =>
+      page.locator('textarea').evaluateAll((fields) => fields.map((field) => (field as HTMLTextAreaElement).value));
+    await expect.poll(async () => (await written()).join('\n')).toContain('Button, button in a row');
+  },
+);
 
 test('another tune takes the words along, the tune is heard on press, by keyboard alone', async ({ page }) => {
   await signIn(page);
