@@ -185,9 +185,11 @@ test('every route answers odd addresses and queries with a page, a refusal in wo
   for (const [number, route] of routes().entries())
     for (const [index, path] of addressesOf(route).entries()) {
       if (index > 0 && !isTried(number, index)) continue;
-      for (const query of index === 0 ? QUERIES : QUERIES.slice(0, 1))
+      for (const [at, query] of (index === 0 && isTried(number, 0) ? QUERIES : QUERIES.slice(0, 1)).entries())
         await Promise.all(
-          (index === 0 ? WHO : OUTSIDE_AND_INSIDE).map((who) => ask(path + query, { who, method: 'GET' }, 'GET')),
+          (index === 0 && at === 0 ? WHO : OUTSIDE_AND_INSIDE).map((who) =>
+            ask(path + query, { who, method: 'GET' }, 'GET'),
+          ),
         );
     }
   faultless();
