@@ -6,6 +6,7 @@ import { findCautions } from '../cautions/cautions.ts';
 import { spreadOf } from '../time/minutes.ts';
 import { roundTo } from '../numbers/rounding.ts';
 import { roundUp } from '../expressions/expression.ts';
+import { aheadWith } from '../session/partTexts.ts';
 import { valuesAt, levelsOf, isWholeLevel } from '../session/levels.ts';
 import { type TemplateScope, formatPieces } from '../expressions/template.ts';
 import { type LevelName, LEVELS } from '../session/levelName.ts';
@@ -273,13 +274,13 @@ function beforeTheDay(
   { on, at }: Pick<Session, 'on' | 'at'>,
   openDays: OpenDays,
 ): { days: number; text: string }[] {
-  const usesOwn = ({ need, item }: { readonly need: string; readonly item?: string | undefined }) =>
-    served.some((use: ServedNeed) => {
-      const wanted = item ?? use.need.item;
-      return use.need.id === need && use.source === 'home' && use.item === wanted && use.qty > 0;
-    });
+  const usesOwn = ({ need, item }: { readonly need: string; readonly item: string }) =>
+    served.some((use: ServedNeed) => use.need.id === need && use.source === 'home' && use.item === item && use.qty > 0);
   return segment.ahead
-    .filter(({ who, for: target }) => who === 'home' && (!target || usesOwn(target)))
+    .filter((entry) => {
+      const target = aheadWith(segment, entry);
+      return entry.who === 'home' && (target ? usesOwn(target) : !entry.for);
+    })
     .map((entry) => {
       const by = dueBy(leadOf(segment.id, entry), { on, at, ...openDays });
       return { days: daysBetween(by.slice(0, 10), on), text: entry.text };

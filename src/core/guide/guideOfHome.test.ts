@@ -1,5 +1,8 @@
 import { composeGuide } from './composeGuide.ts';
 import { guideLanguage } from '../../messages/guideSpeech.ts';
+import { authorSpeech } from '../../messages/speeches.ts';
+import { regenerateIn } from '../makers/makerSegment.ts';
+import { applyEdit } from '../session/edit.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import type { Home } from '../homes/home.ts';
@@ -67,4 +70,21 @@ test('a thing that a part can be done without is spared where it lacks, with the
   );
   const withLids = guideFor(homeWith(everything), session);
   assert.equal(withLids.segments[0]!.levels.right!.lines.length, 3);
+});
+
+test('after a swap was taken over, what is done ahead with the former thing is told to nobody who may not have it, and stops nobody', () => {
+  const ahead = [{ who: 'home' as const, days: 7, text: 'Save bottle lids.', for: { need: 'lids' } }];
+  const before: Session = { ...SESSION, segments: [{ ...CARTS, ahead }] };
+  const taken = applyEdit(
+    before,
+    { do: 'use-swap', segment: 'carts', need: 'lids', item: 'jar-lid' },
+    regenerateIn(authorSpeech),
+  );
+  assert.ok(taken.ok);
+  const stock = [...everything, { item: 'jar-lid', qty: 30 }];
+  const toddler = homeWith(stock, { children: [{ nickname: 'Pip', birthMonth: '2025-01' }] });
+  const guide = guideFor(toddler, taken.value);
+  assert.deepEqual([guide.segments[0]!.leftOut, guide.before], [false, []]);
+  const older = homeWith([...everything, { item: 'jar-lid', qty: 2 }]);
+  assert.equal(guideFor(older, taken.value).before.length, 1, 'it uses bottle lids after all');
 });

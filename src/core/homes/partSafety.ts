@@ -2,7 +2,8 @@ import { avoidedIn } from '../cautions/allergens.ts';
 import { CAUTION_RULES, levelInRoom } from '../cautions/rules.ts';
 import type { ThingsByKey } from '../materials/thing.ts';
 import type { Segment } from '../session/session.ts';
-import type { Household } from './household.ts';
+import type { PartText } from '../session/partTexts.ts';
+import { isPermitted, type Household } from './household.ts';
 import {
   BETWEEN,
   decisionOn,
@@ -38,7 +39,7 @@ export function safetyAt(
 ): SafetyAtHome {
   const { policy } = household;
   const { borne, questions } = lookOver(segment, things, policy);
-  const read = readPart(segment, things);
+  const read = toldAt(household, readPart(segment, things), { segment, things });
   const answers = [...questions, ...talkOfAvoided(segment, things, household.allergens)].flatMap((question) => {
     const decision = decisionOn(question, safety);
     return decision ? [{ question, decided: decision.decided }] : [];
@@ -63,6 +64,19 @@ export function safetyAt(
     stops: [...new Set(stops)],
     words: [...new Set(words)],
   };
+}
+
+/** What of a part is told at a home: what is only for a thing that it may not use is not. */
+function toldAt(
+  household: Household,
+  { texts, words }: ReadPart,
+  { segment, things }: { segment: Segment; things: ThingsByKey },
+): ReadPart {
+  const isTold = ({ onlyWith }: PartText) => {
+    const need = onlyWith && segment.needs.find(({ id }) => id === onlyWith.need);
+    return !need || isPermitted(onlyWith.item, need, things, household);
+  };
+  return { texts: texts.filter(isTold), words: words.filter(({ text }) => isTold(text)) };
 }
 
 /** What a part bears by itself, and what somebody said its words mean. */

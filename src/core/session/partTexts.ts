@@ -13,6 +13,8 @@ export interface PartText {
   readonly line?: string | undefined;
   /** It is only said: what a book tells, what is sung. */
   readonly isTalk: boolean;
+  /** Told only to homes that serve this need with this thing. */
+  readonly onlyWith?: { readonly need: string; readonly item: string } | undefined;
   /** It is an answer that a child may give. */
   readonly isAnswer?: boolean | undefined;
 }
@@ -41,13 +43,23 @@ export function textsOfPart(segment: Segment, things: ThingsByKey): PartText[] {
     add('note', segment.levels[level]?.text && written(segment.levels[level].text, scope));
   for (const text of [segment.access, segment.where, segment.surface, segment.seating]) add('note', text);
   add('read', segment.retold);
-  for (const { text } of segment.ahead) add('do', text);
+  for (const entry of segment.ahead) add('do', entry.text, { onlyWith: aheadWith(segment, entry) });
   const seen = new Set<string>();
   return texts.filter(({ kind, text }) => {
     const name = `${kind} ${text}`;
     if (seen.has(name)) return false;
     return seen.add(name);
   });
+}
+
+/** What a home has to use to be told of something ahead; absent: every home is told. */
+export function aheadWith(
+  { needs }: Pick<Segment, 'needs'>,
+  { for: target }: Pick<Segment['ahead'][number], 'for'>,
+): PartText['onlyWith'] {
+  const need = target && needs.find(({ id }) => id === target.need);
+  // It was written for what the script said, whatever an author put in its place since.
+  return need && { need: need.id, item: target.item ?? need.taken?.from ?? need.item };
 }
 
 function written(text: string, scope: TemplateScope): string {

@@ -23,7 +23,7 @@ export function NeedsEditor({ segment, things, onEdit }: NeedsEditorProps) {
   return (
     <details className="[&_summary]:text-teal [&_summary]:cursor-pointer [&_summary]:underline [&_summary]:underline-offset-[3px] relative [&_summary]:list-none [&_p[role='alert']]:text-red [&_ul]:grid [&_ul]:gap-[0.35rem] ">
       <summary aria-label={`needs of ${segment.title}`}>needs</summary>
-      <div className="absolute z-5 right-0 w-[min(46rem,_90vw)] py-[0.6rem] px-[0.8rem] bg-sheet border border-ink">
+      <div className="absolute z-5 -right-48 w-[min(46rem,_90vw)] py-[0.6rem] px-[0.8rem] bg-sheet border border-ink">
         <ul>
           {segment.needs.map((need) => (
             <li key={need.id}>
@@ -67,7 +67,7 @@ function NeedRow({ need, name, segment, things, onEdit, onProblem }: NeedRowProp
     <>
       <input
         key={String(need.qty)}
-        className="w-24"
+        className="input input-sm w-28"
         aria-label={`How many ${asked}`}
         defaultValue={String(need.qty)}
         onBlur={(event) => setQty(event.target.value)}
@@ -76,7 +76,7 @@ function NeedRow({ need, name, segment, things, onEdit, onProblem }: NeedRowProp
       <strong>{asked}</strong>
       {need.taken && <TakenNote {...{ need, segment, things, asked, onEdit }} />}{' '}
       <select
-        className="select select-sm"
+        className="select select-sm w-auto"
         aria-label={`${name}: for whom`}
         value={need.per}
         onChange={({ target }) => change({ per: target.value as Need['per'] })}
@@ -85,7 +85,7 @@ function NeedRow({ need, name, segment, things, onEdit, onProblem }: NeedRowProp
         <option value="child">for each child</option>
       </select>{' '}
       <select
-        className="select select-sm"
+        className="select select-sm w-auto"
         aria-label={`${name}: what becomes of them`}
         value={need.use}
         onChange={({ target }) => change({ use: target.value as Need['use'] })}
@@ -113,7 +113,7 @@ function NeedRow({ need, name, segment, things, onEdit, onProblem }: NeedRowProp
 /** A yes or no about a need. */
 function Tick({ isOn, onTurn, words }: { isOn: boolean; onTurn: (isOn: boolean) => void; words: string }) {
   return (
-    <label>
+    <label className="whitespace-nowrap">
       <input
         className="checkbox checkbox-sm"
         type="checkbox"
