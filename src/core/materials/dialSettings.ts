@@ -44,6 +44,8 @@ export interface PreparedPart {
   readonly isWhole: boolean;
 }
 
+const NONE: readonly string[] = [];
+
 /** Settings of one part that are compared; a part that has more is answered with the best of these. */
 const MOST_SETTINGS = 512;
 
@@ -71,7 +73,8 @@ function sharedDials({ needs }: PartToServe): Map<string, (number | string)[]> {
   const setters = new Map<string, { needs: Set<number>; values: Set<number | string> }>();
   needs.forEach(({ options }, index) => {
     for (const { sets } of options)
-      for (const [dial, value] of Object.entries(sets)) {
+      for (const dial in sets) {
+        const value = sets[dial]!;
         const known = setters.get(dial) ?? { needs: new Set<number>(), values: new Set<number | string>() };
         setters.set(dial, known);
         known.needs.add(index);
@@ -113,13 +116,22 @@ function combinationsOf(dials: ReadonlyMap<string, readonly (number | string)[]>
   return { combinations, isWhole: true };
 }
 
+function setsAny(sets: Scope): boolean {
+  for (const _ in sets) return true;
+  return false;
+}
+
 function settingWith(part: PartToServe, sets: Scope, shared: ReadonlySet<string>): DialSetting {
   const values = { ...part.values, ...sets };
+  // Most parts have no dial that a thing sets: there every option is here, and brings nothing about.
   const isHere = (own: Scope) =>
-    agree(sets, own) && Object.keys(own).every((dial) => !shared.has(dial) || Object.hasOwn(sets, dial));
-  const brings = (own: Scope) => Object.keys(own).filter((dial) => Object.hasOwn(sets, dial));
+    shared.size === 0 ||
+    (agree(sets, own) && Object.keys(own).every((dial) => !shared.has(dial) || Object.hasOwn(sets, dial)));
+  const brings = (own: Scope) =>
+    shared.size === 0 ? NONE : Object.keys(own).filter((dial) => Object.hasOwn(sets, dial));
   const needs = part.needs.map((need): NeedHere => {
     const without = setsOfGoingWithout(need);
+    let asMany: number | null | undefined;
     return {
       use: need.use,
       mayGoWithout: isHere(without),
@@ -127,10 +139,15 @@ function settingWith(part: PartToServe, sets: Scope, shared: ReadonlySet<string>
       options: need.options.flatMap((option) => (isHere(option.sets) ? optionHere(option) : [])),
     };
 
+    function amountWith(option: ServingOption, at: Scope): number | null {
+      return amountOf(option, { need, values: at, children: part.children });
+    }
+
     /** An option that has no amount here is none. */
     function optionHere(option: ServingOption): OptionHere[] {
-      const at = { need, values: { ...values, ...option.sets }, children: part.children };
-      const qty = amountOf(option, at);
+      const isPlain = option.qty === undefined && !setsAny(option.sets);
+      if (isPlain && asMany === undefined) asMany = amountWith(option, values);
+      const qty = isPlain ? (asMany ?? null) : amountWith(option, { ...values, ...option.sets });
       const { place, item, fit } = option;
       return qty === null ? [] : [{ place, item, fit, qty, brings: brings(option.sets) }];
     }
