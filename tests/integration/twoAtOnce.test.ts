@@ -4,6 +4,7 @@ import { withOwnIds } from '../../src/core/session/session.ts';
 import { database } from '../../src/server/db/connection.ts';
 import type { EdgeError } from '../../src/server/http/errors.ts';
 import { keepReply, openGuide } from '../../src/server/services/guides.ts';
+import { exportFile } from '../../src/server/services/exportShelf.ts';
 import { findHome, keepHome, listHomes } from '../../src/server/services/homes.ts';
 import { importFile } from '../../src/server/services/importShelf.ts';
 import { listLinks } from '../../src/server/services/postLinks.ts';
@@ -106,4 +107,24 @@ test('an answer counts under the edition its form stood in, and a late press of 
   assert.equal(await keepReply(token, form), 'same', 'the first press again, late');
   assert.equal((await openGuide(token))!.reply!.note, 'Under the bed, in fact.');
   await refuses(keepReply('x'.repeat(43), form), 'not-found');
+});
+
+test('what a home said it has not comes back from file, form and export, and is nothing it has', async () => {
+  const file = readDemo('homes') as { homes: { nickname: string; things: { item: string; qty: number }[] }[] };
+  const entry = file.homes.find(({ nickname }) => nickname === 'Corner house')!;
+  const things = entry.things.filter(({ item }) => item !== 'sock');
+  await importFile(at.owner, { ...file, homes: [{ ...entry, things, hasNot: ['sock'] }] });
+  const kept = await homeNamed('Corner house');
+  assert.deepEqual([kept.hasNot, kept.stock.some(({ item }) => item === 'sock')], [['sock'], false]);
+  const { home, revision } = await findHome(at.owner, kept.id);
+  await keepHome(at.owner, kept.id, { home, revision });
+  const saved = (await exportFile(at.owner, { homes: true })) as unknown as typeof file & {
+    homes: { hasNot?: string[] }[];
+  };
+  assert.deepEqual(saved.homes.find(({ nickname }) => nickname === 'Corner house')!.hasNot, ['sock']);
+  const both = [...things, { item: 'sock', qty: 2 }];
+  await refuses(
+    importFile(at.owner, { ...file, homes: [{ ...entry, things: both, hasNot: ['sock'] }] }),
+    'wrong-input',
+  );
 });
