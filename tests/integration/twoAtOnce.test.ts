@@ -110,7 +110,9 @@ test('an answer counts under the edition its form stood in, and a late press of 
 });
 
 test('what a home said it has not comes back from file, form and export, and is nothing it has', async () => {
-  const file = readDemo('homes') as { homes: { nickname: string; things: { item: string; qty: number }[] }[] };
+  const file = readDemo('homes') as {
+    homes: { nickname: string; things: { item: string; qty: number }[]; hasNot?: string[] }[];
+  };
   const entry = file.homes.find(({ nickname }) => nickname === 'Corner house')!;
   const things = entry.things.filter(({ item }) => item !== 'sock');
   await importFile(at.owner, { ...file, homes: [{ ...entry, things, hasNot: ['sock'] }] });
@@ -118,9 +120,7 @@ test('what a home said it has not comes back from file, form and export, and is 
   assert.deepEqual([kept.hasNot, kept.stock.some(({ item }) => item === 'sock')], [['sock'], false]);
   const { home, revision } = await findHome(at.owner, kept.id);
   await keepHome(at.owner, kept.id, { home, revision });
-  const saved = (await exportFile(at.owner, { homes: true })) as unknown as typeof file & {
-    homes: { hasNot?: string[] }[];
-  };
+  const saved = (await exportFile(at.owner, { homes: true })) as unknown as typeof file;
   assert.deepEqual(saved.homes.find(({ nickname }) => nickname === 'Corner house')!.hasNot, ['sock']);
   const both = [...things, { item: 'sock', qty: 2 }];
   await refuses(
