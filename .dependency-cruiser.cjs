@@ -9,6 +9,7 @@ const LAYERS = [
   'ordering.ts',
   'chance.ts',
   'remembering.ts',
+  'languages.ts',
   'numbers/',
   'calendar/',
   'sounds/',

@@ -17,7 +17,7 @@ declare namespace App {
       status: number;
       message: string;
       /** The language of a home's guide; absent where the author's pages are meant. */
-      language?: import('./messages/guide.ts').GuideLanguage;
+      language?: import('./core/languages.ts').GuideLanguage;
     };
   }
 }

@@ -1,11 +1,12 @@
-import type { GuideLanguage } from './messages/guideWords.ts';
+import type { GuideLanguage } from './core/languages.ts';
 import { defineMiddleware } from 'astro:middleware';
 import { describeError } from './messages/errors.ts';
 import { countingQueries } from './server/db/connection.ts';
 import { comesFromOurPages } from './server/http/address.ts';
+import { askedLanguage } from './server/http/askedLanguage.ts';
 import { jsonAnswer, toEdgeError } from './server/http/answers.ts';
 import { EdgeError } from './server/http/errors.ts';
-import { askedLanguage, guideWords } from './messages/guide.ts';
+import { guideWords } from './messages/guideWords.ts';
 import { secureHeaders } from './server/http/headers.ts';
 import { hashToken, newToken } from './server/http/secrets.ts';
 import { SIGN_IN_COOKIE } from './server/http/signInCookie.ts';
@@ -101,13 +102,12 @@ function problemForHome(
   error: EdgeError,
 ): { message: string; language: GuideLanguage } {
   const token = url.pathname.split('/')[2] ?? '';
-  const language =
-    locals.recalled?.recall(token)?.language ?? askedLanguage(request.headers.get('accept-language') ?? '');
+  const language = locals.recalled?.recall(token)?.language ?? askedLanguage(request.headers);
   const words = guideWords(language);
   const isAway = error.status === 503 || error.code === 'internal';
-  if (error.code === 'not-found') return { language, message: words.goneText };
+  if (error.code === 'not-found') return { language, message: words.say('goneText') };
   const isAsked = request.method === 'GET' || request.method === 'HEAD';
-  return { language, message: isAsked && isAway ? words.away : words.notKept };
+  return { language, message: isAsked && isAway ? words.say('away') : words.say('notKept') };
 }
 
 async function answerProblem(context: Context, error: EdgeError): Promise<Response> {

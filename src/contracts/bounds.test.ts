@@ -2,7 +2,6 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import type { Lazy, Schema } from 'yup';
-import { askedLanguage } from '../messages/guide.ts';
 import { depthOfJson, findOutOfBounds } from './bounds.ts';
 import { readCsv, writeCsv } from './csvEntries.ts';
 import { homeForm } from './homeForm.ts';
@@ -82,11 +81,4 @@ test('a short name comes from a title, in any script, and is one that the shelf 
   assert.equal(keyFromTitle('سلة الغسيل'), 'سلة-الغسيل');
   assert.equal(keyFromTitle(' — '), '');
   fc.assert(fc.property(fc.string(), (title) => assert.doesNotMatch(keyFromTitle(title), /^-|-$|--|\s|[A-Z]/)));
-});
-
-test('the language a browser asks for first is taken, English where there is none of ours', () => {
-  assert.equal(askedLanguage('fr-FR,es;q=0.8,en;q=0.5'), 'es');
-  assert.equal(askedLanguage('ar'), 'ar');
-  assert.equal(askedLanguage(''), 'en');
-  assert.equal(askedLanguage('constructor'), 'en');
 });

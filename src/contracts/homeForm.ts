@@ -1,10 +1,9 @@
 import { array, boolean, number, object, string, type InferType } from 'yup';
+import { GUIDE_LANGUAGE_IDS } from '../core/languages.ts';
 import { ALLERGENS, avoidedName } from './cautions.ts';
 
 /** Homes of one programme; each session is worked out for all of them. */
 export const MOST_HOMES = 300;
-
-const HOME_LANGUAGES = ['en', 'es', 'ar'] as const;
 
 const oneAddress = string()
   .trim()
@@ -22,7 +21,7 @@ const name = () => string().trim().required('must be filled in').max(80, 'must b
 export const homeForm = object({
   nickname: name(),
   contact: oneAddress,
-  language: string().required().oneOf(HOME_LANGUAGES),
+  language: string().required().oneOf(GUIDE_LANGUAGE_IDS),
   allergens: array().of(string().required().oneOf(ALLERGENS)).required().max(ALLERGENS.length),
   /** What else nobody there must have, in the home's own words. */
   alsoAvoids: array().of(avoidedName()).default([]).max(16, 'can be at most 16'),

@@ -3,13 +3,12 @@ import { CAUTION_RULES, PLAIN_TRAITS } from '../core/cautions/rules.ts';
 import { exactly, key, someWords, words } from './fields.ts';
 import { makerSource } from './makerSource.ts';
 import { array, boolean, number, string, type InferType, type Schema } from 'yup';
+import { GUIDE_LANGUAGE_IDS } from '../core/languages.ts';
 import { SEASONS } from '../core/shelf/filterActivities.ts';
 import { ALLERGENS, allergenName, avoidedName, cautionPolicy, traitName } from './cautions.ts';
 import { programmeSettings } from './programme.ts';
 import { ageRange, sessionEntry } from './sessionEntry.ts';
 import { activityFields, isShortEnough, TOO_LONG_A_SCRIPT } from './script.ts';
-
-const LANGUAGES = ['en', 'es', 'ar'] as const;
 
 const SKILLS = { label: 'Good for', choices: ALL_SKILLS, wide: true };
 const THEMES = { label: 'Themes', hint: 'with commas between' };
@@ -197,7 +196,7 @@ const homeEntry = exactly({
     'must be one address, or empty',
     (text) => !text || /^[^\s@,;<>]+@[^\s@,;<>]+$/.test(text),
   ),
-  language: string().required().oneOf(LANGUAGES),
+  language: string().required().oneOf(GUIDE_LANGUAGE_IDS),
   /** Of the list of allergens, or in the home's own words. */
   allergens: array().of(avoidedName()).required().max(30),
   children: array()

@@ -1,8 +1,14 @@
 import type { CautionOverAges } from '../core/cautions/cautions.ts';
 import type { CautionLevel } from '../core/cautions/rules.ts';
+import type { Speech } from '../core/message.ts';
+import { CAUTION_WORDS } from './cautionWords.ts';
 import { ageInWords } from './dates.ts';
-import { en } from './guide.en.ts';
-import { cautionText } from './guide.ts';
+import { authorSpeech } from './speeches.ts';
+
+/** What a caution says in a language of guides, at its level; a rule that nobody has words for says its name. */
+export function cautionText(speech: Speech, rule: string, level: CautionLevel): string {
+  return speech.find(`cautions/${rule}.${level}`) ?? speech.find(`cautions/${rule}`) ?? rule;
+}
 
 const LIST = new Intl.ListFormat('en-GB');
 
@@ -12,7 +18,7 @@ export function describeCaution(
   nameOf: (item: string) => string | undefined,
 ): { readonly things: string; readonly text: string } {
   const things = because.flatMap((reason) => nameOf(reason) ?? []);
-  const asks = words ?? (level === null ? cautionText(en, rule, 'stop') : cautionText(en, rule, level));
+  const asks = words ?? cautionText(authorSpeech, rule, level ?? 'stop');
   const from =
     stopsUnderMonths === null || stopsUnderMonths === 0
       ? ''
@@ -22,50 +28,9 @@ export function describeCaution(
 }
 
 /** Each usual rule by a name an author would use. */
-export const RULE_NAMES: Readonly<Record<string, string>> = {
-  'small-parts': 'Small parts',
-  'small-balls': 'Small balls',
-  balloons: 'Balloons',
-  'magnets-cells-beads': 'Strong magnets, button cells, swelling beads',
-  cords: 'Cords and loops',
-  bags: 'Bags and film',
-  'choking-food': 'Round or hard food, to eat',
-  'food-counters': 'Round or hard food, to count with',
-  honey: 'Honey',
-  'raw-dough': 'Raw flour and egg',
-  allergens: 'Allergens',
-  'food-in-art': 'Food in paint or glue',
-  powder: 'Powder and dust',
-  'not-for-eating': 'Not for eating',
-  water: 'Water',
-  heat: 'Heat',
-  blades: 'Blades and points',
-  scissors: 'Scissors',
-  glass: 'Glass',
-  dyes: 'Paint, glue and glitter',
-  cleaning: 'Cleaning products',
-  soil: 'Soil, found things, animals',
-  handled: 'Coins and well-handled things',
-  batteries: 'Batteries',
-  light: 'Light in eyes',
-  dark: 'A darkened room',
-  slips: 'Slippery floors and feet',
-  road: 'Near traffic',
-  carrying: 'Carrying and walking backwards',
-  pinching: 'Hooks and pinching',
-  movement: 'Jumping, dancing, eyes closed',
-  climbing: 'Stairs and climbing',
-  sound: 'Loud things',
-  screens: 'Screens',
-  flame: 'Flames',
-  'deep-water': 'Deep or open water',
-  heights: 'Heights and windows',
-  poison: 'Poisons',
-  medicine: 'Medicine',
-  'wild-food': 'Wild berries, fungi and plants',
-  'strange-animals': 'Animals you don’t know',
-  sun: 'Looking at the sun',
-};
+export const RULE_NAMES: Readonly<Record<string, string>> = Object.fromEntries(
+  Object.entries(CAUTION_WORDS).map(([rule, { name }]) => [rule, name]),
+);
 
 /** How much care a rule asks for, strictest first. */
 export const LEVEL_NAMES: Readonly<Record<CautionLevel, string>> = {
@@ -76,4 +41,4 @@ export const LEVEL_NAMES: Readonly<Record<CautionLevel, string>> = {
 };
 
 /** What stands below every list of cautions. */
-export const ADULT_DECIDES = en.adultDecides;
+export const ADULT_DECIDES = authorSpeech.say('guide/adultDecides');

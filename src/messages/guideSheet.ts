@@ -1,9 +1,9 @@
-import type { GuideWords } from './guideWords.ts';
+import { listOf } from '../core/message.ts';
+import { inBag, withoutThing, type GuideWords } from './guideWords.ts';
 import { KNOWN_BEFOREHAND } from '../core/cautions/rules.ts';
 import type { Guide, GuideSegment } from '../core/guide/guide.ts';
 import type { GuideSheet, SheetLine } from '../core/print/guidePages.ts';
 import { withoutMarks } from './ownWords.ts';
-import { cautionText } from './guide.ts';
 
 /** A home's guide as it is printed: everything at the level that was sent, from the top down. */
 export function guideSheet(guide: Guide, words: GuideWords): GuideSheet {
@@ -16,16 +16,16 @@ export function guideSheet(guide: Guide, words: GuideWords): GuideSheet {
       line('title', guide.title),
       line(
         'line',
-        `${words.aboutMinutes(Math.round(likely))} ${words.forChildren(guide.children)} (${words.betweenMinutes(Math.round(low), Math.round(high))})`,
+        `${words.say('aboutMinutes', { minutes: Math.round(likely) })} ${words.say('forChildren', { names: listOf(guide.children) })} (${words.say('betweenMinutes', { low: Math.round(low), high: Math.round(high) })})`,
       ),
-      ...(guide.aim ? [line('line', `${words.aim}: ${guide.aim}`)] : []),
-      line('heading', words.fetch),
+      ...(guide.aim ? [line('line', `${words.say('aim')}: ${guide.aim}`)] : []),
+      line('heading', words.say('fetch')),
       ...fetchLines(guide, words),
-      ...(guide.before.length > 0 ? [line('heading', words.before)] : []),
-      ...guide.before.map(({ days, text }) => line('line', `${words.daysBefore(days)}: ${text}`)),
-      line('soft', words.mayStop),
+      ...(guide.before.length > 0 ? [line('heading', words.say('before'))] : []),
+      ...guide.before.map(({ days, text }) => line('line', `${words.say('daysBefore', { days: days })}: ${text}`)),
+      line('soft', words.say('mayStop')),
       ...guide.segments.flatMap((segment, index) => partLines(segment, index + 1, words)),
-      line('soft', words.adultDecides),
+      line('soft', words.say('adultDecides')),
     ],
   };
 }
@@ -37,24 +37,24 @@ function line(style: SheetLine['style'], text: string): SheetLine {
 function fetchLines(guide: Guide, words: GuideWords): SheetLine[] {
   const lines = [
     ...guide.books.flatMap(({ title, retold }) => [
-      line('item', words.theBook(title)),
-      ...(retold ? [line('soft', `${words.noBook} ${retold}`)] : []),
+      line('item', words.say('theBook', { title: title })),
+      ...(retold ? [line('soft', `${words.say('noBook')} ${retold}`)] : []),
     ]),
     ...guide.fetch.map(({ qty, name, insteadOf, source, kitQty, elseDo = [] }) => {
       const further = [
-        insteadOf && words.insteadOf(insteadOf),
-        source === 'kit' && words.fromKit(guide.programme, kitQty),
-        source === 'missing' && words.withoutIt(name, elseDo),
+        insteadOf && words.say('insteadOf', { things: insteadOf }),
+        source === 'kit' && inBag(words, guide.programme, kitQty),
+        source === 'missing' && withoutThing(words, { name, elseDo }),
       ].filter(Boolean);
       return line('item', `${qty} ${name}${further.length > 0 ? ` (${further.join('; ')})` : ''}`);
     }),
   ];
-  return lines.length > 0 ? lines : [line('line', words.nothingToFetch)];
+  return lines.length > 0 ? lines : [line('line', words.say('nothingToFetch'))];
 }
 
 function partLines(segment: GuideSegment, step: number, words: GuideWords): SheetLine[] {
   const heading = line('heading', `${step}. ${segment.title}`);
-  if (segment.leftOut) return [heading, line('line', words.leftOut)];
+  if (segment.leftOut) return [heading, line('line', words.say('leftOut'))];
   const level = segment.levels[segment.level];
   const places = [segment.where, segment.surface, segment.seating].filter(Boolean).join(' · ');
   const pressing = segment.cautions.filter(
@@ -62,16 +62,19 @@ function partLines(segment: GuideSegment, step: number, words: GuideWords): Shee
   );
   return [
     heading,
-    line('soft', [words.aboutMinutes(Math.round(segment.minutes)), places].filter(Boolean).join(' · ')),
+    line(
+      'soft',
+      [words.say('aboutMinutes', { minutes: Math.round(segment.minutes) }), places].filter(Boolean).join(' · '),
+    ),
     ...pressing.map(({ rule, level: weight, words: own }) =>
-      line('strong', `${words.levels[weight]}: ${cautionText(words, rule, weight, own)}`),
+      line('strong', `${words.say(`levels.${weight}`)}: ${words.caution(rule, weight, own)}`),
     ),
     ...(level?.note ? [line('soft', level.note)] : []),
     ...(level?.lines ?? []).flatMap(({ kind, text, answer, why, wait, role }) => [
-      line('line', `${role ? words.roles[role] : words.kinds[kind]}: ${text}`),
+      line('line', `${role ? words.say(`roles.${role}`) : words.say(`kinds.${kind}`)}: ${text}`),
       ...(answer ? [line('soft', `→ ${answer}`)] : []),
       ...(why ? [line('soft', why)] : []),
-      ...(wait ? [line('soft', words.leaveIt(wait))] : []),
+      ...(wait ? [line('soft', words.say('leaveIt', { minutes: wait }))] : []),
     ]),
   ];
 }

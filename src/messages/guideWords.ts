@@ -1,108 +1,75 @@
 import type { CautionLevel } from '../core/cautions/rules.ts';
-import type { LevelName } from '../core/session/levelName.ts';
-import type { LineKind } from '../core/session/line.ts';
+import { GUIDE_LANGUAGES, type GuideLanguage } from '../core/languages.ts';
+import { listOf, type MessageList } from '../core/message.ts';
+import { cautionText } from './cautions.ts';
+import { dayInWords } from './dates.ts';
+import { guideSpeech } from './guideLanguages.ts';
+import type { GuideCatalogue } from './languages/en.ts';
 
-/** Every word of a guide that is not the author's. */
+/** The name of a sentence of guides. */
+type GuideMessage = keyof GuideCatalogue;
+
+/** What the sentences speak of that speak of something; the others take nothing. */
+interface GuideValues {
+  letterSubject: { title: string };
+  letter: { home: string; title: string; on: string; programme: string; link: string };
+  forChildren: { names: MessageList };
+  changedOn: { day: string };
+  aboutMinutes: { minutes: number };
+  betweenMinutes: { low: number; high: number };
+  setupMinutes: { minutes: number };
+  /** Behind the line after which something dries, rises or freezes. */
+  leaveIt: { minutes: number };
+  insteadOf: { things: string };
+  /** What to do without a thing that nobody gives out; `elseDo` names what would do, `choices` how many they are. */
+  withoutIt: { name: string; choices: number; elseDo: MessageList };
+  fromKit: { programme: string };
+  /** Where only `some` of them come in the bag. */
+  someFromKit: { programme: string; some: number };
+  daysBefore: { days: number };
+  step: { step: number; steps: number };
+  hearSound: { letters: string };
+  /** What the fetch list grows by at another level. */
+  moreFor: { level: string; title: string; things: string };
+  theBook: { title: string };
+  noBookAnother: { title: string };
+  theSong: { title: string };
+  minutesTaken: { title: string };
+  howWasIt: { title: string };
+}
+
+type ValuesOf<Name extends GuideMessage> = Name extends keyof GuideValues ? [values: GuideValues[Name]] : [];
+
+/** Every word of a guide that is not the author's, in one language. */
 export interface GuideWords {
   readonly language: GuideLanguage;
   readonly direction: 'ltr' | 'rtl';
+  readonly say: <Name extends GuideMessage>(name: Name, ...values: ValuesOf<Name>) => string;
+  /** A day in words, from YYYY-MM-DD. */
   readonly date: (day: string) => string;
-  readonly letterSubject: (title: string) => string;
-  readonly letter: (facts: { home: string; title: string; on: string; programme: string; link: string }) => string;
-  readonly forChildren: (names: readonly string[]) => string;
-  readonly changedOn: (day: string) => string;
-  readonly aboutMinutes: (likely: number) => string;
-  readonly betweenMinutes: (low: number, high: number) => string;
-  readonly setupMinutes: (minutes: number) => string;
-  /** Behind the line after which something dries, rises or freezes. */
-  readonly leaveIt: (minutes: number) => string;
-  readonly fetch: string;
-  readonly nothingToFetch: string;
-  readonly insteadOf: (things: string) => string;
-  /** `some`: how many of them come in the bag, where it is not all. */
-  readonly fromKit: (programme: string, some?: number) => string;
-  /** What to do without a thing that nobody gives out; `elseDo` names what would do, or nothing. */
-  readonly withoutIt: (name: string, elseDo: readonly string[]) => string;
-  readonly before: string;
-  readonly daysBefore: (days: number) => string;
-  readonly next: string;
-  readonly back: string;
-  readonly oneAtATime: string;
-  readonly onOnePage: string;
-  readonly step: (step: number, steps: number) => string;
-  readonly kinds: Readonly<Record<LineKind, string>>;
-  readonly why: string;
-  /** Whose a line is, where there are two children or more. */
-  readonly roles: { readonly older: string; readonly younger: string };
-  /** What the picture of a part is headed by. */
-  readonly picture: string;
-  /** The words that the children of a home read: the way to them, their page, and its presses. */
-  readonly wordsLink: string;
-  readonly wordsTitle: string;
-  readonly wordsHint: string;
-  readonly wordsNone: string;
-  readonly wordGone: string;
-  readonly wordRead: string;
-  readonly wordNotYet: string;
-  readonly wordWasRead: string;
-  readonly wordWasNot: string;
-  readonly wordBack: string;
-  /** Above the sounds of a part, recorded by the programme. */
-  readonly hear: string;
-  readonly hearSound: (letters: string) => string;
-  readonly easier: string;
-  readonly harder: string;
-  readonly otherWay: string;
-  /** A part that this home goes without. */
-  readonly leftOut: string;
-  readonly levelLegend: string;
-  readonly levelNames: Readonly<Record<LevelName, string>>;
-  readonly tip: string;
-  /** What the fetch list grows by at another level. */
-  readonly moreFor: (level: string, title: string, things: string) => string;
-  readonly aim: string;
-  readonly surface: string;
-  readonly theBook: (title: string) => string;
-  readonly noBook: string;
-  readonly noBookRetold: string;
-  readonly noBookFree: string;
-  readonly noBookAnother: (title: string) => string;
-  readonly sayNoBook: string;
-  readonly saidNoBook: string;
-  readonly sayBookIsHere: string;
-  readonly theSong: (title: string) => string;
-  readonly yourAnswer: string;
-  readonly cautions: string;
-  readonly levels: Readonly<Record<CautionLevel, string>>;
-  readonly caution: Readonly<Record<string, CautionWords>>;
-  readonly adultDecides: string;
-  readonly mayStop: string;
-  readonly tellUs: string;
-  readonly tellUsHint: string;
-  readonly outcome: string;
-  readonly outcomes: { readonly done: string; readonly partly: string; readonly not: string };
-  readonly minutesTaken: (title: string) => string;
-  readonly howWasIt: (title: string) => string;
-  readonly eases: { readonly 'too-easy': string; readonly right: string; readonly 'too-hard': string };
-  readonly note: string;
-  readonly noteHint: string;
-  readonly sendReply: string;
-  readonly thanks: string;
-  readonly thanksText: string;
-  readonly thanksAgain: string;
-  readonly backToGuide: string;
-  readonly replyWrong: string;
-  readonly replyAway: string;
-  /** The records cannot be reached. */
-  readonly away: string;
-  /** Something was sent and could not be kept; it still stands on the page before. */
-  readonly notKept: string;
-  readonly gone: string;
-  readonly goneText: string;
+  /** What a caution says, at its level; a programme's own rule says what it says, in the programme's words. */
+  readonly caution: (rule: string, level: CautionLevel, own?: string) => string;
 }
 
-/** What a caution says at a level; `otherwise` serves the levels that are not named. */
-type CautionWords = { readonly [level in CautionLevel]?: string } & { readonly otherwise: string };
+/** The words of guides in a language. */
+export function guideWords(language: GuideLanguage): GuideWords {
+  const speech = guideSpeech(language);
+  const { direction, locale } = GUIDE_LANGUAGES[language];
+  return {
+    language,
+    direction,
+    say: (name, ...[values]) => speech.say(`guide/${name}`, { ...values }),
+    date: (day) => dayInWords(day, locale),
+    caution: (rule, level, own) => own ?? cautionText(speech, rule, level),
+  };
+}
 
-export const GUIDE_LANGUAGES = ['en', 'es', 'ar'] as const;
-export type GuideLanguage = (typeof GUIDE_LANGUAGES)[number];
+/** What to do without a thing that nobody gives out; `elseDo` names what would do, or nothing. */
+export function withoutThing(words: GuideWords, { name, elseDo }: { name: string; elseDo: readonly string[] }): string {
+  return words.say('withoutIt', { name, choices: elseDo.length, elseDo: listOf(elseDo, 'or') });
+}
+
+/** That a thing comes in a bag; `some`: how many of them do, where it is not all. */
+export function inBag(words: GuideWords, programme: string, some?: number): string {
+  return some === undefined ? words.say('fromKit', { programme }) : words.say('someFromKit', { programme, some });
+}

@@ -1,42 +1,43 @@
-import type { GuideLanguage } from './guideWords.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { CAUTION_LEVELS, CAUTION_RULES } from '../core/cautions/rules.ts';
+import { GUIDE_LANGUAGE_IDS } from '../core/languages.ts';
 import { describeCaution } from './cautions.ts';
-import { cautionText, guideWords } from './guide.ts';
 import { dayInWords } from './dates.ts';
-
-const LANGUAGES: readonly GuideLanguage[] = ['en', 'es', 'ar'];
-
-/** Every place of a catalogue, with what kind of thing stands there. */
-function placesOf(value: unknown, path = ''): string[] {
-  if (typeof value !== 'object' || value === null) return [`${path}: ${typeof value}`];
-  return Object.entries(value).flatMap(([key, inner]) => placesOf(inner, `${path}.${key}`));
-}
-
-test('every language of guides says everything the others say', () => {
-  const places = placesOf(guideWords('en')).sort();
-  for (const language of LANGUAGES) assert.deepEqual(placesOf(guideWords(language)).sort(), places, language);
-});
+import { guideWords, inBag, withoutThing } from './guideWords.ts';
+import { guide as ar } from './languages/ar.ts';
+import { guide as en } from './languages/en.ts';
+import { guide as es } from './languages/es.ts';
 
 test('every caution has words in every language and at every level', () => {
-  for (const language of LANGUAGES) {
-    const words = guideWords(language);
-    for (const rule of Object.keys(CAUTION_RULES)) {
-      for (const level of CAUTION_LEVELS) assert.ok(cautionText(words, rule, level).length > 8, `${language} ${rule}`);
-    }
-  }
+  for (const language of GUIDE_LANGUAGE_IDS)
+    for (const rule of Object.keys(CAUTION_RULES))
+      for (const level of CAUTION_LEVELS) {
+        const words = guideWords(language).caution(rule, level);
+        assert.ok(words.length > 8 && words !== rule, `${language} ${rule}`);
+      }
+  assert.equal(guideWords('es').caution('own-pond', 'hold', 'No pond today.'), 'No pond today.');
 });
 
 test('no language leaves English in its place', () => {
-  const { fetch, next, back, gone, thanks } = guideWords('en');
-  for (const language of ['es', 'ar'] as const) {
-    const words = guideWords(language);
+  const english = new Set<string>(Object.values(en));
+  for (const catalogue of [es, ar])
     assert.deepEqual(
-      [fetch, next, back, gone, thanks].filter((english) => Object.values(words).includes(english)),
+      Object.values(catalogue).filter((sentence) => english.has(sentence)),
       [],
     );
-  }
+});
+
+test('a bag and what to do without a thing are said whole, with one choice, two or none', () => {
+  const words = guideWords('en');
+  assert.equal(inBag(words, 'Quillbrook'), 'in a bag from Quillbrook: ask for it');
+  assert.equal(inBag(words, 'Quillbrook', 3), '3 of them in a bag from Quillbrook: ask for it');
+  const without = (...elseDo: string[]) => withoutThing(words, { name: 'a torch', elseDo });
+  assert.equal(without(), 'If you haven’t got a torch: leave this part for another day.');
+  assert.equal(
+    without('a lamp', 'a candle'),
+    'If you haven’t got a torch: a lamp or a candle will do. Or leave this part for another day.',
+  );
 });
 
 test('dates are written in the language, by the same calendar', () => {

@@ -1,9 +1,8 @@
 import { namesOf, type ThingsByKey } from '../core/materials/thing.ts';
 import type { Decided, PartQuestion } from '../core/homes/partQuestions.ts';
 import { allergenWord } from './allergens.ts';
-import { RULE_NAMES } from './cautions.ts';
-import { en } from './guide.en.ts';
-import { cautionText } from './guide.ts';
+import { RULE_NAMES, cautionText } from './cautions.ts';
+import { authorSpeech } from './speeches.ts';
 
 /** A question about a part, before it goes anywhere: what caught our eye, and what it may mean. */
 export interface QuestionWords {
@@ -41,7 +40,7 @@ export function describeQuestion(
       return {
         title: `${quoted(words)}: have a look`,
         text: `It may be about ${about}.`,
-        caution: cautionText(en, rule, 'hold'),
+        caution: cautionText(authorSpeech, rule, 'hold'),
       };
     case 'ask':
       return rule === 'allergens'

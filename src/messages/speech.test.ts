@@ -4,12 +4,10 @@ import { IntlMessageFormat } from 'intl-messageformat';
 import { listOf } from '../core/message.ts';
 import { MAKERS } from '../core/makers/makers.ts';
 import { runKeys, runShape } from '../core/makers/run.ts';
-import { framing as framingAr } from './framing/ar.ts';
-import { framing as framingEn } from './framing/en.ts';
-import { framing as framingEs } from './framing/es.ts';
-import { ar } from './makers/ar.ts';
+import { GUIDE_LANGUAGE_IDS, type GuideLanguage } from '../core/languages.ts';
+import { cautionCatalogue } from './cautionWords.ts';
+import { LANGUAGE_WORDS } from './languageWords.ts';
 import { en } from './makers/en.ts';
-import { es } from './makers/es.ts';
 import { own, splitOwn, withoutMarks } from './ownWords.ts';
 import { print } from './print/en.ts';
 import { createSpeech, type Catalogues } from './speech.ts';
@@ -30,7 +28,11 @@ function argumentsOf(sentence: string): string[] {
   return [...names].sort();
 }
 
-const ENGLISH: Catalogues = { ...en, framing: framingEn, print };
+const catalogues = (language: GuideLanguage): Catalogues => {
+  const { makers, framing, guide } = LANGUAGE_WORDS[language];
+  return { ...makers, framing, guide, cautions: cautionCatalogue(language) };
+};
+const ENGLISH: Catalogues = { ...catalogues('en'), print };
 
 test('every English sentence can be read by the message format', () => {
   for (const [name, catalogue] of Object.entries(ENGLISH))
@@ -58,12 +60,8 @@ test('every maker has all the sentences of its run: a way in, each way of runnin
 });
 
 test('a catalogue in another language has the sentences of the English one, and each speaks of the same values', () => {
-  const others: [string, Catalogues][] = [
-    ['es', { ...es, framing: framingEs }],
-    ['ar', { ...ar, framing: framingAr }],
-  ];
-  for (const [language, catalogues] of others)
-    for (const [name, catalogue] of Object.entries(catalogues)) {
+  for (const language of GUIDE_LANGUAGE_IDS)
+    for (const [name, catalogue] of Object.entries(catalogues(language))) {
       const english = ENGLISH[name]!;
       const lacking = Object.keys(english).filter((key) => !Object.hasOwn(catalogue, key));
       assert.deepEqual(lacking, [], `${language}/${name} lacks sentences`);

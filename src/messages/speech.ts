@@ -5,12 +5,17 @@ import { CURRENCIES, type CurrencyName } from '../core/numbers/currencies.ts';
 /** Sentences of one language by catalogue and name, in ICU MessageFormat. */
 export type Catalogues = Readonly<Record<string, Readonly<Record<string, string>>>>;
 
+/** Spoken names of whole numbers: `{n, number, words}` and `{n, number, ordinal}`. */
+export interface NumberNames {
+  readonly cardinal: (value: number) => string;
+  readonly ordinal: (value: number) => string;
+}
+
 export interface SpeechOptions {
   /** BCP 47, with the region whose lists and numbers are meant. */
   readonly locale: string;
   readonly catalogues: Catalogues;
-  /** Spoken names of whole numbers: `{n, number, words}` and `{n, number, ordinal}`. */
-  readonly numberNames: { readonly cardinal: (value: number) => string; readonly ordinal: (value: number) => string };
+  readonly numberNames: NumberNames;
   /** Puts what is not of this language between isolates (U+2068, U+2069), so that it is marked and read in its own direction. */
   readonly isolates?: boolean;
 }

@@ -1,18 +1,16 @@
-import { toCardinal, toOrdinal } from 'n2words/en-GB';
+import { GUIDE_LANGUAGES } from '../core/languages.ts';
 import type { Speech } from '../core/message.ts';
-import { framing } from './framing/en.ts';
+import { cautionCatalogue } from './cautionWords.ts';
+import { framing, guide, numberNames } from './languages/en.ts';
 import { en as makers } from './makers/en.ts';
 import { print } from './print/en.ts';
 import { createSpeech } from './speech.ts';
 
-const cardinal = (value: number) => toCardinal(value);
-const ordinal = (value: number) => (value > 0 ? toOrdinal(value) : toCardinal(value));
-
-/** The words of authors: English. Makers, framing lines and numbers are said from it while a session is written. */
+/** The words of authors: English. A guide in English and what stands on screens say the same. */
 export const authorSpeech: Speech = createSpeech({
-  locale: 'en-GB',
-  catalogues: { ...makers, framing, print },
-  numberNames: { cardinal, ordinal },
+  locale: GUIDE_LANGUAGES.en.locale,
+  catalogues: { ...makers, framing, guide, print, cautions: cautionCatalogue('en') },
+  numberNames,
 });
 
 /** The language that authors write in, as a `lang` attribute says it. */

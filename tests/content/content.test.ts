@@ -14,7 +14,7 @@ import type { Segment } from '../../src/core/session/session.ts';
 import { segmentFromActivity } from '../../src/core/shelf/fromShelf.ts';
 import type { ShelfActivity } from '../../src/core/shelf/shelfEntries.ts';
 import { authorSpeech } from '../../src/messages/speeches.ts';
-import { guideLanguage } from '../../src/messages/guideSpeech.ts';
+import { guideLanguage } from '../../src/messages/guideLanguages.ts';
 import { naiveAmount, naiveText, type Values } from './naive.ts';
 import { activities, things } from './demo.ts';
 import { withoutWords, wordsOnPaper } from './onPaper.ts';

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { test } from 'node:test';
 import { format, resolveConfig } from 'prettier';
-import { MAKER_WORDS, makerWordLists } from './makerWords.ts';
+import { LANGUAGE_WORDS_FILE, languageList, MAKER_WORDS, makerWordLists } from './makerWords.ts';
 
 const formatted = async (text: string, file: string) =>
   format(text, { ...(await resolveConfig(join(MAKER_WORDS, file))), parser: 'typescript' });
@@ -16,6 +16,10 @@ test('the lists of makers’ words hold what their folders hold', async () => {
       await formatted(text, file),
       `${file}: npm run generate writes it anew`,
     );
+});
+
+test('the list of languages holds each language that guides are written in', async () => {
+  assert.equal(readFileSync(LANGUAGE_WORDS_FILE, 'utf8'), await formatted(languageList(), LANGUAGE_WORDS_FILE));
 });
 
 test('one file more is a maker’s words in another language, heard in guides of that language', async () => {

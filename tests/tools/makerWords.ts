@@ -1,20 +1,11 @@
 import { existsSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
-
-/** The languages that guides speak, each with what its list of makers' words says of itself. */
-const LANGUAGES = {
-  en: { about: 'English is complete: every maker has its catalogue here, under its name.', type: '' },
-  es: {
-    about: 'Makers whose words are written in Spanish; a part of another maker keeps its English words in a guide.',
-    type: ': Catalogues',
-  },
-  ar: {
-    about: 'Makers whose words are written in Arabic; a part of another maker keeps its English words in a guide.',
-    type: ': Catalogues',
-  },
-} as const;
+import { GUIDE_LANGUAGE_IDS, type GuideLanguage } from '../../src/core/languages.ts';
+import { AUTHOR_LANGUAGE } from '../../src/messages/speeches.ts';
 
 export const MAKER_WORDS = join(import.meta.dirname, '../../src/messages/makers');
+
+export const LANGUAGE_WORDS_FILE = join(import.meta.dirname, '../../src/messages/languageWords.ts');
 
 /**
  * The lists of makers' words, by the file that each stands in, as they follow from the folders of the languages:
@@ -22,7 +13,8 @@ export const MAKER_WORDS = join(import.meta.dirname, '../../src/messages/makers'
  */
 export function makerWordLists(folder = MAKER_WORDS): ReadonlyMap<string, string> {
   return new Map(
-    Object.entries(LANGUAGES).map(([language, { about, type }]) => {
+    GUIDE_LANGUAGE_IDS.map((language) => {
+      const { about, type } = describeList(language);
       const names = existsSync(join(folder, language))
         ? readdirSync(join(folder, language))
             .filter((file) => file.endsWith('.ts'))
@@ -44,6 +36,44 @@ export function makerWordLists(folder = MAKER_WORDS): ReadonlyMap<string, string
       return [`${language}.ts`, text];
     }),
   );
+}
+
+/** What the list of a language says of itself. The authors' language is complete, and typed by what it holds. */
+function describeList(language: GuideLanguage): { about: string; type: string } {
+  const name = new Intl.DisplayNames('en', { type: 'language' }).of(language)!;
+  if (language === AUTHOR_LANGUAGE)
+    return { about: `${name} is complete: every maker has its catalogue here, under its name.`, type: '' };
+  return {
+    about: `Makers whose words are written in ${name}; a part of another maker keeps its English words in a guide.`,
+    type: ': Catalogues',
+  };
+}
+
+/** The file that brings the words of all languages together, as it follows from their list. */
+export function languageList(): string {
+  const named = (from: (language: string) => string) => GUIDE_LANGUAGE_IDS.map(from).join('\n');
+  return [
+    named((language) => `import * as ${language} from './languages/${language}.ts';`),
+    named((language) => `import { ${language} as ${language}Makers } from './makers/${language}.ts';`),
+    `import type { Catalogues, NumberNames } from './speech.ts';`,
+    `import type { GuideLanguage } from '../core/languages.ts';`,
+    '',
+    '/** What a language of guides is made of: a file of `languages/` and the words of its makers. */',
+    'interface LanguageWords {',
+    'readonly guide: en.GuideCatalogue;',
+    'readonly framing: en.FramingCatalogue;',
+    'readonly numberNames: NumberNames;',
+    'readonly makers: Catalogues;',
+    '}',
+    '',
+    '/** Every language by its name. Written by `npm run generate` from the list in `core/languages.ts`. */',
+    'export const LANGUAGE_WORDS: Readonly<Record<GuideLanguage, LanguageWords>> = {',
+    named(
+      (language) =>
+        `${language}: { guide: ${language}.guide, framing: ${language}.framing, numberNames: ${language}.numberNames, makers: ${language}Makers },`,
+    ),
+    '};',
+  ].join('\n');
 }
 
 function kebab(name: string): string {

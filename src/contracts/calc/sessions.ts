@@ -1,5 +1,5 @@
 import { composeGuide } from '../../core/guide/composeGuide.ts';
-import { guideLanguage } from '../../messages/guideSpeech.ts';
+import { guideLanguage } from '../../messages/guideLanguages.ts';
 import type { ReadingPace } from '../../core/time/readAloud.ts';
 import type { CautionPolicy } from '../../core/cautions/rules.ts';
 import type { Home } from '../../core/homes/home.ts';

@@ -27,12 +27,7 @@ const underOrMouthing =
   ({ youngestMonths, mouthing }) =>
     mouthing || youngestMonths < months ? then : otherwise;
 
-/**
- * The usual cautions and the ages at which they change. Ages follow the common rules for toys and food:
- * 36 months for small parts (the small-parts gauge of about 32 mm) and cords, 60 months for round or hard food,
- * 8 years for balloons, 12 months for honey.
- */
-export const CAUTION_RULES: Readonly<Record<string, LevelInRoom>> = {
+const USUAL_RULES = {
   'small-parts': underOrMouthing(36, 'stop', 'watch'),
   'small-balls': underOrMouthing(36, 'stop', null),
   balloons: under(96, 'stop', null),
@@ -75,7 +70,17 @@ export const CAUTION_RULES: Readonly<Record<string, LevelInRoom>> = {
   'wild-food': always('hold'),
   'strange-animals': always('hold'),
   sun: always('hold'),
-};
+} as const satisfies Readonly<Record<string, LevelInRoom>>;
+
+/** A usual rule by its name. */
+export type CautionRule = keyof typeof USUAL_RULES;
+
+/**
+ * The usual cautions and the ages at which they change. Ages follow the common rules for toys and food:
+ * 36 months for small parts (the small-parts gauge of about 32 mm) and cords, 60 months for round or hard food,
+ * 8 years for balloons, 12 months for honey.
+ */
+export const CAUTION_RULES: Readonly<Record<string, LevelInRoom>> = USUAL_RULES;
 
 /** Rules that must be known before one begins: in a guide they stand before the lines, at whatever level. */
 export const KNOWN_BEFOREHAND: ReadonlySet<string> = new Set([

@@ -1,5 +1,5 @@
 import { composeGuide } from './composeGuide.ts';
-import { guideLanguage } from '../../messages/guideSpeech.ts';
+import { guideLanguage } from '../../messages/guideLanguages.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { findFindings } from '../checks/findings.ts';

@@ -1,5 +1,5 @@
 import { composeGuide } from './composeGuide.ts';
-import { guideLanguage } from '../../messages/guideSpeech.ts';
+import { guideLanguage } from '../../messages/guideLanguages.ts';
 import { authorSpeech } from '../../messages/speeches.ts';
 import { regenerateIn } from '../makers/makerSegment.ts';
 import { applyEdit } from '../session/edit.ts';

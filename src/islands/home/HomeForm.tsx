@@ -2,6 +2,7 @@ import { yupResolver } from '@hookform/resolvers/yup';
 import { FormProvider, useFieldArray, useForm, type Resolver } from 'react-hook-form';
 import { ALLERGENS } from '../../contracts/cautions.ts';
 import { homeForm, type HomeForm as HomeValues } from '../../contracts/homeForm.ts';
+import { GUIDE_LANGUAGE_IDS } from '../../core/languages.ts';
 import { ChoiceField, LongField, TextField, TickField, TicksField, WordsField } from '../ui/fields.tsx';
 import { FormNotice } from '../ui/FormNotice.tsx';
 import { PickField, PickList, type Pickable } from '../ui/PickField.tsx';
@@ -16,11 +17,8 @@ interface HomeFormProps {
   readonly things: readonly Pickable[];
 }
 
-const LANGUAGES = [
-  ['en', 'English'],
-  ['es', 'Spanish'],
-  ['ar', 'Arabic'],
-] as const;
+const NAMES = new Intl.DisplayNames('en-GB', { type: 'language' });
+const LANGUAGES = GUIDE_LANGUAGE_IDS.map((id) => [id, NAMES.of(id)!] as const);
 const NEW_CHILD = { nickname: '', birthMonth: '', loves: '', mouthing: false, leftHanded: false, needs: '' };
 const LIST = 'things-by-name';
 

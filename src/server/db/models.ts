@@ -1,3 +1,4 @@
+import type { GuideLanguage } from '../../core/languages.ts';
 import { Model } from 'sequelize';
 import type { KeptDecision } from '../../contracts/keptDecision.ts';
 import type { Guide } from '../../core/guide/guide.ts';
@@ -59,7 +60,7 @@ export class HomeRow extends Model {
   declare programmeId: string;
   declare nickname: string;
   declare contact: string;
-  declare language: 'en' | 'es' | 'ar';
+  declare language: GuideLanguage;
   declare allergens: string[];
   declare revision: number;
   /** When it was taken out; it may come back. */
@@ -142,7 +143,7 @@ export class GuideCopyRow extends Model {
   declare sendingId: string;
   declare edition: number;
   declare guide: Guide;
-  declare language: 'en' | 'es' | 'ar';
+  declare language: GuideLanguage;
   declare sentAt: Date;
 }
 

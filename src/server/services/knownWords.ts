@@ -1,3 +1,4 @@
+import type { GuideLanguage } from '../../core/languages.ts';
 import { checkForm } from '../../contracts/problems.ts';
 import { readSettings, type ProgrammeSettings } from '../../contracts/programme.ts';
 import { wordTap } from '../../contracts/wordTap.ts';
@@ -64,7 +65,7 @@ export async function tapWord(person: Person, homeId: string, press: Record<stri
 /** What a home sees of its children’s words, by its link; null where the link does not open or nobody asks. One query. */
 export async function readWordsOfHome(
   token: string,
-): Promise<{ homeId: string; language: 'en' | 'es' | 'ar'; children: ChildWords[] } | null> {
+): Promise<{ homeId: string; language: GuideLanguage; children: ChildWords[] } | null> {
   const found = await readWordsByLink(hashToken(token));
   if (!found) return null;
   const settings = readSettings(found.settings);

@@ -10,11 +10,11 @@ import {
   type OutboxMessage,
 } from '../db/repositories/messages.ts';
 import { inTransaction, type Transaction } from '../db/transaction.ts';
-import type { GuideLanguage } from '../../messages/guideWords.ts';
+import type { GuideLanguage } from '../../core/languages.ts';
 import { createHash, randomUUID } from 'node:crypto';
 import { now } from '../clock.ts';
 import { personLetter } from '../../messages/personLetters.ts';
-import { guideWords } from '../../messages/guide.ts';
+import { guideWords } from '../../messages/guideWords.ts';
 import { EdgeError } from '../http/errors.ts';
 import { guideToken, personToken } from '../http/secrets.ts';
 import { log } from '../log.ts';
@@ -110,7 +110,7 @@ function writeLetter({ recipient, subject, linkId, personLinkId, facts }: Outbox
   const { language, on, address, ...said } = facts as GuideLetterFacts;
   const words = guideWords(language);
   const link = `${address}/g/${guideToken(linkId!)}`;
-  return { to: recipient, subject, text: words.letter({ ...said, on: words.date(on), link }) };
+  return { to: recipient, subject, text: words.say('letter', { ...said, on: words.date(on), link }) };
 }
 
 /**

@@ -1,3 +1,4 @@
+import type { GuideLanguage } from '../../core/languages.ts';
 import type { LevelName } from '../../core/session/levelName.ts';
 import type { ReplyForm } from '../../contracts/reply.ts';
 import type { Guide } from '../../core/guide/guide.ts';
@@ -7,7 +8,7 @@ export interface OpenedGuide {
   readonly linkId: string;
   readonly edition: number;
   readonly guide: Guide;
-  readonly language: 'en' | 'es' | 'ar';
+  readonly language: GuideLanguage;
   readonly sentAt: Date;
   /** Whether this home has had an earlier copy that said something else. */
   readonly hasChanged: boolean;

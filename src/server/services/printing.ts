@@ -11,7 +11,7 @@ import {
 import { findProgramme } from '../db/repositories/programmes.ts';
 import { inTransaction } from '../db/transaction.ts';
 import { composeGuide } from '../../core/guide/composeGuide.ts';
-import { guideLanguage } from '../../messages/guideSpeech.ts';
+import { guideLanguage } from '../../messages/guideLanguages.ts';
 import { authorSpeech } from '../../messages/speeches.ts';
 import { randomUUID } from 'node:crypto';
 import { fitHome } from '../../core/homes/sessionReadiness.ts';
@@ -26,7 +26,7 @@ import {
 import { checkShape } from '../../contracts/problems.ts';
 import { trayForm, type TrayChoice } from '../../contracts/tray.ts';
 import { countThing } from '../../messages/fits.ts';
-import { guideWords } from '../../messages/guide.ts';
+import { guideWords } from '../../messages/guideWords.ts';
 import { guideSheet } from '../../messages/guideSheet.ts';
 import { now } from '../clock.ts';
 import { isDatabaseAway } from '../db/connection.ts';

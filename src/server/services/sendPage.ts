@@ -1,7 +1,7 @@
 import { readCopiesHeld, readLatestSending, type LatestSending } from '../db/repositories/sendings.ts';
 import { composeGuide } from '../../core/guide/composeGuide.ts';
-import { guideLanguage } from '../../messages/guideSpeech.ts';
-import type { GuideLanguage } from '../../messages/guideWords.ts';
+import { guideLanguage } from '../../messages/guideLanguages.ts';
+import type { GuideLanguage } from '../../core/languages.ts';
 import type { ThingsByKey } from '../../core/materials/thing.ts';
 import type { HomeFit } from '../../core/homes/homeFit.ts';
 import { fitHome, readinessOfAll } from '../../core/homes/sessionReadiness.ts';

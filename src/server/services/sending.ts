@@ -9,14 +9,14 @@ import {
 } from '../db/repositories/sendings.ts';
 import { inTransaction, type Transaction } from '../db/transaction.ts';
 import { composeGuide } from '../../core/guide/composeGuide.ts';
-import { guideLanguage } from '../../messages/guideSpeech.ts';
+import { guideLanguage } from '../../messages/guideLanguages.ts';
 import type { ThingsByKey } from '../../core/materials/thing.ts';
 import { randomUUID } from 'node:crypto';
 import type { HomeFit } from '../../core/homes/homeFit.ts';
 import type { Session } from '../../core/session/session.ts';
 import { describeFinding } from '../../messages/findings.ts';
 import { describeQuestion } from '../../messages/safety.ts';
-import { guideWords } from '../../messages/guide.ts';
+import { guideWords } from '../../messages/guideWords.ts';
 import { now } from '../clock.ts';
 import { readHomes, type KeptHome } from '../db/repositories/homes.ts';
 import type { KeptDecision } from '../../contracts/keptDecision.ts';
@@ -186,7 +186,7 @@ async function fixCopies(input: FixInput): Promise<Sent> {
   const ids = await addMessages(
     links.map(({ home, linkId }) => ({
       ...{ programmeId, linkId, sendingId, recipient: home.contact },
-      subject: guideWords(home.language).letterSubject(session.title),
+      subject: guideWords(home.language).say('letterSubject', { title: session.title }),
       facts: letterFacts(home, session, { programme: person.programme, address }),
     })),
     transaction,

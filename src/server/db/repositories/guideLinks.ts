@@ -1,3 +1,4 @@
+import type { GuideLanguage } from '../../../core/languages.ts';
 import { QueryTypes } from 'sequelize';
 import type { LevelName } from '../../../core/session/levelName.ts';
 import type { Guide } from '../../../core/guide/guide.ts';
@@ -14,7 +15,7 @@ export interface OpenedCopy {
   readonly linkId: string;
   readonly edition: number;
   readonly guide: Guide;
-  readonly language: 'en' | 'es' | 'ar';
+  readonly language: GuideLanguage;
   readonly sentAt: Date;
   readonly firstEdition: number;
   readonly isWithoutBook: boolean;

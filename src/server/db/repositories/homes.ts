@@ -1,3 +1,4 @@
+import type { GuideLanguage } from '../../../core/languages.ts';
 import { Op } from 'sequelize';
 import type { Transaction } from '../transaction.ts';
 import { isUuid } from './sessions.ts';
@@ -9,7 +10,7 @@ import { tables } from '../tables.ts';
 /** A home with what only the server needs to know of it. */
 export interface KeptHome extends Home {
   readonly contact: string;
-  readonly language: 'en' | 'es' | 'ar';
+  readonly language: GuideLanguage;
 }
 
 /** A programme's homes by nickname, with children and things, or one of them: three queries, however many homes. */

@@ -1,3 +1,4 @@
+import type { GuideLanguage } from '../../../core/languages.ts';
 import { QueryTypes } from 'sequelize';
 import type { WordRead } from '../../../core/words/readingLog.ts';
 import type { ProgrammeSettings } from '../../../contracts/programme.ts';
@@ -62,7 +63,7 @@ export async function moveReadings(
 export interface WordsOfHome {
   readonly homeId: string;
   readonly programme: string;
-  readonly language: 'en' | 'es' | 'ar';
+  readonly language: GuideLanguage;
   readonly settings: ProgrammeSettings;
   readonly children: readonly { readonly nickname: string; readonly birthMonth: string }[];
   readonly readings: ReadonlyMap<string, WordRead[]>;
