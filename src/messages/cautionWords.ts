@@ -305,13 +305,9 @@ export const CAUTION_WORDS: Readonly<Record<CautionRule, CautionWords>> = {
   },
 };
 
-/** The sentences of cautions in a language by `rule` and `rule.level`, as a speech finds them. */
-export function cautionCatalogue(language: GuideLanguage): Readonly<Record<string, string>> {
-  return Object.fromEntries(
-    Object.entries(CAUTION_WORDS).flatMap(([rule, { [language]: words }]) =>
-      typeof words === 'string'
-        ? [[rule, words]]
-        : Object.entries(words).map(([level, text]) => [level === 'otherwise' ? rule : `${rule}.${level}`, text]),
-    ),
-  ) as Readonly<Record<string, string>>;
+/** What a caution says in a language of guides, at its level; a rule that nobody has words for says its name. */
+export function cautionText(language: GuideLanguage, rule: string, level: CautionLevel): string {
+  if (!Object.hasOwn(CAUTION_WORDS, rule)) return rule;
+  const words = CAUTION_WORDS[rule as CautionRule][language];
+  return typeof words === 'string' ? words : (words[level] ?? words.otherwise);
 }

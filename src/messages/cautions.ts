@@ -1,14 +1,8 @@
 import type { CautionOverAges } from '../core/cautions/cautions.ts';
 import type { CautionLevel } from '../core/cautions/rules.ts';
-import type { Speech } from '../core/message.ts';
-import { CAUTION_WORDS } from './cautionWords.ts';
+import { cautionText, CAUTION_WORDS } from './cautionWords.ts';
 import { ageInWords } from './dates.ts';
-import { authorSpeech } from './speeches.ts';
-
-/** What a caution says in a language of guides, at its level; a rule that nobody has words for says its name. */
-export function cautionText(speech: Speech, rule: string, level: CautionLevel): string {
-  return speech.find(`cautions/${rule}.${level}`) ?? speech.find(`cautions/${rule}`) ?? rule;
-}
+import { guide } from './languages/en.ts';
 
 const LIST = new Intl.ListFormat('en-GB');
 
@@ -18,7 +12,7 @@ export function describeCaution(
   nameOf: (item: string) => string | undefined,
 ): { readonly things: string; readonly text: string } {
   const things = because.flatMap((reason) => nameOf(reason) ?? []);
-  const asks = words ?? cautionText(authorSpeech, rule, level ?? 'stop');
+  const asks = words ?? cautionText('en', rule, level ?? 'stop');
   const from =
     stopsUnderMonths === null || stopsUnderMonths === 0
       ? ''
@@ -41,4 +35,4 @@ export const LEVEL_NAMES: Readonly<Record<CautionLevel, string>> = {
 };
 
 /** What stands below every list of cautions. */
-export const ADULT_DECIDES = authorSpeech.say('guide/adultDecides');
+export const ADULT_DECIDES = guide.adultDecides;

@@ -2,8 +2,7 @@ import { type ThingsByKey, namesOf } from '../core/materials/thing.ts';
 import type { Finding } from '../core/checks/finding.ts';
 import { describeQuestion } from './safety.ts';
 import { describeScriptFault } from './edits.ts';
-import { cautionText } from './cautions.ts';
-import { authorSpeech } from './speeches.ts';
+import { cautionText } from './cautionWords.ts';
 import { describeExpressionProblem, describeTemplateProblem, formatSum } from './expressions.ts';
 
 export interface FindingWords {
@@ -34,7 +33,7 @@ export function describeFinding({ facts }: Finding, things: ThingsByKey): Findin
         title: capital(
           `${facts.items.map(many).join(', ')}: not for ${facts.homes === 1 ? '1 home' : `${facts.homes} homes`}`,
         ),
-        text: `${cautionText(authorSpeech, facts.rule, 'stop')} Those homes get another thing, or a kit.`,
+        text: `${cautionText('en', facts.rule, 'stop')} Those homes get another thing, or a kit.`,
         remedy: facts.swapTo && `Write it with ${many(facts.swapTo)}`,
       };
     case 'thing-unknown':
@@ -115,7 +114,7 @@ function describeLeftOut(
     ...(words.length > 0 ? [`it says ${listAll(words.map((word) => `“${word}”`))}, which is not for them`] : []),
     ...actions
       .filter((action) => action !== 'allergens')
-      .map((action) => lowered(cautionText(authorSpeech, action, 'stop').replace(/\.$/, ''))),
+      .map((action) => lowered(cautionText('en', action, 'stop').replace(/\.$/, ''))),
   ];
   return {
     title: nicknames.length === 1 ? '1 home goes without this' : `${nicknames.length} homes go without this`,

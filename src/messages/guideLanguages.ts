@@ -5,7 +5,6 @@ import type { GuidePicture } from '../core/guide/guide.ts';
 import { soundsSaid } from '../core/makers/soundsSaid.ts';
 import { rememberLast } from '../core/remembering.ts';
 import type { MakerSource } from '../core/session/makerSource.ts';
-import { cautionCatalogue } from './cautionWords.ts';
 import { LANGUAGE_WORDS } from './languageWords.ts';
 import { createSpeech } from './speech.ts';
 import { AUTHOR_LANGUAGE, authorSpeech } from './speeches.ts';
@@ -15,7 +14,7 @@ const SPEECHES = eachLanguage((language): Speech => {
   const { guide, framing, numberNames, makers } = LANGUAGE_WORDS[language];
   return createSpeech({
     locale: GUIDE_LANGUAGES[language].locale,
-    catalogues: { ...makers, framing, guide, cautions: cautionCatalogue(language) },
+    catalogues: { ...makers, framing, guide },
     numberNames,
     isolates: true,
   });

@@ -1,7 +1,7 @@
 import type { CautionLevel } from '../core/cautions/rules.ts';
 import { GUIDE_LANGUAGES, type GuideLanguage } from '../core/languages.ts';
 import { listOf, type MessageList } from '../core/message.ts';
-import { cautionText } from './cautions.ts';
+import { cautionText } from './cautionWords.ts';
 import { dayInWords } from './dates.ts';
 import { guideSpeech } from './guideLanguages.ts';
 import type { GuideCatalogue } from './languages/en.ts';
@@ -60,7 +60,7 @@ export function guideWords(language: GuideLanguage): GuideWords {
     direction,
     say: (name, ...[values]) => speech.say(`guide/${name}`, { ...values }),
     date: (day) => dayInWords(day, locale),
-    caution: (rule, level, own) => own ?? cautionText(speech, rule, level),
+    caution: (rule, level, own) => own ?? cautionText(language, rule, level),
   };
 }
 

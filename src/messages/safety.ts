@@ -1,8 +1,8 @@
 import { namesOf, type ThingsByKey } from '../core/materials/thing.ts';
 import type { Decided, PartQuestion } from '../core/homes/partQuestions.ts';
 import { allergenWord } from './allergens.ts';
-import { RULE_NAMES, cautionText } from './cautions.ts';
-import { authorSpeech } from './speeches.ts';
+import { cautionText } from './cautionWords.ts';
+import { RULE_NAMES } from './cautions.ts';
 
 /** A question about a part, before it goes anywhere: what caught our eye, and what it may mean. */
 export interface QuestionWords {
@@ -40,7 +40,7 @@ export function describeQuestion(
       return {
         title: `${quoted(words)}: have a look`,
         text: `It may be about ${about}.`,
-        caution: cautionText(authorSpeech, rule, 'hold'),
+        caution: cautionText('en', rule, 'hold'),
       };
     case 'ask':
       return rule === 'allergens'

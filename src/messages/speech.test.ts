@@ -5,7 +5,6 @@ import { listOf } from '../core/message.ts';
 import { MAKERS } from '../core/makers/makers.ts';
 import { runKeys, runShape } from '../core/makers/run.ts';
 import { GUIDE_LANGUAGE_IDS, type GuideLanguage } from '../core/languages.ts';
-import { cautionCatalogue } from './cautionWords.ts';
 import { LANGUAGE_WORDS } from './languageWords.ts';
 import { en } from './makers/en.ts';
 import { own, splitOwn, withoutMarks } from './ownWords.ts';
@@ -30,7 +29,7 @@ function argumentsOf(sentence: string): string[] {
 
 const catalogues = (language: GuideLanguage): Catalogues => {
   const { makers, framing, guide } = LANGUAGE_WORDS[language];
-  return { ...makers, framing, guide, cautions: cautionCatalogue(language) };
+  return { ...makers, framing, guide };
 };
 const ENGLISH: Catalogues = { ...catalogues('en'), print };
 

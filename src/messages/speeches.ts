@@ -1,6 +1,5 @@
 import { GUIDE_LANGUAGES } from '../core/languages.ts';
 import type { Speech } from '../core/message.ts';
-import { cautionCatalogue } from './cautionWords.ts';
 import { framing, guide, numberNames } from './languages/en.ts';
 import { en as makers } from './makers/en.ts';
 import { print } from './print/en.ts';
@@ -9,7 +8,7 @@ import { createSpeech } from './speech.ts';
 /** The words of authors: English. A guide in English and what stands on screens say the same. */
 export const authorSpeech: Speech = createSpeech({
   locale: GUIDE_LANGUAGES.en.locale,
-  catalogues: { ...makers, framing, guide, print, cautions: cautionCatalogue('en') },
+  catalogues: { ...makers, framing, guide, print },
   numberNames,
 });
 

@@ -1,10 +1,17 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { GUIDE_LANGUAGE_IDS, type GuideLanguage } from '../../core/languages.ts';
-import { cautionCatalogue } from '../cautionWords.ts';
+import { CAUTION_LEVELS, CAUTION_RULES } from '../../core/cautions/rules.ts';
+import { cautionText } from '../cautionWords.ts';
 import { guideWords } from '../guideWords.ts';
 import { LANGUAGE_WORDS } from '../languageWords.ts';
 
+const cautionsIn = (language: GuideLanguage) =>
+  Object.fromEntries(
+    Object.keys(CAUTION_RULES).flatMap((rule) =>
+      CAUTION_LEVELS.map((level) => [`${rule}.${level}`, cautionText(language, rule, level)]),
+    ),
+  );
 const COUNTS = [1, 2, 5, 11, 100, 1200];
 
 test('minutes and days are counted by the rules of each language, thousands as it writes them', () => {
@@ -61,7 +68,7 @@ const NO_ADDRESS = new Set(['edad', 'pared', 'verdad', 'mitad', 'cantidad']);
 test('a guide speaks to a family in one form of address throughout', () => {
   for (const [language, other] of Object.entries(OTHER_ADDRESS) as [GuideLanguage, RegExp][]) {
     const { guide, framing } = LANGUAGE_WORDS[language];
-    for (const [name, sentence] of Object.entries({ ...guide, ...framing, ...cautionCatalogue(language) })) {
+    for (const [name, sentence] of Object.entries({ ...guide, ...framing, ...cautionsIn(language) })) {
       const found = [...sentence.matchAll(other)]
         .map(([word]) => word.toLowerCase())
         .filter((word) => !NO_ADDRESS.has(word));
