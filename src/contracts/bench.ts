@@ -1,7 +1,4 @@
-import type { ThingsByKey } from '../core/materials/thing.ts';
-import type { CautionPolicy } from '../core/cautions/rules.ts';
-import type { CautionDecision } from '../core/homes/partQuestions.ts';
-import type { Home } from '../core/homes/home.ts';
+import type { JudgedAgainst, SessionJudgement } from '../core/checks/judgeSession.ts';
 import type { Accent } from '../core/sounds/accents.ts';
 import type { TaughtOn } from '../core/words/lineWords.ts';
 import type { Segment, Session } from '../core/session/session.ts';
@@ -14,20 +11,15 @@ export interface Addable {
   readonly segment: Segment;
 }
 
-export interface BenchProps {
+export interface BenchProps extends JudgedAgainst {
   readonly id: string;
   readonly revision: number;
   readonly keptAt: string;
   readonly session: Session;
-  readonly things: ThingsByKey;
-  readonly homes: readonly Home[];
-  /** What the programme decided about cautions. */
-  readonly policy: CautionPolicy;
-  /** What was decided about what its words call for, the newest last. */
-  readonly decisions: readonly CautionDecision[];
   /** How many homes said that they have no book at hand. */
   readonly withoutBook: number;
-  readonly seatedMinutesPerYear: number;
+  /** What the checks say of the session as it is kept, so that the page has nothing to work out when it opens. */
+  readonly judgement: SessionJudgement;
   readonly mayWrite: boolean;
   /** How words are said here. */
   readonly accent: Accent;

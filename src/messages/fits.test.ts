@@ -1,13 +1,13 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { outcomeOf } from '../core/homes/homeFit.ts';
+import { differencesOf, outcomeOf } from '../core/homes/homeFit.ts';
 import { fitHome } from '../core/homes/sessionReadiness.ts';
 import { agesFromYears, agesInYears } from '../core/session/ages.ts';
 import { CARTS, homeWith, SESSION, THINGS } from '../core/guide/session.fixture.ts';
-import { countOutcomes, countThing, describeFit } from './fits.ts';
+import { countOutcomes, countThing, describeDifferences } from './fits.ts';
 
 const reasonsFor = (home: ReturnType<typeof homeWith>, session = SESSION) =>
-  describeFit(fitHome(session, home, { things: THINGS }), THINGS);
+  describeDifferences(differencesOf(fitHome(session, home, { things: THINGS })), THINGS);
 
 test('a home’s state is explained by its swaps, its kit and what nothing may replace', () => {
   assert.deepEqual(

@@ -1,6 +1,5 @@
 import { type ThingsByKey, namesOf } from '../core/materials/thing.ts';
-import type { HomeFit, HomeOutcome } from '../core/homes/homeFit.ts';
-import { roundUp } from '../core/expressions/expression.ts';
+import type { HomeDifference, HomeOutcome } from '../core/homes/homeFit.ts';
 
 /** How a home can do a session. */
 export const OUTCOME_WORDS: Readonly<Record<HomeOutcome, string>> = {
@@ -26,20 +25,18 @@ export function countOutcomes(outcomes: readonly HomeOutcome[]): string {
 }
 
 /** Why a home is in its state: what serves in the place of what, what comes in a kit, what it goes without. A home that has everything: none. */
-export function describeFit({ parts }: Pick<HomeFit, 'parts'>, things: ThingsByKey): string[] {
-  return parts.flatMap(({ segment, isLeftOut, served }) => {
-    if (isLeftOut) return [`goes without “${segment.title}”`];
-    return served.flatMap(({ need, item, qty, source, swap, isAssumed }) => {
-      const written = namesOf(need.item, things).many;
-      if (source === 'withheld') return [`nothing safe for ${written}`];
-      if (source === 'kit') return [`a kit with ${countThing(item!, roundUp(qty), things)}`];
-      if (source === 'missing') return [`hasn’t got ${countThing(item!, roundUp(qty), things)}`];
-      if (isAssumed) return [`probably has ${countThing(item!, roundUp(qty), things)}`];
-      if (!swap) return [];
-      return [`${namesOf(swap.item, things).many} for ${written}${swap.why ? ` (${swap.why})` : ''}`];
-    });
+export function describeDifferences(differences: readonly HomeDifference[], things: ThingsByKey): string[] {
+  return differences.map((difference) => {
+    if (difference.code === 'left-out') return `goes without “${difference.title}”`;
+    const { many } = namesOf(difference.item, things);
+    if (difference.code === 'withheld') return `nothing safe for ${many}`;
+    if (difference.code === 'swap')
+      return `${many} for ${namesOf(difference.insteadOf, things).many}${difference.why ? ` (${difference.why})` : ''}`;
+    return `${COUNTED[difference.code]} ${countThing(difference.item, difference.qty, things)}`;
   });
 }
+
+const COUNTED = { kit: 'a kit with', missing: 'hasn’t got', assumed: 'probably has' } as const;
 
 /** A quantity of a thing in words: "1 bowl", "16 jar lids". */
 export function countThing(item: string, qty: number, things: ThingsByKey): string {

@@ -2,8 +2,8 @@ import { authorSpeech } from '../../src/messages/speeches.ts';
 import { regenerateIn } from '../../src/core/makers/makerSegment.ts';
 import { composeSession } from '../../src/core/guide/composition.ts';
 import { applyEdit } from '../../src/core/session/edit.ts';
-import { findFindings } from '../../src/core/checks/findings.ts';
-import { fitHomes } from '../../src/core/homes/sessionReadiness.ts';
+import { judgeSession } from '../../src/core/checks/judgeSession.ts';
+import { USUAL_POLICY } from '../../src/core/cautions/rules.ts';
 import { chooseSwaps, type SwapsInput } from '../../src/core/materials/swaps.ts';
 import { edgeOfServer } from './edge.ts';
 import { gamePlays } from './games.ts';
@@ -75,30 +75,33 @@ function fittingBeyondProof(): void {
   );
 }
 
+/** A dial of twelve segments is turned: what the page does itself in its frame, and what a worker does meanwhile for the homes. */
 function benchRecomputation(homeCount: number): void {
   const { session, things, homes: twelve } = readBenchFixture(12);
   const homes = Array.from({ length: homeCount }, (_, index) => twelve[index % twelve.length]!);
+  const against = { things, homes, policy: USUAL_POLICY, decisions: [], seatedMinutesPerYear: 3 };
   const dial = session.segments.find(({ dials }) => dials.length > 0)!;
-  const turn = (value: number) => {
-    const edited = applyEdit(
-      session,
-      { do: 'turn-dial', segment: dial.id, dial: dial.dials[0]!.name, value },
-      regenerateIn(authorSpeech),
-    );
+  const turned = (value: number) => {
+    const edit = { do: 'turn-dial', segment: dial.id, dial: dial.dials[0]!.name, value } as const;
+    const edited = applyEdit(session, edit, regenerateIn(authorSpeech));
     if (!edited.ok) throw new Error('the dial was refused');
-    const composed = composeSession(edited.value, things, { seatedMinutesPerYear: 3, youngestMonths: 36 });
-    const { fits } = fitHomes(edited.value, homes, { things });
-    return findFindings(edited.value, composed, fits, { things }).length;
+    return edited.value;
   };
-  const rounds = homeCount > 100 ? 40 : 200;
-  for (let round = 0; round < 20; round++) turn(2 + (round % 4));
-  const times = Array.from({ length: rounds }, (_, round) => timed(() => turn(2 + (round % 4)))[0]).sort(
-    (left, right) => left - right,
-  );
-  const at = (part: number) => times[Math.min(times.length - 1, Math.floor(times.length * part))]!;
+  const ofPage = (value: number) =>
+    composeSession(turned(value), things, { seatedMinutesPerYear: 3, youngestMonths: 36 }).segments.length;
+  const ofWorker = (value: number) => judgeSession(turned(value), against).findings.length;
+  const [page, worker] = [ofPage, ofWorker].map((turn) => {
+    for (let round = 0; round < 20; round++) turn(2 + (round % 4));
+    const rounds = homeCount > 100 ? 40 : 200;
+    return Array.from({ length: rounds }, (_, round) => timed(() => turn(2 + (round % 4)))[0]).sort(
+      (left, right) => left - right,
+    );
+  }) as [number[], number[]];
+  const frames = (times: number[], part: number) =>
+    (times[Math.min(times.length - 1, Math.floor(times.length * part))]! / 16).toFixed(3);
   report(
-    'bench, a dial of 12 segments',
-    `median ${at(0.5).toFixed(2)} ms = ${(at(0.5) / 16).toFixed(3)} frames of 16 ms; 99th of 100 ${(at(0.99) / 16).toFixed(3)} frames (${homes.length} homes)`,
+    `a dial of 12 segments, ${homes.length} homes`,
+    `the page: ${frames(page, 0.5)} frames of 16 ms, 99th of 100 ${frames(page, 0.99)}; the worker: ${frames(worker, 0.5)} and ${frames(worker, 0.99)}`,
   );
 }
 

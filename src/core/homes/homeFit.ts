@@ -1,6 +1,6 @@
 import type { Need, Swap } from '../materials/need.ts';
 import type { Quantity } from '../expressions/quantity.ts';
-import type { Scope } from '../expressions/expression.ts';
+import { roundUp, type Scope } from '../expressions/expression.ts';
 import type { Segment } from '../session/session.ts';
 import type { Home } from './home.ts';
 import type { Household } from './household.ts';
@@ -66,4 +66,24 @@ export function outcomeOf({ answer, kit, missing }: Pick<HomeFit, 'answer' | 'ki
   if (answer.state !== 'short') return answer.state;
   if (missing.length > 0) return 'lacks';
   return kit.length > 0 ? 'kit' : 'without';
+}
+
+/** In what a home does a session otherwise than as written. */
+export type HomeDifference =
+  | { readonly code: 'left-out'; readonly title: string }
+  | { readonly code: 'withheld'; readonly item: string }
+  | { readonly code: 'kit' | 'missing' | 'assumed'; readonly item: string; readonly qty: number }
+  | { readonly code: 'swap'; readonly item: string; readonly insteadOf: string; readonly why?: string | undefined };
+
+/** In what a home does a session otherwise than as written, in the order of the script. A home that has everything: none. */
+export function differencesOf({ parts }: Pick<HomeFit, 'parts'>): HomeDifference[] {
+  return parts.flatMap(({ segment, isLeftOut, served }): HomeDifference[] => {
+    if (isLeftOut) return [{ code: 'left-out', title: segment.title }];
+    return served.flatMap(({ need, item, qty, source, swap, isAssumed }): HomeDifference[] => {
+      if (source === 'withheld') return [{ code: 'withheld', item: need.item }];
+      if (source === 'kit' || source === 'missing') return [{ code: source, item: item!, qty: roundUp(qty) }];
+      if (isAssumed) return [{ code: 'assumed', item: item!, qty: roundUp(qty) }];
+      return swap ? [{ code: 'swap', item: swap.item, insteadOf: need.item, why: swap.why }] : [];
+    });
+  });
 }

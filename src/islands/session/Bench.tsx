@@ -22,15 +22,15 @@ const KEYS = [
   ['Anywhere', 'Ctrl Z undoes, Ctrl Shift Z does it again, ? shows this'],
 ] as const;
 
-function sendingState({ session, findings, isKept }: Pick<BenchState, 'session' | 'findings'> & { isKept: boolean }) {
+function sendingState({ session, judgement, isJudged }: BenchState, isKept: boolean) {
   if (session.segments.length === 0) return 'empty';
-  if (findings.some(({ weight }) => weight === 'stop')) return 'stopped';
-  return isKept ? 'ready' : 'saving';
+  if (judgement.findings.some(({ weight }) => weight === 'stop')) return 'stopped';
+  return isKept && isJudged ? 'ready' : 'saving';
 }
 
 /** The parts of the session, each with what was found about it. */
 function Parts({ bench, ...props }: BenchProps & { bench: BenchState }) {
-  const { session, composed, findings } = bench;
+  const { session, composed, judgement } = bench;
   const { things, mayWrite } = props;
   const wordChecks = { on: session.on, steps: props.soundSteps, accent: props.accent };
   return (
@@ -44,7 +44,7 @@ function Parts({ bench, ...props }: BenchProps & { bench: BenchState }) {
           recorded={props.recorded}
           position={index}
           count={composed.segments.length}
-          findings={findings.filter(({ segment }) => segment === part.segment.id)}
+          findings={judgement.findings.filter(({ segment }) => segment === part.segment.id)}
           onEdit={bench.edit}
         />
       ))}
@@ -56,7 +56,7 @@ function Parts({ bench, ...props }: BenchProps & { bench: BenchState }) {
 export function Bench(props: BenchProps) {
   const { id, things, mayWrite } = props;
   const bench = useBench(props);
-  const { session, composed, findings, fits, readiness } = bench;
+  const { session, composed, judgement, isJudged } = bench;
   const { keeping, isKept, overwriteRemote, loadRemote } = useAutosave({
     address: `/api/sessions/${id}`,
     name: 'session',
@@ -96,8 +96,8 @@ export function Bench(props: BenchProps) {
         {mayWrite && <AddPart session={session} onEdit={bench.edit} />}
       </div>
       <HomesFoot
-        {...{ id, session, composed, fits, readiness, things, mayWrite }}
-        sending={sendingState({ session, findings, isKept })}
+        {...{ id, session, composed, judgement, isJudged, things, mayWrite }}
+        sending={sendingState(bench, isKept)}
         withoutBook={props.withoutBook}
       />
       <KeysHelp keys={KEYS} isOpen={showsKeys} onClose={() => setShowsKeys(false)} />

@@ -1,19 +1,20 @@
 import { daysAhead } from '../../core/calendar/preparation.ts';
 import type { ThingsByKey } from '../../core/materials/thing.ts';
 import { useState } from 'react';
-import { outcomeOf, type HomeFit } from '../../core/homes/homeFit.ts';
-import type { Readiness, HomeState } from '../../core/homes/readiness.ts';
+import type { HomeVerdict, SessionJudgement } from '../../core/checks/judgeSession.ts';
+import type { HomeState } from '../../core/homes/readiness.ts';
 import { materialsOrNone, type ComposedSession } from '../../core/guide/composition.ts';
 import type { Session } from '../../core/session/session.ts';
 import { leadWords } from '../../messages/dates.ts';
-import { countOutcomes, countThing, describeFit, OUTCOME_WORDS } from '../../messages/fits.ts';
+import { countOutcomes, countThing, describeDifferences, OUTCOME_WORDS } from '../../messages/fits.ts';
 
 interface HomesFootProps {
   readonly id: string;
   readonly session: Session;
   readonly composed: ComposedSession;
-  readonly fits: readonly HomeFit[];
-  readonly readiness: Readiness;
+  readonly judgement: SessionJudgement;
+  /** Whether the judgement is of the session as it stands, and not of the one before. */
+  readonly isJudged: boolean;
   readonly things: ThingsByKey;
   /** How many homes said that they have no book at hand. */
   readonly withoutBook: number;
@@ -28,7 +29,7 @@ const SENDING_WORDS = {
   saving: 'Still being saved; then it can be sent.',
 } as const;
 
-const STATE_ORDER: readonly HomeState[] = ['ready', 'swaps', 'short'];
+const STATE_ORDER: readonly HomeState[] = ['ready', 'swaps', 'likely', 'short'];
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
@@ -37,34 +38,31 @@ export function HomesFoot({
   id,
   session,
   composed,
-  fits,
-  readiness,
+  judgement: { homes, ready },
+  isJudged,
   things,
   withoutBook,
   mayWrite,
   sending,
 }: HomesFootProps) {
   const [isOpen, setIsOpen] = useState(false);
-  const ordered = [...fits].sort(
-    (left, right) => STATE_ORDER.indexOf(left.answer.state) - STATE_ORDER.indexOf(right.answer.state),
-  );
+  const ordered = [...homes].sort((left, right) => STATE_ORDER.indexOf(left.state) - STATE_ORDER.indexOf(right.state));
   return (
     <footer className="homes-foot fixed inset-x-0 bottom-0 z-10 bg-paper border-t border-ink max-[860px]:static [&_strong]:block [&_strong]:font-heading [&_strong]:font-semibold">
-      {isOpen && <HomesPanel fits={ordered} things={things} />}
+      {isOpen && <HomesPanel homes={ordered} things={things} />}
       <div className="flex gap-7 items-center py-[0.55rem] px-6 max-[860px]:flex-wrap">
         <button
           type="button"
           className="flex gap-4 items-center text-left cursor-pointer flex-none"
           aria-expanded={isOpen}
+          aria-busy={!isJudged}
           onClick={() => setIsOpen(!isOpen)}
         >
-          <HomeSteps states={ordered.map(({ answer }) => answer.state)} />
+          <HomeSteps states={ordered.map(({ state }) => state)} />
           <span>
-            <strong>
-              {readiness.ready === 1 ? '1 home can do it as written' : `${readiness.ready} homes can do it as written`}
-            </strong>
+            <strong>{ready === 1 ? '1 home can do it as written' : `${ready} homes can do it as written`}</strong>
             <span className="text-xs line-clamp-2">
-              {countOutcomes(fits.map(outcomeOf))}
+              {countOutcomes(homes.map(({ outcome }) => outcome))}
               {withoutBook > 0 && ` · ${withoutBook} without the book`}
             </span>
           </span>
@@ -77,7 +75,7 @@ export function HomesFoot({
         {mayWrite &&
           (sending === 'ready' ? (
             <a className="btn btn-primary" href={`/sessions/${id}/send`}>
-              Send to {fits.length}
+              Send to {homes.length}
             </a>
           ) : (
             <span className="text-soft text-sm" role="status">
@@ -130,7 +128,7 @@ function HomeSteps({ states }: { states: readonly HomeState[] }) {
   );
 }
 
-function HomesPanel({ fits, things }: { fits: readonly HomeFit[]; things: ThingsByKey }) {
+function HomesPanel({ homes, things }: { homes: readonly HomeVerdict[]; things: ThingsByKey }) {
   return (
     <section
       className="max-h-[45vh] overflow-auto py-[0.6rem] px-6 border-b border-b-line bg-sheet"
@@ -151,12 +149,12 @@ function HomesPanel({ fits, things }: { fits: readonly HomeFit[]; things: Things
           </tr>
         </thead>
         <tbody>
-          {fits.map((fit) => (
-            <tr key={fit.home.id}>
-              <td>{fit.home.nickname}</td>
-              <td>{fit.home.children.map(({ nickname }) => nickname).join(', ')}</td>
-              <td>{OUTCOME_WORDS[outcomeOf(fit)]}</td>
-              <td>{describeFit(fit, things).join('; ') || 'has everything'}</td>
+          {homes.map(({ id, nickname, children, outcome, differences }) => (
+            <tr key={id}>
+              <td>{nickname}</td>
+              <td>{children.join(', ')}</td>
+              <td>{OUTCOME_WORDS[outcome]}</td>
+              <td>{describeDifferences(differences, things).join('; ') || 'has everything'}</td>
             </tr>
           ))}
         </tbody>

@@ -1,13 +1,11 @@
 import { useMemo, useState } from 'react';
-import { findFindings } from '../../core/checks/findings.ts';
-import { roomsOf } from '../../core/homes/partQuestions.ts';
-import { fitHomes } from '../../core/homes/sessionReadiness.ts';
 import { composeSession } from '../../core/guide/composition.ts';
 import { applyEdit, type Edit } from '../../core/session/edit.ts';
 import type { Segment, Session } from '../../core/session/session.ts';
 import { err } from '../../core/outcome.ts';
 import { describeEditProblem } from '../../messages/edits.ts';
 import { useHistory } from '../autosave/useHistory.ts';
+import { useJudgement } from './useJudgement.ts';
 import { useMakerParts } from './useMakerParts.ts';
 import type { BenchProps } from '../../contracts/bench.ts';
 
@@ -15,7 +13,8 @@ import type { BenchProps } from '../../contracts/bench.ts';
 const notLoaded = ({ made }: Segment) => err({ code: 'not-loaded' as const, maker: made!.maker });
 
 /** The session on the bench, what follows from it, and what can be done to it; every edit can be undone. */
-export function useBench({ session: initial, things, homes, policy, decisions, seatedMinutesPerYear }: BenchProps) {
+export function useBench({ session: initial, judgement: first, ...props }: BenchProps) {
+  const { things, homes, policy, decisions, seatedMinutesPerYear } = props;
   const [hadMade, setHadMade] = useState(() => holdsMade(initial));
   const makerParts = useMakerParts(hadMade);
   const { value: session, ...history } = useHistory(
@@ -28,25 +27,16 @@ export function useBench({ session: initial, things, homes, policy, decisions, s
     () => composeSession(session, things, { seatedMinutesPerYear, youngestMonths: session.ages.fromMonths }),
     [session, things, seatedMinutesPerYear],
   );
-  const { on } = session;
-  const safety = useMemo(() => ({ decisions, rooms: roomsOf(homes, on) }), [decisions, homes, on]);
-  const { fits, readiness } = useMemo(
-    () => fitHomes(session, homes, { things, policy, safety }),
-    [session, homes, things, policy, safety],
-  );
-  const findings = useMemo(
-    () => findFindings(session, composed, fits, { things, policy, safety }),
-    [session, composed, fits, things, policy, safety],
-  );
+  const [against] = useState(() => ({ things, homes, policy, decisions, seatedMinutesPerYear }));
+  const { judgement, isJudged } = useJudgement(session, against, first);
   return {
     ...history,
     hasMakers: makerParts !== null,
     soundsSaid: makerParts?.soundsSaid,
     session,
     composed,
-    fits,
-    readiness,
-    findings,
+    judgement,
+    isJudged,
   };
 }
 

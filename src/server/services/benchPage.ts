@@ -1,4 +1,5 @@
 import type { Addable, BenchProps } from '../../contracts/bench.ts';
+import { judgeSession, type JudgedAgainst } from '../../core/checks/judgeSession.ts';
 import { readDecisions } from '../db/repositories/decisions.ts';
 import { readHomes } from '../db/repositories/homes.ts';
 import { countWithoutBook } from '../db/repositories/sessions.ts';
@@ -22,19 +23,23 @@ export async function readBench(person: Person, id: string): Promise<BenchProps>
     listRecorded(person),
     readDecisions(person.programmeId, id),
   ]);
-  return {
-    id: kept.id,
-    revision: kept.revision,
-    keptAt: kept.keptAt,
-    session: kept.session,
+  const against: JudgedAgainst = {
     things,
     policy: person.settings.cautions,
     decisions: decisions.map(({ segment, rule, subject, text, decided, youngestMonths, allergens }) => ({
       ...{ segment, rule, subject, text, decided, youngestMonths, allergens },
     })),
     homes: homes.map(({ contact: _contact, language: _language, ...home }) => home),
-    withoutBook,
     seatedMinutesPerYear: person.settings.seatedMinutesPerYear,
+  };
+  return {
+    ...against,
+    id: kept.id,
+    revision: kept.revision,
+    keptAt: kept.keptAt,
+    session: kept.session,
+    judgement: judgeSession(kept.session, against),
+    withoutBook,
     mayWrite: person.role !== 'reader',
     recorded,
     accent: person.settings.numbers.accent ?? 'gb',

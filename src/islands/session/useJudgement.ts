@@ -1,0 +1,57 @@
+import { useEffect, useRef, useState } from 'react';
+import { judgeSession, type JudgedAgainst, type SessionJudgement } from '../../core/checks/judgeSession.ts';
+import type { Session } from '../../core/session/session.ts';
+import type { JudgeAnswer, JudgeQuestion } from '../../workers/judge.ts';
+
+interface Judged {
+  readonly session: Session;
+  readonly judgement: SessionJudgement;
+}
+
+/**
+ * What the checks say of the session as it stands, from a worker: the page never waits for it. Meanwhile what was said before
+ * still stands, and `isJudged` is false. While one session is judged only the newest of those that follow waits.
+ */
+export function useJudgement(session: Session, against: JudgedAgainst, first: SessionJudgement) {
+  const [judged, setJudged] = useState<Judged>({ session, judgement: first });
+  const worker = useRef<Worker | null>(null);
+  const asked = useRef(0);
+  const newest = useRef(session);
+  const underWay = useRef<Session | null>(null);
+  useEffect(() => () => worker.current?.terminate(), []);
+  useEffect(() => {
+    newest.current = session;
+    if (judged.session === session || underWay.current) return;
+    const judgeHere = () => {
+      worker.current?.terminate();
+      worker.current = null;
+      underWay.current = null;
+      setJudged({ session: newest.current, judgement: judgeSession(newest.current, against) });
+    };
+    try {
+      worker.current ??= startWorker(against);
+    } catch {
+      return judgeHere();
+    }
+    asked.current += 1;
+    underWay.current = session;
+    worker.current.onmessage = ({ data }: MessageEvent<JudgeAnswer>) => {
+      if (data.asked !== asked.current) return;
+      underWay.current = null;
+      setJudged({ session, judgement: data.judgement });
+    };
+    worker.current.onerror = judgeHere;
+    tell(worker.current, { asked: asked.current, session });
+  }, [session, judged, against]);
+  return { judgement: judged.judgement, isJudged: judged.session === session };
+}
+
+function startWorker(against: JudgedAgainst): Worker {
+  const worker = new Worker(new URL('../../workers/judge.ts', import.meta.url), { type: 'module' });
+  tell(worker, { against });
+  return worker;
+}
+
+function tell(worker: Worker, question: JudgeQuestion): void {
+  worker.postMessage(question);
+}

@@ -1,0 +1,21 @@
+import { judgeSession, type JudgedAgainst, type SessionJudgement } from '../core/checks/judgeSession.ts';
+import type { Session } from '../core/session/session.ts';
+
+/** What a session is judged against is told first, and once; then each session by the number of its question. */
+export type JudgeQuestion = { readonly against: JudgedAgainst } | { readonly asked: number; readonly session: Session };
+
+export interface JudgeAnswer {
+  readonly asked: number;
+  readonly judgement: SessionJudgement;
+}
+
+let against: JudgedAgainst | null = null;
+
+/** Judges a session away from the screen, however many homes it goes to. */
+self.onmessage = ({ data }: MessageEvent<JudgeQuestion>) => {
+  if ('against' in data) against = data.against;
+  else {
+    const answer: JudgeAnswer = { asked: data.asked, judgement: judgeSession(data.session, against!) };
+    self.postMessage(answer);
+  }
+};
