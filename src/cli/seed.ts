@@ -16,7 +16,7 @@ import { holdingInstallation } from '../server/db/hold.ts';
 import { readFile } from 'node:fs/promises';
 import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
-import { programmeSettings, type ProgrammeSettings } from '../contracts/programme.ts';
+import { programmeSettings } from '../contracts/programme.ts';
 import { replyForm } from '../contracts/reply.ts';
 import { addDays, daysBetween, weekdayOf } from '../core/calendar/dates.ts';
 import { frameTerm, type TermFrame } from '../core/terms/frameTerm.ts';
@@ -114,7 +114,7 @@ export async function addProgramme(
   people: readonly NewPerson[],
 ): Promise<Person> {
   const settings = programmeSettings.getDefault();
-  const programmeId = await addProgrammeRow({ slug, name, settings: settings as ProgrammeSettings });
+  const programmeId = await addProgrammeRow({ slug, name, settings });
   const added: Person[] = [];
   for (const person of people) {
     const { email, role, password } = person;
@@ -143,13 +143,13 @@ function daysToShift(): number {
 
 const DAY_FIELDS = ['on', 'startsOn', 'endsOn', 'from', 'to'];
 
-function shiftDays(file: Record<string, unknown>, days: number): Record<string, unknown> {
+function shiftDays<Content>(file: Content, days: number): Content {
   const months = Math.round(days / 30.44);
   return JSON.parse(JSON.stringify(file), (name, value: unknown) => {
     if (DAY_FIELDS.includes(name) && typeof value === 'string') return addDays(value, days);
     if (name === 'birthMonth' && typeof value === 'string') return addMonths(value, months);
     return value;
-  }) as Record<string, unknown>;
+  }) as Content;
 }
 
 function addMonths(month: string, months: number): string {
@@ -165,7 +165,7 @@ interface DemoTerm extends TermFrame {
 
 /** The demo's term, with the sessions that are already on the bench in their weeks. */
 async function addDemoTerm(owner: Person): Promise<void> {
-  const demo = shiftDays(await readDemo('term/spring.json'), daysToShift()) as unknown as DemoTerm;
+  const demo = shiftDays(await readDemo<DemoTerm>('term/spring.json'), daysToShift());
   const framed = frameTerm(demo, randomUUID);
   if (!framed.ok) throw new Error('the demo term does not fit its own dates');
   const sessions = await readSessions(owner.programmeId);
@@ -193,7 +193,7 @@ async function addDemoTerm(owner: Person): Promise<void> {
 
 /** What a child of the demo read in the last days: one word is sure and rests, one is hard. */
 async function addDemoReadings(owner: Person): Promise<void> {
-  const { home, child, days } = (await readDemo('readings.json')) as unknown as DemoReadings;
+  const { home, child, days } = await readDemo<DemoReadings>('readings.json');
   const homes = await readHomes(owner.programmeId);
   const { id } = homes.find(({ nickname }) => nickname === home)!;
   for (const { ago, read, missed } of days)
@@ -222,7 +222,7 @@ interface DemoReplies {
 }
 
 async function sendAndAnswer(owner: Person, address: string): Promise<void> {
-  const { session: title, replies } = (await readDemo('replies.json')) as unknown as DemoReplies;
+  const { session: title, replies } = await readDemo<DemoReplies>('replies.json');
   const [homes, sessions] = await Promise.all([readHomes(owner.programmeId), readSessions(owner.programmeId)]);
   const kept = sessions.find(({ session }) => session.title === title)!;
   await sendSession(owner, {
@@ -244,6 +244,6 @@ async function sendAndAnswer(owner: Person, address: string): Promise<void> {
   await postWaiting();
 }
 
-async function readDemo(file: string): Promise<Record<string, unknown>> {
-  return JSON.parse(await readFile(join(import.meta.dirname, '../../demo', file), 'utf8')) as Record<string, unknown>;
+async function readDemo<Content = Record<string, unknown>>(file: string): Promise<Content> {
+  return JSON.parse(await readFile(join(import.meta.dirname, '../../demo', file), 'utf8')) as Content;
 }

@@ -1,9 +1,10 @@
+import { knownAs } from './fields.ts';
 import { distance } from 'fastest-levenshtein';
-import { array, number, object, string, type Schema } from 'yup';
+import { array, number, object, string } from 'yup';
 import { ALLERGENS } from '../core/cautions/allergens.ts';
 import { readWords } from '../core/cautions/words/readWords.ts';
 import { isCalendarDate } from '../core/calendar/dates.ts';
-import { CAUTION_LEVELS, CAUTION_RULES, TRAITS, type CautionPolicy } from '../core/cautions/rules.ts';
+import { CAUTION_LEVELS, CAUTION_RULES, TRAITS, type CautionLevel } from '../core/cautions/rules.ts';
 
 export { ALLERGENS };
 
@@ -30,7 +31,7 @@ const oneOfNames = (names: readonly string[], what: string) =>
 
 export const traitName = () => oneOfNames(TRAITS, 'a trait');
 export const actionName = () => oneOfNames(Object.keys(CAUTION_RULES), 'a caution rule');
-export const ruleLevel = () => oneOfNames(CAUTION_LEVELS, 'a level of care');
+export const ruleLevel = () => knownAs<CautionLevel>(oneOfNames(CAUTION_LEVELS, 'a level of care'));
 export const allergenName = () => oneOfNames(ALLERGENS, 'on the list of allergens');
 
 /** Letters by which a word may be off a known name and still be taken for it misspelt. */
@@ -109,4 +110,4 @@ export const cautionPolicy = () =>
     own: array().of(ownRule).max(40).default([]),
     stricter: array().of(stricterRule).max(60).default([]),
     hidden: array().of(hiddenRule).max(60).default([]),
-  }) as unknown as Schema<CautionPolicy> & { default: (value: CautionPolicy) => Schema<CautionPolicy> };
+  });

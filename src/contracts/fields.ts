@@ -1,5 +1,5 @@
 import { isTimeOfDay } from '../core/calendar/dates.ts';
-import { string, object, type ObjectShape } from 'yup';
+import { array, string, object, type ISchema, type ObjectShape, type Schema } from 'yup';
 
 const UNKNOWN = ({ unknown }: { unknown?: string }) => `has fields that are not known: ${unknown ?? ''}`;
 
@@ -35,3 +35,17 @@ export const clockTime = () =>
       (text) => text === undefined || isTimeOfDay(text),
     )
     .meta({ jsonSchema: { pattern: '^([01]\\d|2[0-3]):[0-5]\\d$' } });
+
+/**
+ * A schema whose values are more exact than Yup can tell by itself: a list of a fixed length, a choice among shapes, a list
+ * that is only read. The one place where a type is said and not inferred; what is said is held by the schema's own tests.
+ */
+export const knownAs = <Value>(schema: ISchema<unknown>) => schema as unknown as Schema<Value>;
+
+/** The least and the most of something. */
+export const fromTo = (item: Schema<number>) =>
+  knownAs<readonly [number, number]>(array().of(item).required().length(2, 'must hold two numbers: least and most'));
+
+/** Three of a kind: least, likely, most. */
+export const threeOf = <Item>(item: Schema<Item>) =>
+  array().of(item).required().length(3, 'must hold three: least, likely, most');

@@ -39,7 +39,7 @@ export function sourcesOf({ books, songs, activities }: Pick<FileSections, 'book
   songs: readonly ShelfSong[];
   activities: readonly ShelfActivity[];
 } {
-  return { books, songs: songs as unknown as readonly ShelfSong[], activities };
+  return { books, songs, activities };
 }
 
 /**

@@ -1,3 +1,4 @@
+import type { MessageValues } from '../core/message.ts';
 import { LINE_KINDS } from '../core/session/line.ts';
 import { mixed, string } from 'yup';
 import { exactly, words } from './fields.ts';
@@ -17,7 +18,7 @@ export const said = () =>
       .required()
       .max(120)
       .matches(/^[a-z-]+\/[A-Za-z0-9.-]+$/, 'must name a sentence of a catalogue'),
-    values: mixed<Record<string, unknown>>()
+    values: mixed<MessageValues>()
       .test(
         'said',
         `must be an object of at most ${MOST_SAID_CHARACTERS} characters`,

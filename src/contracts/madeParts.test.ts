@@ -5,6 +5,7 @@ import { segmentFromMaker } from '../core/makers/makerSegment.ts';
 import { MAKERS } from '../core/makers/makers.ts';
 import { USUAL_SETTINGS } from '../core/session/makerSource.ts';
 import { authorSpeech } from '../messages/speeches.ts';
+import { makerSource } from './makerSource.ts';
 import { checkShape } from './problems.ts';
 import { segmentEntry } from './script.ts';
 
@@ -28,4 +29,24 @@ test('what every maker makes may be kept as a part of a session, as it starts an
       );
     }
   }
+});
+
+test('a line that an author rewrote is checked like any other line, and there are no more than a part holds', () => {
+  const line = { id: 'a-1', kind: 'do', text: 'Lay it down.' };
+  const withLines = (rewritten: unknown) => ({
+    maker: 'clock',
+    values: {},
+    settings: USUAL_SETTINGS,
+    changes: { lines: [{ level: 'right', rewritten, removed: [], added: [] }] },
+  });
+  const isTaken = (rewritten: unknown) => makerSource().isValidSync(withLines(rewritten), { strict: true });
+  assert.deepEqual([isTaken({}), isTaken({ 'a-1': line })], [true, true]);
+  for (const wrong of [
+    { 'a-1': { ...line, kind: 'shout' } },
+    { 'a-1': 'words' },
+    { 'a-1': { ...line, text: 'x'.repeat(2001) } },
+    [line],
+  ])
+    assert.equal(isTaken(wrong), false);
+  assert.equal(isTaken(Object.fromEntries(Array.from({ length: 61 }, (_, index) => [`a-${index}`, line]))), false);
 });

@@ -1,8 +1,10 @@
 import { dialSettings, line, partId } from './line.ts';
-import { exactly, key } from './fields.ts';
+import { exactly, key, knownAs } from './fields.ts';
 import { needChange, segmentNeed } from './need.ts';
 import { mixed, array, number, string } from 'yup';
 import { VARIANTS } from '../core/makers/variant.ts';
+import type { Line } from '../core/session/line.ts';
+import type { MakerSource } from '../core/session/makerSource.ts';
 import { LEVELS } from '../core/session/levelName.ts';
 import { numberSettings } from './numberSettings.ts';
 
@@ -18,13 +20,30 @@ export const makerSource = () =>
     values: dialSettings(),
     settings: exactly(numberSettings()).required(),
     edition: number().integer().min(1).max(1000),
-    paces: exactly(
-      Object.fromEntries(VARIANTS.map((variant) => [variant, number().min(LEAST_PACE).max(MOST_PACE)])),
-    ).default(undefined),
+    paces: knownAs<MakerSource['paces']>(
+      exactly(
+        Object.fromEntries(VARIANTS.map((variant) => [variant, number().min(LEAST_PACE).max(MOST_PACE)])),
+      ).default(undefined),
+    ),
     changes: makerChanges(),
   })
     .default(undefined)
     .meta({ def: 'maker' });
+
+const MOST_LINES = 60;
+
+/** Lines by the ids of those they stand in the place of. */
+const rewrittenLines = () =>
+  mixed<Readonly<Record<string, Line>>>()
+    .required()
+    .test('lines', `must be an object of at most ${MOST_LINES} lines`, areLines)
+    .meta({ jsonSchema: { type: 'object', maxProperties: MOST_LINES } });
+
+function areLines(value: unknown): boolean {
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) return false;
+  const lines = Object.values(value);
+  return lines.length <= MOST_LINES && lines.every((entry) => line.isValidSync(entry, { strict: true }));
+}
 
 const makerChanges = () =>
   exactly({
@@ -32,14 +51,12 @@ const makerChanges = () =>
       .of(
         exactly({
           level: string().required().oneOf(LEVELS),
-          rewritten: mixed<Record<string, unknown>>()
-            .required()
-            .meta({ jsonSchema: { type: 'object' } }),
+          rewritten: rewrittenLines(),
           removed: array().of(string().required().max(80)).required().max(80),
           added: array()
             .of(exactly({ after: string().defined().nullable(), line }))
             .required()
-            .max(60),
+            .max(MOST_LINES),
           order: array().of(string().required().max(80)).max(120),
         }),
       )

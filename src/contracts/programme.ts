@@ -1,7 +1,9 @@
+import { knownAs, threeOf } from './fields.ts';
+import type { ReadingPace } from '../core/time/readAloud.ts';
+import type { Triple } from '../core/numbers/triple.ts';
 import { array, mixed, number, object, string, type InferType } from 'yup';
 import { calendarDay } from './calendarDay.ts';
 import { cautionPolicy } from './cautions.ts';
-import type { CautionPolicy } from '../core/cautions/rules.ts';
 import { WORD_GAME_ENDS } from '../core/games/wordGames.ts';
 import { ACCENTS } from '../core/sounds/accents.ts';
 import { NUMBER_SCHOOLS, schoolOf, USUAL_SETTINGS } from '../core/session/makerSource.ts';
@@ -9,7 +11,10 @@ import { numberSettings } from './numberSettings.ts';
 import { COMMON_WORDS, MOST_WORDS, readWordOrder, unreadableIn } from '../core/words/commonWords.ts';
 import { PAPERS, type Paper } from '../core/page/paper.ts';
 
-const pace = () => array().of(number().required().min(0).max(1000)).length(3).required();
+/** How fast somebody reads aloud before it is known: least, likely and most time, so the quickest words come first. */
+const USUAL_PACE: ReadingPace = { wordsPerMinute: [140, 120, 95], pageSeconds: [2, 3, 5], pauseSeconds: [6, 12, 25] };
+
+const pace = () => knownAs<Triple>(threeOf(number().required().min(0).max(1000)));
 
 const MOST_CLOSED = 400;
 
@@ -82,18 +87,13 @@ export const programmeSettings = object({
     keptBy: string().required().oneOf(KEPT_BY),
   }).default({ atOnce: 5, restAfter: 3, keptBy: 'author' as const }),
   cautions: cautionPolicy().default({ own: [], stricter: [], hidden: [] }),
-  pace: object({ wordsPerMinute: pace(), pageSeconds: pace(), pauseSeconds: pace() })
-    .required()
-    .default({ wordsPerMinute: [140, 120, 95], pageSeconds: [2, 3, 5], pauseSeconds: [6, 12, 25] }),
+  pace: object({ wordsPerMinute: pace(), pageSeconds: pace(), pauseSeconds: pace() }).required().default(USUAL_PACE),
 });
 
-export type ProgrammeSettings = Omit<InferType<typeof programmeSettings>, 'cautions'> & {
-  readonly cautions: CautionPolicy;
-};
+export type ProgrammeSettings = InferType<typeof programmeSettings>;
 
 /** Settings as they are kept or handed in, with defaults for what is absent. Throws a ValidationError for what does not fit. */
-export const readSettings = (kept: unknown): ProgrammeSettings =>
-  programmeSettings.cast(kept ?? {}) as ProgrammeSettings;
+export const readSettings = (kept: unknown): ProgrammeSettings => programmeSettings.cast(kept ?? {});
 
 /** The settings that an owner changes in the programme's room; the others keep their defaults. */
 export const programmeForm = object({

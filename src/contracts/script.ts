@@ -1,14 +1,15 @@
 import { CAUTION_RULES } from '../core/cautions/rules.ts';
 import type { EntryField } from './entryField.ts';
 import { partId, said, line, dialSettings, isRecordOf, recordOf } from './line.ts';
-import { exactly, words, someWords, key, clockTime } from './fields.ts';
+import { exactly, words, someWords, key, clockTime, knownAs, threeOf } from './fields.ts';
 import { makerSource } from './makerSource.ts';
 import { need, numberOrExpression, quantity, segmentNeed } from './need.ts';
+import type { Dial } from '../core/session/dial.ts';
 import { LEVELS } from '../core/session/levelName.ts';
 import type { Quantity } from '../core/expressions/quantity.ts';
 import { array, lazy, mixed, number, string, type Schema } from 'yup';
 import { actionName } from './cautions.ts';
-import { POSTURES, SEGMENT_KINDS, type Segment } from '../core/session/session.ts';
+import { POSTURES, SEGMENT_KINDS, type TripleOfQuantities } from '../core/session/session.ts';
 import { calendarDay } from './calendarDay.ts';
 
 export { calendarDay };
@@ -31,19 +32,21 @@ const minuteQuantity = () =>
     )
     .meta({ jsonSchema: numberOrExpression(MOST_MINUTES) });
 
-const triple = () =>
-  array().of(minuteQuantity()).required().length(3, 'must hold three: least, likely, most').meta({ def: 'triple' });
+const triple = (label: string) =>
+  knownAs<TripleOfQuantities>(threeOf(minuteQuantity()).meta({ def: 'triple', label, as: 'triple' }));
 
 const minutes = () =>
   exactly({
-    setup: triple().meta({ label: 'Setting up: least | likely | most', as: 'triple' }),
-    together: triple().meta({ label: 'Together', as: 'triple' }),
-    alone: triple().meta({ label: 'Then alone', as: 'triple' }),
-    tidy: triple().meta({ label: 'Tidying', as: 'triple' }),
-    wait: triple()
-      .default(undefined)
-      .optional()
-      .meta({ label: 'Waiting: dries, rises or freezes', as: 'triple', isOptional: true }),
+    setup: triple('Setting up: least | likely | most'),
+    together: triple('Together'),
+    alone: triple('Then alone'),
+    tidy: triple('Tidying'),
+    wait: knownAs<TripleOfQuantities | undefined>(
+      threeOf(minuteQuantity())
+        .default(undefined)
+        .optional()
+        .meta({ def: 'triple', label: 'Waiting: dries, rises or freezes', as: 'triple', isOptional: true }),
+    ),
   }).required();
 
 /** A dial may choose among the letters and the pairs that are taught as one. */
@@ -70,8 +73,10 @@ const choiceDial = exactly({
   value: someWords(60),
 });
 
-const dial = lazy((value: unknown): Schema =>
-  typeof value === 'object' && value !== null && 'choices' in value ? choiceDial : numberDial,
+const dial = knownAs<Dial>(
+  lazy((value: unknown): Schema =>
+    typeof value === 'object' && value !== null && 'choices' in value ? choiceDial : numberDial,
+  ),
 );
 
 const level = (word: string) =>
@@ -136,7 +141,7 @@ export const activityFields = {
   aim: words(400),
   skills: array().of(key()).required().max(12),
   dials: array()
-    .of(dial as unknown as Schema)
+    .of(dial)
     .required()
     .max(12)
     .meta({
@@ -168,6 +173,9 @@ export const activityFields = {
     .max(12)
     .meta({ label: 'Cautions it calls for', choices: Object.keys(CAUTION_RULES), wide: true }),
   access: words(400).meta({ label: 'Another way, for hands, eyes, ears or legs', as: 'long', wide: true }),
+  made: makerSource(),
+  /** The line that its waiting comes after. */
+  waitAfter: string().max(80),
 } as const;
 
 const MOST_SCRIPT_CHARACTERS = 40_000;
@@ -205,8 +213,6 @@ export const segmentEntry = exactly({
   level: string().required().oneOf(LEVELS),
   rightDials: dialSettings(),
   retold: string().max(1000),
-  made: makerSource(),
-  waitAfter: string().max(80),
 }).test('length', TOO_LONG_A_SCRIPT, isShortEnough);
 
 /** The parts of a session, each with an id of its own: what homes answer is told apart by it. */
@@ -217,7 +223,7 @@ export const sessionParts = () =>
     .test('own-ids', 'must each have an id of their own', (segments) => {
       const ids = (segments ?? []).map((segment) => (segment as { id?: unknown } | null)?.id);
       return new Set(ids).size === ids.length;
-    }) as unknown as Schema<Segment[] | undefined>;
+    });
 
 /** What the bench keeps: the whole session as a value, and the revision it was made from. */
 export const keptSession = exactly({
@@ -231,6 +237,6 @@ export const keptSession = exactly({
     .required()
     .test('ages', 'the youngest age must not be above the oldest', (ages) => !ages || ages.fromMonths <= ages.toMonths),
   aim: words(1000),
-  segments: sessionParts().required() as unknown as Schema<Segment[]>,
+  segments: sessionParts().required(),
   accepted: array().of(string().required().max(200)).required().max(200),
 });

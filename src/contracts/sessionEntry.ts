@@ -1,6 +1,6 @@
 import { array, lazy, number, string, type InferType, type Schema } from 'yup';
 import { LEVELS, type LevelName } from '../core/session/levelName.ts';
-import { clockTime, exactly, key, someWords, words } from './fields.ts';
+import { clockTime, exactly, key, knownAs, someWords, words } from './fields.ts';
 import { dialSettings } from './line.ts';
 import { calendarDay, sessionParts } from './script.ts';
 
@@ -29,8 +29,12 @@ const makerPart = exactly({
   level: string().oneOf(LEVELS),
 });
 
-const part = lazy((value: unknown): Schema =>
-  typeof value === 'object' && value !== null && (value as { kind?: unknown }).kind === 'maker' ? makerPart : shelfPart,
+const part = knownAs<SessionPart>(
+  lazy((value: unknown): Schema =>
+    typeof value === 'object' && value !== null && (value as { kind?: unknown }).kind === 'maker'
+      ? makerPart
+      : shelfPart,
+  ),
 );
 
 /** A session in a file names its parts, whose scripts come from the shelf, or holds its segments as the editor keeps them. */
@@ -41,7 +45,7 @@ export const sessionEntry = exactly({
   ages: ageRange(),
   aim: words(1000),
   parts: array()
-    .of(part as unknown as Schema<SessionPart>)
+    .of(part)
     .max(30, 'must be at most 30 parts')
     .meta({ itemsOneOf: [shelfPart, makerPart] }),
   segments: sessionParts(),

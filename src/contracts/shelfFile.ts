@@ -1,7 +1,7 @@
 import { ALL_SKILLS } from '../core/ladders/skills.ts';
 import { CAUTION_RULES, PLAIN_TRAITS } from '../core/cautions/rules.ts';
-import { exactly, key, someWords, words } from './fields.ts';
-import { makerSource } from './makerSource.ts';
+import { exactly, key, knownAs, someWords, threeOf, words } from './fields.ts';
+import type { Triple } from '../core/numbers/triple.ts';
 import { array, boolean, number, string, type InferType, type Schema } from 'yup';
 import { GUIDE_LANGUAGE_IDS } from '../core/languages.ts';
 import { SEASONS } from '../core/shelf/filterActivities.ts';
@@ -120,11 +120,9 @@ export const songEntry = exactly({
   key: key(),
   title: title(),
   tune: someWords(200).meta({ label: 'Tune' }),
-  minutes: array()
-    .of(number().required().min(0).max(1440))
-    .required()
-    .length(3)
-    .meta({ label: 'Minutes: least | likely | most', as: 'triple' }),
+  minutes: knownAs<Triple>(
+    threeOf(number().required().min(0).max(1440)).meta({ label: 'Minutes: least | likely | most', as: 'triple' }),
+  ),
   themes: keys(40).meta(THEMES),
   verses: array()
     .of(array().of(someWords(200)).required().min(1).max(60))
@@ -145,8 +143,8 @@ export const songEntry = exactly({
   skills: keys(40).meta(SKILLS),
 });
 
-const { aim, skills, size, posture, where, surface, seating, dials, lines, needs } = activityFields;
-const { minutes, levels, ahead, access, actions } = activityFields;
+/** What a session takes over from an activity, in the order of the form; a field that is added there is here, too. */
+const { aim, skills, size, posture, access, actions, ...script } = activityFields;
 
 export const activityEntry = exactly({
   key: key(),
@@ -162,7 +160,7 @@ export const activityEntry = exactly({
   noise: number().required().integer().min(0).max(3).meta({ label: 'Noise, 0 to 3' }),
   /** 1 to 3: what it asks of the adult; worked out from set-up and mess when absent. */
   effort: number().integer().min(1).max(3).meta({ label: 'Work for the adult, 1 to 3', hint: 'empty: worked out' }),
-  ...{ where, surface, seating, dials, lines, needs, minutes, levels, ahead },
+  ...script,
   /** What is kept from it for a later activity, in words. */
   keeps: string().max(300, 'must be at most 300 characters').meta({ label: 'Kept for later' }),
   /** Activities that must have been done before. */
@@ -173,9 +171,6 @@ export const activityEntry = exactly({
   ...{ access, actions },
   /** Absent: any time of the year. */
   seasons: array().of(string().required().oneOf(SEASONS)).max(4).meta({ label: 'Only in', wide: true }),
-  /** A maker that writes it, with its values. */
-  made: makerSource(),
-  waitAfter: string().max(80),
 })
   .test('length', TOO_LONG_A_SCRIPT, isShortEnough)
   .test('after', 'an activity cannot come after itself', (activity, context) => {
@@ -224,10 +219,7 @@ const homeEntry = exactly({
 });
 
 const section = <Entry extends Schema>(entry: Entry, most: number) =>
-  array()
-    .of(entry as unknown as Schema)
-    .max(most, `must be at most ${most} in one file`)
-    .default([]);
+  array().of(entry).max(most, `must be at most ${most} in one file`).default([]);
 
 /** One file of our open format; it may hold any of these sections. */
 export const shelfFile = exactly({

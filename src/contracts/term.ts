@@ -1,8 +1,8 @@
-import { clockTime, exactly, key, someWords, words } from './fields.ts';
-import { array, boolean, mixed, number, string, type Schema } from 'yup';
+import { clockTime, exactly, fromTo, key, someWords, words } from './fields.ts';
+import { array, boolean, mixed, number, string } from 'yup';
 import { daysBetween, isCalendarDate } from '../core/calendar/dates.ts';
 import { SCHOOLS } from '../core/terms/schools.ts';
-import { DAY_KINDS, type Term } from '../core/terms/term.ts';
+import { DAY_KINDS } from '../core/terms/term.ts';
 import { calendarDay } from './script.ts';
 
 const id = () =>
@@ -90,7 +90,7 @@ export const keptTerm = exactly({
   steps: array().of(someWords(120)).required().max(120),
   rules: exactly({
     targets: targets(),
-    perSlot: array().of(count(0, 12)).required().length(2),
+    perSlot: fromTo(count(0, 12)),
     repeat: count(0, 60),
     rest: count(0, 60),
   }).required(),
@@ -110,7 +110,7 @@ export const keptTerm = exactly({
         message: 'lies far outside the term or lasts too long; check its year',
       });
     return week < 0 || context.createError({ path: at(`weeks[${week}].monday`), message: 'lies far outside the term' });
-  }) as unknown as Schema<Term>;
+  });
 
 /** How a term is framed: two dates, a day and a time, minutes, themes one to a line, and the sequence beside them. */
 export const frameForm = exactly({

@@ -1,5 +1,6 @@
 import type { Triple } from '../../core/numbers/triple.ts';
-import { array, boolean, mixed, number, object, string, type AnySchema } from 'yup';
+import { array, boolean, mixed, number, object, string } from 'yup';
+import { knownAs, threeOf } from '../fields.ts';
 import { isCalendarDate, isTimeOfDay } from '../../core/calendar/dates.ts';
 import type { Coins } from '../../core/numbers/coins.ts';
 
@@ -27,21 +28,22 @@ export const timeOfDay = () =>
 
 /** Three numbers: least, likely, most, in rising order when they are minutes. */
 export const triple = (least = 0) =>
-  array()
-    .of(number().required().min(least, `must be at least ${least}`).max(100_000, 'must be at most 100000'))
-    .test('three', 'must hold three numbers: least, likely, most', (list) => list === undefined || list.length === 3)
-    .test(
-      'rising',
-      'must rise: least, likely, most',
-      (list) => list === undefined || list.length !== 3 || (list[0]! <= list[1]! && list[1]! <= list[2]!),
-    ) as unknown as AnySchema<Triple | undefined>;
+  knownAs<Triple | undefined>(
+    array()
+      .of(number().required().min(least, `must be at least ${least}`).max(100_000, 'must be at most 100000'))
+      .test('three', 'must hold three numbers: least, likely, most', (list) => list === undefined || list.length === 3)
+      .test(
+        'rising',
+        'must rise: least, likely, most',
+        (list) => list === undefined || list.length !== 3 || (list[0]! <= list[1]! && list[1]! <= list[2]!),
+      ),
+  );
 
 /** Three numbers in any order, as paces are. */
 export const threeNumbers = (least: number) =>
-  array()
-    .of(number().required().min(least, `must be at least ${least}`).max(1_000_000, 'must be at most 1000000'))
-    .required()
-    .length(3, 'must hold three numbers: least, likely, most') as unknown as AnySchema<Triple>;
+  knownAs<Triple>(
+    threeOf(number().required().min(least, `must be at least ${least}`).max(1_000_000, 'must be at most 1000000')),
+  );
 
 export const ageMonths = () => whole(0, 1200);
 

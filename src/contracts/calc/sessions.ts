@@ -1,11 +1,9 @@
 import { composeGuide } from '../../core/guide/composeGuide.ts';
 import { guideLanguage } from '../../messages/guideLanguages.ts';
-import type { ReadingPace } from '../../core/time/readAloud.ts';
-import type { CautionPolicy } from '../../core/cautions/rules.ts';
 import type { Home } from '../../core/homes/home.ts';
 import type { Guide, GuideLevel, GuideSegment } from '../../core/guide/guide.ts';
 import type { Segment, Session } from '../../core/session/session.ts';
-import { frameSegments, segmentFor, type NamedPart } from '../../core/shelf/segmentFor.ts';
+import { frameSegments, segmentFor } from '../../core/shelf/segmentFor.ts';
 import { authorSpeech } from '../../messages/speeches.ts';
 import { describeMakerProblem } from '../../messages/makers.ts';
 import { checkContents, sourcesOf, thingsOf, withSections, type FileSections } from '../fileContents.ts';
@@ -15,22 +13,18 @@ import { shelfFile, type HomeEntry } from '../shelfFile.ts';
 import { calculation, CalcInputError } from './calculation.ts';
 import { boolean, name, object } from './fields.ts';
 
-type File = Partial<FileSections> & {
-  readonly programme?: { readonly settings?: ProgrammeSettings; readonly cautions?: CautionPolicy } | undefined;
-};
-
 /** What a home receives for a session of a file, as data. */
 export const calcGuide = calculation(
   object({ file: shelfFile.required(), session: name(), home: name(), assumeCommon: boolean() }),
   ({ file: given, session: title, home: nickname, assumeCommon }) => {
-    const file = withSections(given as unknown as File);
+    const file = withSections(given);
     const [problem] = checkContents(file, []);
     if (problem) throw new CalcInputError(`file.${problem.path}`, problem.message);
     const entry = file.sessions.find((candidate) => candidate.title === title);
     if (!entry) throw new CalcInputError('session', `no session of the file is called "${title}"`);
     const home = file.homes.find((candidate) => candidate.nickname === nickname);
     if (!home) throw new CalcInputError('home', `no home of the file is called "${nickname}"`);
-    const { programme } = given as unknown as File;
+    const { programme } = given;
     const settings = readSettings(programme?.settings);
     const guide = composeGuide({
       session: sessionOf(entry, file, settings),
@@ -60,9 +54,9 @@ function segmentsOf(
   if (segments) return [...segments];
   const index = file.sessions.findIndex((session) => session.title === title);
   const middle = (parts ?? []).map((part, at) => {
-    const made = segmentFor(part as NamedPart, sourcesOf(file), {
+    const made = segmentFor(part, sourcesOf(file), {
       id: `part-${at + 1}`,
-      pace: settings.pace as unknown as ReadingPace,
+      pace: settings.pace,
       speech: authorSpeech,
       numbers: settings.numbers,
     });

@@ -1,3 +1,4 @@
+import { fromTo } from '../fields.ts';
 import type { TermPlanInput, TermRule } from '../../core/terms/termPlan.ts';
 import { planOnTwoCores } from '../../solver/planOnTwoCores.ts';
 import { amount, array, boolean, mixed, name, names, object, string, whole } from './fields.ts';
@@ -57,14 +58,13 @@ export const calcTermPlan = calculation(
       .required()
       .max(500),
     targets,
-    perSlot: array().of(whole(0, 100)).required().length(2, 'must hold two numbers: least and most'),
+    perSlot: fromTo(whole(0, 100)),
     repeat: whole(0, 200),
     rest: whole(0, 200),
   }),
   async (input) => {
-    const term = input as unknown as TermPlanInput;
-    refuseOddities(term);
-    const plan = await planOnTwoCores(term, LIMITS);
+    refuseOddities(input);
+    const plan = await planOnTwoCores(input, LIMITS);
     if (plan.ok) return plan.value;
     throw new CalcInputError(LOOSEN_PATHS[plan.problem.loosen], LOOSEN_WORDS[plan.problem.loosen]);
   },

@@ -69,3 +69,25 @@ test('an activity is copied under an id of the session, and its dials stand at j
   assert.deepEqual(segment.rightDials, { n: 4 });
   assert.ok(!('key' in segment));
 });
+
+test('whatever an activity holds goes into a session, but for what it is found and planned by', () => {
+  const { id: _id, kind: _kind, title, ...body } = plainSegment('a', 'activity', 'Carts', [1, 2, 3]);
+  const ofShelf = {
+    themes: ['wheels'],
+    idea: 'Carts.',
+    ages: {},
+    mess: 1,
+    noise: 1,
+    effort: 1,
+    keeps: '',
+    after: [],
+    seasons: [],
+  };
+  const activity = { ...body, title, key: 'carts', surface: 'the floor', ...ofShelf, addedNextYear: 'kept' };
+  const segment: object = segmentFromActivity(activity, 'p1');
+  assert.deepEqual(
+    [(segment as { addedNextYear?: string }).addedNextYear, (segment as { surface?: string }).surface],
+    ['kept', 'the floor'],
+  );
+  for (const name of [...Object.keys(ofShelf), 'key']) assert.ok(!Object.hasOwn(segment, name), name);
+});

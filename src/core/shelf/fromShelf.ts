@@ -76,14 +76,14 @@ export function segmentFromSong(song: ShelfSong, id: string, speech: Speech): Se
   return { ...sung, from: song.key, skills: song.skills, lines, posture: 'moving' };
 }
 
-/** What of a shelf's activity goes into a session. */
-function bodyOf(activity: ShelfActivity): Omit<Segment, 'id' | 'kind' | 'title' | 'from' | 'level' | 'rightDials'> {
-  const { aim, skills, dials, lines, needs, minutes, posture, where, surface, seating, size } = activity;
-  const { levels, ahead, actions, access, made, waitAfter } = activity;
-  return {
-    ...{ aim, skills, dials, lines, needs, minutes, posture, where, surface, seating, size },
-    ...{ levels, ahead, actions, access },
-    ...(made && { made }),
-    ...(waitAfter && { waitAfter }),
-  };
+/** By these an activity is found and planned on the shelf; they stay there. */
+type OfShelfOnly = Partial<
+  Record<'themes' | 'idea' | 'ages' | 'mess' | 'noise' | 'effort' | 'keeps' | 'after' | 'seasons' | 'retired', unknown>
+>;
+
+/** What of a shelf's activity goes into a session: all but what belongs to the shelf, so that no field is forgotten. */
+function bodyOf(activity: ShelfActivity & OfShelfOnly): Omit<ShelfActivity, 'key' | 'title'> {
+  const { key: _key, title: _title, themes: _themes, idea: _idea, ages: _ages, mess: _mess, ...rest } = activity;
+  const { noise: _noise, effort: _effort, keeps: _keeps, after: _after, seasons: _seasons, retired: _, ...body } = rest;
+  return body;
 }

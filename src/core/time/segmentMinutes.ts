@@ -45,5 +45,5 @@ function evaluateTriple(triple: TripleOfQuantities, values: Scope): Outcome<Trip
     if (!evaluation.ok) return err(evaluation.problem);
     numbers.push(Math.max(evaluation.value, numbers.at(-1) ?? 0));
   }
-  return ok(numbers as unknown as Triple);
+  return ok([numbers[0]!, numbers[1]!, numbers[2]!]);
 }

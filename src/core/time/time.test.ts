@@ -10,7 +10,7 @@ import { layOutTape } from './tape.ts';
 
 const triple: fc.Arbitrary<Triple> = fc
   .tuple(fc.integer({ min: 0, max: 30 }), fc.integer({ min: 0, max: 30 }), fc.integer({ min: 0, max: 30 }))
-  .map((numbers) => [...numbers].sort((left, right) => left - right) as unknown as Triple);
+  .map((numbers) => [...numbers].sort((left, right) => left - right) as [number, number, number]);
 const segments: fc.Arbitrary<TimedSegment[]> = fc
   .array(
     fc.record({ posture: fc.constantFrom('seated' as const, 'moving' as const, 'free' as const), minutes: triple }),

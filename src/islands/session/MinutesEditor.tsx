@@ -29,7 +29,7 @@ export function MinutesEditor({ segment, onEdit }: { segment: Segment; onEdit: (
     }
     setProblem('');
     const before = segment.minutes[part] ?? NO_WAIT;
-    const minutes = before.with(index, quantity) as unknown as Segment['minutes']['together'];
+    const minutes = before.map((kept, at) => (at === index ? quantity : kept)) as [Quantity, Quantity, Quantity];
     if (before[index] !== quantity) onEdit({ do: 'time-segment', segment: segment.id, part, minutes });
   };
   return (

@@ -46,7 +46,8 @@ export class ShelfItemRow extends Model {
   declare kind: 'book' | 'song' | 'activity' | 'thing';
   declare key: string;
   declare title: string;
-  declare body: Record<string, unknown>;
+  /** The entry as its schema in `contracts/shelfFile.ts` has it, by `kind`. */
+  declare body: object;
   declare retiredAt: Date | null;
   /** Replies up to then are already in its minutes. */
   declare minutesCorrectedAt: Date | null;

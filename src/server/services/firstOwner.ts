@@ -3,7 +3,7 @@ import { addUser, changeUser, countUsers, findUserByEmail, setRole } from '../db
 import { addProgrammeRow, findProgrammeBy } from '../db/repositories/programmes.ts';
 import { inTransaction, type Transaction } from '../db/transaction.ts';
 import { randomUUID } from 'node:crypto';
-import { programmeSettings, type ProgrammeSettings } from '../../contracts/programme.ts';
+import { programmeSettings } from '../../contracts/programme.ts';
 import { EdgeError } from '../http/errors.ts';
 import { isFirstOwnerCode } from '../http/secrets.ts';
 import { hashPassword, startSignIn } from './signIn.ts';
@@ -46,7 +46,7 @@ export async function addOwner(
     const userId = known?.id ?? (await addUser({ email, name: person, passwordHash }, transaction));
     if (known) await changeUser(userId, { passwordHash, name: person }, transaction);
     const programme = await findProgrammeBy({ name }, transaction);
-    const settings = programmeSettings.getDefault() as ProgrammeSettings;
+    const settings = programmeSettings.getDefault();
     const programmeId =
       programme?.id ??
       (await addProgrammeRow({ slug: await freeSlug(name, transaction), name, settings }, transaction));

@@ -89,7 +89,7 @@ function toShelfWrites(file: FileSections): ShelfWrite[] {
     kind,
     key: entry.key,
     title,
-    body: entry as unknown as Record<string, unknown>,
+    body: entry,
     retired: (entry as { retired?: boolean }).retired === true,
   });
   return [

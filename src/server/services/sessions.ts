@@ -1,4 +1,3 @@
-import type { ReadingPace } from '../../core/time/readAloud.ts';
 import { randomUUID } from 'node:crypto';
 import type { CopyForm, StartForm } from '../../contracts/forms.ts';
 import { isRevision, NO_REVISION } from '../../contracts/revision.ts';
@@ -7,12 +6,7 @@ import { keptSession } from '../../contracts/script.ts';
 import { agesFromYears } from '../../core/session/ages.ts';
 import { checkDial } from '../../core/session/edit.ts';
 import type { Segment, Session } from '../../core/session/session.ts';
-import {
-  frameSegments as frameWith,
-  segmentFor as makeSegment,
-  type NamedPart,
-  type PartSources,
-} from '../../core/shelf/segmentFor.ts';
+import { frameSegments as frameWith, segmentFor as makeSegment, type NamedPart } from '../../core/shelf/segmentFor.ts';
 import { describeEditProblem } from '../../messages/edits.ts';
 import { authorSpeech } from '../../messages/speeches.ts';
 import { readShelf, type Shelf } from '../db/repositories/shelf.ts';
@@ -38,9 +32,9 @@ export function segmentFor(part: NamedPart, shelf: Shelf, person: Pick<Person, '
 
 /** The same with the reason when there is none. */
 export function namedSegment(part: NamedPart, shelf: Shelf, { settings }: Pick<Person, 'settings'>) {
-  return makeSegment(part, shelf as unknown as PartSources, {
+  return makeSegment(part, shelf, {
     id: randomUUID(),
-    pace: settings.pace as unknown as ReadingPace,
+    pace: settings.pace,
     speech: authorSpeech,
     numbers: settings.numbers,
   });
@@ -120,7 +114,7 @@ export async function keepSession(
   if (!checked.ok) throw new EdgeError('wrong-input', { problems: checked.problem });
   const { revision } = body;
   if (!isRevision(revision)) throw new EdgeError('wrong-input', { problems: [NO_REVISION] });
-  const session = checked.value as unknown as Session;
+  const session: Session = checked.value;
   refuseWrongDials(session);
   const kept = await replaceSession(person.programmeId, { id, revision, session }, person.userId);
   if (kept) return kept;

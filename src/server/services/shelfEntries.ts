@@ -20,7 +20,7 @@ export async function findEntry(
 ): Promise<{ entry: ShelfEntry; isRetired: boolean; revision: number }> {
   const row = await readEntry(person.programmeId, { kind, key });
   if (!row) throw new EdgeError('not-found');
-  return { entry: row.body as unknown as ShelfEntry, isRetired: row.isRetired, revision: row.revision };
+  return { entry: row.body as ShelfEntry, isRetired: row.isRetired, revision: row.revision };
 }
 
 export interface EntryWrite {
@@ -122,7 +122,7 @@ export async function checkEntries(
         kind,
         key: entry.key,
         title: titleOf(entry),
-        body: entry as unknown as Record<string, unknown>,
+        body: entry,
       })),
   };
 }

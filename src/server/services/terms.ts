@@ -56,7 +56,7 @@ export async function keepTerm(
   if (!checked.ok) throw new EdgeError('wrong-input', { problems: checked.problem });
   const { revision } = body;
   if (!isRevision(revision)) throw new EdgeError('wrong-input', { problems: [NO_REVISION] });
-  const term = checked.value as Term;
+  const term: Term = checked.value;
   const [problem] = checkTerm(term);
   if (problem)
     throw new EdgeError('wrong-input', { problems: [{ path: 'term', message: describeTermProblem(problem) }] });

@@ -24,7 +24,7 @@ export async function readActivities(
     where: { programmeId, kind: 'activity', key: { [Op.in]: [...keys] } },
     ...(transaction && { transaction, lock: transaction.LOCK.UPDATE }),
   });
-  return rows.map(({ key, title, body }) => ({ key, title, activity: body as unknown as ActivityEntry }));
+  return rows.map(({ key, title, body }) => ({ key, title, activity: body as ActivityEntry }));
 }
 
 /** Where a correction is kept: the tables that hold it, when it was made, and what minutes were multiplied by. */

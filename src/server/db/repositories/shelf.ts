@@ -64,14 +64,14 @@ export async function readThings(programmeId: string, transaction?: Transaction)
     attributes: ['body'],
     transaction,
   });
-  return thingsByKey(rows.map(({ body }) => body as unknown as ThingEntry));
+  return thingsByKey(rows.map(({ body }) => body as ThingEntry));
 }
 
 export interface ShelfWrite {
   readonly kind: ShelfKind;
   readonly key: string;
   readonly title: string;
-  readonly body: Record<string, unknown>;
+  readonly body: object;
   /** Taken off the shelf as it is written. */
   readonly retired?: boolean | undefined;
 }
@@ -92,16 +92,19 @@ export async function writeShelfItems(
   const known = sameKeys.filter(({ kind, key }) => written.has(`${kind}/${key}`));
   const isKnown = new Set(known.map(({ kind, key }) => `${kind}/${key}`));
   await ShelfItemRow.bulkCreate(
-    items.map(({ retired, body: { retired: _, ...body }, ...item }) => ({
-      id: randomUUID(),
-      programmeId,
-      minutesCorrectedAt: null,
-      correctedFactor: null,
-      revision: 1,
-      ...item,
-      body,
-      retiredAt: retired ? now() : null,
-    })),
+    items.map(({ retired, body: whole, ...item }) => {
+      const { retired: _, ...body } = whole as { retired?: unknown };
+      return {
+        id: randomUUID(),
+        programmeId,
+        minutesCorrectedAt: null,
+        correctedFactor: null,
+        revision: 1,
+        ...item,
+        body,
+        retiredAt: retired ? now() : null,
+      };
+    }),
     {
       updateOnDuplicate: ['title', 'body', 'retiredAt'],
       conflictAttributes: ['programmeId', 'kind', 'key'],

@@ -10,7 +10,7 @@ import type { ShelfKind } from './shelf.ts';
 export interface StoredEntry {
   readonly key: string;
   readonly title: string;
-  readonly body: Record<string, unknown>;
+  readonly body: object;
   readonly isRetired: boolean;
   readonly revision: number;
 }
@@ -70,7 +70,7 @@ export async function markThingChecked(programmeId: string, key: string): Promis
       ...{ transaction, lock: transaction.LOCK.UPDATE },
     });
     if (!row) return;
-    const { traits, allergens } = asKnown(row.body as unknown as ShelvedThing);
+    const { traits, allergens } = asKnown(row.body as ShelvedThing);
     await row.update(
       { body: { ...row.body, traits, allergens, checked: true }, revision: row.revision + 1 },
       { transaction },
