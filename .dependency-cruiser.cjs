@@ -67,6 +67,13 @@ module.exports = {
       to: { path: 'src/core/', pathNot: LAYERS.map((layer) => `src/core/${escaped(layer)}`) },
     },
     ...layerRules,
+    {
+      // A maker's folder: pure by the core's rules, and no maker knows another; the registry beside the folders is generated.
+      name: 'makers-stand-alone',
+      severity: 'error',
+      from: { path: 'src/makers/([^/]+)/', pathNot: TESTS },
+      to: { path: '.', pathNot: ['src/core', 'src/makers/$1/', 'node_modules/pure-rand/'] },
+    },
     forbid('contracts-know-core-only', 'src/contracts', 'src/(server|islands|pages|cli|components|layouts|workers)'),
     forbid('messages-know-core-only', 'src/messages', 'src/(server|islands|pages|cli|components|layouts|workers)'),
     forbid('islands-stay-in-the-browser', 'src/islands', 'src/(server|pages|cli)'),

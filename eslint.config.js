@@ -30,7 +30,7 @@ export default tseslint.config(
     },
   },
   {
-    files: ['src/core/**/*.ts'],
+    files: ['src/core/**/*.ts', 'src/makers/**/*.ts'],
     rules: {
       'no-restricted-properties': ['error', ...CLOCKS_AND_CHANCE],
       'no-restricted-syntax': ['error', NO_CLOCK],

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { dialsOf, firstValues } from '../core/makers/maker.ts';
 import { segmentFromMaker } from '../core/makers/makerSegment.ts';
-import { MAKERS } from '../core/makers/makers.ts';
+import { MAKERS } from '../makers/index.ts';
 import { USUAL_SETTINGS } from '../core/session/makerSource.ts';
 import { authorSpeech } from '../messages/speeches.ts';
 import { makerSource } from './makerSource.ts';

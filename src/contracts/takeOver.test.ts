@@ -8,7 +8,7 @@ import { applyEdit } from '../core/session/edit.ts';
 import type { Session } from '../core/session/session.ts';
 import { segmentFromActivity } from '../core/shelf/fromShelf.ts';
 import type { ShelfActivity } from '../core/shelf/shelfEntries.ts';
-import { authorSpeech } from '../messages/speeches.ts';
+import { authorMakers } from '../messages/authorMakers.ts';
 import { checkShape } from './problems.ts';
 import { keptSession } from './script.ts';
 
@@ -23,7 +23,7 @@ test('every swap of the demo’s shelf, taken over and put back, leaves the sess
     const segment = segmentFromActivity(activity, 'part');
     const before: Session = { ...SESSION, segments: [segment] };
     const edited = (session: Session, need: string, item: string): Session => {
-      const answer = applyEdit(session, { do: 'use-swap', segment: 'part', need, item }, regenerateIn(authorSpeech));
+      const answer = applyEdit(session, { do: 'use-swap', segment: 'part', need, item }, regenerateIn(authorMakers));
       assert.ok(answer.ok, `${activity.key} ${need} ${item}`);
       return answer.value;
     };

@@ -46,6 +46,9 @@ export interface Speech {
   readonly find: (key: string, values?: MessageValues) => string | null;
 }
 
+/** Sentences of one language by catalogue and name, in ICU MessageFormat. */
+export type Catalogues = Readonly<Record<string, Readonly<Record<string, string>>>>;
+
 /** Values in a row. */
 export function listOf(items: readonly MessageValue[], join: MessageList['join'] = 'and'): MessageList {
   return { items, join };

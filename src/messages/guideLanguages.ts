@@ -5,6 +5,7 @@ import type { GuidePicture } from '../core/guide/guide.ts';
 import { soundsSaid } from '../core/makers/soundsSaid.ts';
 import { rememberLast } from '../core/remembering.ts';
 import type { MakerSource } from '../core/session/makerSource.ts';
+import { authorMakers } from './authorMakers.ts';
 import { LANGUAGE_WORDS } from './languageWords.ts';
 import { createSpeech } from './speech.ts';
 import { AUTHOR_LANGUAGE, authorSpeech } from './speeches.ts';
@@ -25,7 +26,7 @@ const MOST_PICTURES = 200;
 
 const PICTURES = eachLanguage((language) =>
   rememberLast(MOST_PICTURES, (source: string): GuidePicture | undefined =>
-    madePicture(JSON.parse(source) as MakerSource, { speech: SPEECHES[language], authorSpeech }),
+    madePicture(JSON.parse(source) as MakerSource, { speech: SPEECHES[language], makers: authorMakers }),
   ),
 );
 

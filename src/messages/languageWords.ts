@@ -1,13 +1,14 @@
 import * as en from './languages/en.ts';
 import * as es from './languages/es.ts';
 import * as ar from './languages/ar.ts';
-import { en as enMakers } from './makers/en.ts';
-import { es as esMakers } from './makers/es.ts';
-import { ar as arMakers } from './makers/ar.ts';
-import type { Catalogues, NumberNames } from './speech.ts';
+import { scripts as enMakers } from '../makers/scripts.en.ts';
+import { scripts as esMakers } from '../makers/scripts.es.ts';
+import { scripts as arMakers } from '../makers/scripts.ar.ts';
+import type { Catalogues } from '../core/message.ts';
+import type { NumberNames } from './speech.ts';
 import type { GuideLanguage } from '../core/languages.ts';
 
-/** What a language of guides is made of: a file of `languages/` and the words of its makers. */
+/** What a language of guides is made of: a file of `languages/` and the scripts of its makers. */
 interface LanguageWords {
   readonly guide: en.GuideCatalogue;
   readonly framing: en.FramingCatalogue;

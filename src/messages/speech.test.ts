@@ -1,15 +1,15 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { IntlMessageFormat } from 'intl-messageformat';
-import { listOf } from '../core/message.ts';
-import { MAKERS } from '../core/makers/makers.ts';
+import { listOf, type Catalogues } from '../core/message.ts';
+import { MAKERS } from '../makers/index.ts';
 import { runKeys, runShape } from '../core/makers/run.ts';
 import { GUIDE_LANGUAGE_IDS, type GuideLanguage } from '../core/languages.ts';
 import { LANGUAGE_WORDS } from './languageWords.ts';
-import { en } from './makers/en.ts';
+import { scripts as en } from '../makers/scripts.en.ts';
 import { own, splitOwn, withoutMarks } from './ownWords.ts';
 import { print } from './print/en.ts';
-import { createSpeech, type Catalogues } from './speech.ts';
+import { createSpeech } from './speech.ts';
 import { authorSpeech } from './speeches.ts';
 
 /** The names of values that a sentence takes. */

@@ -1,9 +1,6 @@
 import { IntlMessageFormat } from 'intl-messageformat';
-import type { MessageList, MessageValue, MessageValues, MoneyAmount, Speech } from '../core/message.ts';
+import type { Catalogues, MessageList, MessageValue, MessageValues, MoneyAmount, Speech } from '../core/message.ts';
 import { CURRENCIES, type CurrencyName } from '../core/numbers/currencies.ts';
-
-/** Sentences of one language by catalogue and name, in ICU MessageFormat. */
-export type Catalogues = Readonly<Record<string, Readonly<Record<string, string>>>>;
 
 /** Spoken names of whole numbers: `{n, number, words}` and `{n, number, ordinal}`. */
 export interface NumberNames {

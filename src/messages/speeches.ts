@@ -1,7 +1,7 @@
 import { GUIDE_LANGUAGES } from '../core/languages.ts';
 import type { Speech } from '../core/message.ts';
 import { framing, guide, numberNames } from './languages/en.ts';
-import { en as makers } from './makers/en.ts';
+import { scripts as makers } from '../makers/scripts.en.ts';
 import { print } from './print/en.ts';
 import { createSpeech } from './speech.ts';
 

@@ -1,5 +1,5 @@
 import { runMaker } from '../core/makers/maker.ts';
-import { findMaker } from '../core/makers/makers.ts';
+import { findMaker } from '../makers/index.ts';
 import type { MakerSettings, MakerValues } from '../core/session/makerSource.ts';
 import { authorSpeech } from '../messages/speeches.ts';
 

@@ -1,4 +1,4 @@
-import { authorSpeech } from '../../src/messages/speeches.ts';
+import { authorMakers } from '../../src/messages/authorMakers.ts';
 import { regenerateIn } from '../../src/core/makers/makerSegment.ts';
 import { composeSession } from '../../src/core/guide/composition.ts';
 import { applyEdit } from '../../src/core/session/edit.ts';
@@ -83,7 +83,7 @@ function benchRecomputation(homeCount: number): void {
   const dial = session.segments.find(({ dials }) => dials.length > 0)!;
   const turned = (value: number) => {
     const edit = { do: 'turn-dial', segment: dial.id, dial: dial.dials[0]!.name, value } as const;
-    const edited = applyEdit(session, edit, regenerateIn(authorSpeech));
+    const edited = applyEdit(session, edit, regenerateIn(authorMakers));
     if (!edited.ok) throw new Error('the dial was refused');
     return edited.value;
   };

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import playwrightConfig from '../../playwright.config.ts';
 import { payingWays } from '../../src/core/numbers/coins.ts';
-import { MAKERS } from '../../src/core/makers/makers.ts';
+import { MAKERS } from '../../src/makers/index.ts';
 import { startServer, startDemoDatabase } from '../support/app.ts';
 
 type Report = (name: string, text: string) => void;

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { MAKERS } from '../../src/core/makers/makers.ts';
+import { MAKERS } from '../../src/makers/index.ts';
 import { plainHomes } from '../support/homes.ts';
 import { address, benchIsReady, expectAccessible, shareOf, signIn } from './steps.ts';
 

@@ -4,7 +4,7 @@ import { composeGuide } from '../../src/core/guide/composeGuide.ts';
 import type { Guide, GuideSegment } from '../../src/core/guide/guide.ts';
 import { runMaker } from '../../src/core/makers/maker.ts';
 import type { Printable } from '../../src/core/makers/makerOutput.ts';
-import { findMaker } from '../../src/core/makers/makers.ts';
+import { findMaker } from '../../src/makers/index.ts';
 import type { Swap } from '../../src/core/materials/need.ts';
 import type { Thing } from '../../src/core/materials/thing.ts';
 import { isNumberDial, type Dial } from '../../src/core/session/dial.ts';

@@ -3,13 +3,13 @@ import { test } from 'node:test';
 import { USUAL_POLICY } from '../../src/core/cautions/rules.ts';
 import { openQuestions, NOTHING_DECIDED, type PartQuestion } from '../../src/core/homes/partQuestions.ts';
 import type { Household } from '../../src/core/homes/household.ts';
-import { MAKERS } from '../../src/core/makers/makers.ts';
+import { MAKERS } from '../../src/makers/index.ts';
 import { VARIANTS } from '../../src/core/makers/variant.ts';
 import { asKnown } from '../../src/core/materials/thing.ts';
 import { segmentFor, type PartSources } from '../../src/core/shelf/segmentFor.ts';
 import { readSettings } from '../../src/contracts/programme.ts';
 import type { ReadingPace } from '../../src/core/time/readAloud.ts';
-import { authorSpeech } from '../../src/messages/speeches.ts';
+import { authorMakers } from '../../src/messages/authorMakers.ts';
 import { activities, things as shelved } from './demo.ts';
 
 const things = Object.fromEntries(Object.entries(shelved).map(([key, thing]) => [key, asKnown(thing)]));
@@ -19,7 +19,7 @@ const SIX: Household = { youngestMonths: 72, allergens: [], children: 1, policy:
 
 function questionsAbout(part: Parameters<typeof segmentFor>[0]): PartQuestion[] {
   const made = segmentFor(part, { books: [], songs: [], activities } as unknown as PartSources, {
-    ...{ id: 'part', pace: settings.pace as unknown as ReadingPace, speech: authorSpeech, numbers: settings.numbers },
+    ...{ id: 'part', pace: settings.pace as unknown as ReadingPace, ...authorMakers, numbers: settings.numbers },
   });
   if (!made.ok) return [];
   return openQuestions(made.value, things, { households: [SIX], policy: USUAL_POLICY, safety: NOTHING_DECIDED });

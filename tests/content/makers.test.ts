@@ -3,7 +3,7 @@ import { test } from 'node:test';
 import { generatedParts } from '../../src/core/makers/generatedParts.ts';
 import { runMaker, type Maker } from '../../src/core/makers/maker.ts';
 import type { MakerLine, MakerOutput } from '../../src/core/makers/makerOutput.ts';
-import { MAKERS } from '../../src/core/makers/makers.ts';
+import { MAKERS } from '../../src/makers/index.ts';
 import { VARIANTS } from '../../src/core/makers/variant.ts';
 import { LEVELS, type LevelName } from '../../src/core/session/levelName.ts';
 import type { Line } from '../../src/core/session/line.ts';
@@ -13,6 +13,7 @@ import {
   type MakerValues,
   type NumberSchool,
 } from '../../src/core/session/makerSource.ts';
+import { authorMakers } from '../../src/messages/authorMakers.ts';
 import { authorSpeech } from '../../src/messages/speeches.ts';
 import { makerSettings } from './makerSettings.ts';
 import { activities, things } from './demo.ts';
@@ -92,7 +93,7 @@ test('activities that a maker made hold what it writes for them now', () => {
   const made = activities.filter((activity) => activity.made);
   assert.ok(made.length >= 12);
   for (const { key, made: source, lines, levels, needs } of made) {
-    const written = generatedParts(source!, authorSpeech);
+    const written = generatedParts(source!, authorMakers);
     assert.ok(written.ok, key);
     const texts = (list: readonly Line[] = []) => list.map(({ id, text, answer }) => [id, text, answer]);
     assert.deepEqual(texts(lines), texts(written.value.lines.right), key);

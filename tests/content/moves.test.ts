@@ -2,9 +2,9 @@ import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { test } from 'node:test';
-import { MAKERS } from '../../src/core/makers/makers.ts';
-import { en } from '../../src/messages/makers/en.ts';
-import type { Catalogues } from '../../src/messages/speech.ts';
+import { MAKERS } from '../../src/makers/index.ts';
+import { scripts as en } from '../../src/makers/scripts.en.ts';
+import type { Catalogues } from '../../src/core/message.ts';
 
 const TABLE = readFileSync(join(import.meta.dirname, '../../docs/moves.md'), 'utf8');
 

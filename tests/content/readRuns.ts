@@ -1,5 +1,5 @@
 import { runMaker, firstValues } from '../../src/core/makers/maker.ts';
-import { findMaker, MAKERS } from '../../src/core/makers/makers.ts';
+import { findMaker, MAKERS } from '../../src/makers/index.ts';
 import { VARIANTS } from '../../src/core/makers/variant.ts';
 import { LEVELS } from '../../src/core/session/levelName.ts';
 import { NUMBER_SCHOOLS, USUAL_SETTINGS } from '../../src/core/session/makerSource.ts';

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { firstValues, runMaker } from '../../src/core/makers/maker.ts';
 import type { MakerOutput } from '../../src/core/makers/makerOutput.ts';
-import { findMaker } from '../../src/core/makers/makers.ts';
+import { findMaker } from '../../src/makers/index.ts';
 import { USUAL_SETTINGS, type MakerSettings, type MakerValues } from '../../src/core/session/makerSource.ts';
 import { authorSpeech } from '../../src/messages/speeches.ts';
 

@@ -2,8 +2,8 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import ts from 'typescript';
 
-/** Every export of the core says in a sentence what it is for. */
-const CORE = resolve(import.meta.dirname, '../../src/core');
+/** Every export of the core and of its makers says in a sentence what it is for; scripts are read, not called. */
+const SOURCE = resolve(import.meta.dirname, '../../src');
 const FEWEST_EXPORTS = 300;
 
 function exportsWithoutSentence(file: string, text: string): { lacking: string[]; count: number } {
@@ -27,12 +27,12 @@ function exportsWithoutSentence(file: string, text: string): { lacking: string[]
   return { lacking, count };
 }
 
-const files = readdirSync(CORE, { recursive: true, encoding: 'utf8' }).filter(
-  (path) => path.endsWith('.ts') && !/\.(test|fixture)\.ts$/.test(path),
+const files = ['core', 'makers'].flatMap((folder) =>
+  readdirSync(join(SOURCE, folder), { recursive: true, encoding: 'utf8' })
+    .filter((path) => path.endsWith('.ts') && !/\.(test|fixture)\.ts$|scripts\.|sentences/.test(path))
+    .map((path) => join(folder, path)),
 );
-const read = files.map((path) =>
-  exportsWithoutSentence(join('src/core', path), readFileSync(join(CORE, path), 'utf8')),
-);
+const read = files.map((path) => exportsWithoutSentence(join('src', path), readFileSync(join(SOURCE, path), 'utf8')));
 const count = read.reduce((sum, file) => sum + file.count, 0);
 const lacking = read.flatMap((file) => file.lacking);
 const sample = exportsWithoutSentence('sample', 'export const bare = 1;').lacking.length;

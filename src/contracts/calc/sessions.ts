@@ -4,6 +4,7 @@ import type { Home } from '../../core/homes/home.ts';
 import type { Guide, GuideLevel, GuideSegment } from '../../core/guide/guide.ts';
 import type { Segment, Session } from '../../core/session/session.ts';
 import { frameSegments, segmentFor } from '../../core/shelf/segmentFor.ts';
+import { authorMakers } from '../../messages/authorMakers.ts';
 import { authorSpeech } from '../../messages/speeches.ts';
 import { describeMakerProblem } from '../../messages/makers.ts';
 import { checkContents, sourcesOf, thingsOf, withSections, type FileSections } from '../fileContents.ts';
@@ -57,7 +58,7 @@ function segmentsOf(
     const made = segmentFor(part, sourcesOf(file), {
       id: `part-${at + 1}`,
       pace: settings.pace,
-      speech: authorSpeech,
+      ...authorMakers,
       numbers: settings.numbers,
     });
     if (made.ok) return made.value;

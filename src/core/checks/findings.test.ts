@@ -1,4 +1,4 @@
-import { authorSpeech } from '../../messages/speeches.ts';
+import { authorMakers } from '../../messages/authorMakers.ts';
 import { regenerateIn } from '../makers/makerSegment.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
@@ -27,7 +27,7 @@ const everything = [
 test('a sit that is too long offers the move that breaks it, and pressing it works', () => {
   const sit = findingsFor([homeWith(everything)]).find(({ facts }) => facts.code === 'seated-too-long');
   assert.deepEqual(sit?.remedy, { do: 'move-segment', segment: 'hunt', to: 1 });
-  const mended = applyEdit(SESSION, sit!.remedy!, regenerateIn(authorSpeech));
+  const mended = applyEdit(SESSION, sit!.remedy!, regenerateIn(authorMakers));
   assert.ok(mended.ok);
   assert.equal(
     findingsFor([homeWith(everything)], mended.value).some(({ facts }) => facts.code === 'seated-too-long'),
@@ -93,7 +93,7 @@ test('an amount is explained by the sum of the level that it stands at', () => {
   const atEasier = applyEdit(
     { ...SESSION, segments: [{ ...CARTS, levels }] },
     { do: 'choose-level', segment: 'carts', level: 'easier' },
-    regenerateIn(authorSpeech),
+    regenerateIn(authorMakers),
   );
   assert.ok(atEasier.ok);
   const sums = findingsFor([homeWith(everything)], atEasier.value).flatMap(({ facts }) =>

@@ -1,6 +1,6 @@
 import { composeGuide } from './composeGuide.ts';
 import { guideLanguage } from '../../messages/guideLanguages.ts';
-import { authorSpeech } from '../../messages/speeches.ts';
+import { authorMakers } from '../../messages/authorMakers.ts';
 import { regenerateIn } from '../makers/makerSegment.ts';
 import { applyEdit } from '../session/edit.ts';
 import assert from 'node:assert/strict';
@@ -78,7 +78,7 @@ test('after a swap was taken over, what is done ahead with the former thing is t
   const taken = applyEdit(
     before,
     { do: 'use-swap', segment: 'carts', need: 'lids', item: 'jar-lid' },
-    regenerateIn(authorSpeech),
+    regenerateIn(authorMakers),
   );
   assert.ok(taken.ok);
   const stock = [...everything, { item: 'jar-lid', qty: 30 }];

@@ -1,5 +1,4 @@
-import { findMaker } from '../makers/makers.ts';
-import { runMaker } from '../makers/maker.ts';
+import { runMaker, type MakersInWords } from '../makers/maker.ts';
 import type { Speech } from '../message.ts';
 import type { MakerSource } from '../session/makerSource.ts';
 import type { GuidePicture } from './guide.ts';
@@ -10,7 +9,7 @@ import type { GuidePicture } from './guide.ts';
  */
 export function madePicture(
   { maker: id, values, settings }: MakerSource,
-  { speech, authorSpeech }: { speech: Speech; authorSpeech: Speech },
+  { speech, makers: { findMaker, speech: authorSpeech } }: { speech: Speech; makers: MakersInWords },
 ): GuidePicture | undefined {
   const maker = findMaker(id);
   const made = maker && runMaker(maker, values, { settings, speech: authorSpeech });

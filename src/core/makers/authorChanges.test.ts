@@ -1,3 +1,4 @@
+import { authorMakers } from '../../messages/authorMakers.ts';
 import { authorSpeech } from '../../messages/speeches.ts';
 import type { LevelName } from '../session/levelName.ts';
 import { USUAL_SETTINGS } from '../session/makerSource.ts';
@@ -9,7 +10,7 @@ import type { Segment, Session } from '../session/session.ts';
 import { SESSION } from '../guide/session.fixture.ts';
 import { regenerateIn, segmentFromMaker } from './makerSegment.ts';
 import { firstValues } from './maker.ts';
-import { findMaker, MAKERS } from './makers.ts';
+import { findMaker, MAKERS } from '../../makers/index.ts';
 
 const partOf = (id: string): Segment => {
   const maker = findMaker(id)!;
@@ -26,7 +27,7 @@ const partOf = (id: string): Segment => {
 const edited = (segment: Segment, ...edits: Edit[]): Segment =>
   edits.reduce<Session>(
     (session, edit) => {
-      const next = applyEdit(session, edit, regenerateIn(authorSpeech));
+      const next = applyEdit(session, edit, regenerateIn(authorMakers));
       assert.ok(next.ok, JSON.stringify(next));
       return next.value;
     },

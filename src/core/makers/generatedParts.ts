@@ -8,9 +8,8 @@ import type { Line } from '../session/line.ts';
 import type { MakerProblem } from '../session/makerProblem.ts';
 import type { MakerSource } from '../session/makerSource.ts';
 import { scaleQuantities } from '../time/calibrate.ts';
-import { runMaker } from './maker.ts';
+import { runMaker, type MakersInWords } from './maker.ts';
 import type { MakerLine, MakerOutput } from './makerOutput.ts';
-import { findMaker } from './makers.ts';
 
 const MADE = 'made-';
 
@@ -28,7 +27,10 @@ export interface GeneratedParts {
 }
 
 /** What the maker of a part writes for its values, in the words of a language. */
-export function generatedParts(source: MakerSource, speech: Speech): Outcome<GeneratedParts, MakerProblem> {
+export function generatedParts(
+  source: MakerSource,
+  { findMaker, speech }: MakersInWords,
+): Outcome<GeneratedParts, MakerProblem> {
   const maker = findMaker(source.maker);
   if (!maker) return err({ code: 'no-such-maker', maker: source.maker });
   const answer = runMaker(maker, source.values, { settings: source.settings, speech });

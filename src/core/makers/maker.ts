@@ -31,8 +31,10 @@ export type Refusal =
 
 /** Works a piece of learning with numbers out from a few dials: lines, things, picture and paper that agree. */
 export interface Maker {
-  /** Also the name of its catalogue in `messages/makers`. */
+  /** Also the name of its folder in `src/makers` and of its scripts. */
   readonly id: string;
+  /** Where it stands among the makers: they are shown in the order in which a child meets what they are about. */
+  readonly place: number;
   readonly skills: readonly string[];
   /** Its own; the way it is run is a dial of every maker. */
   readonly dials: readonly MakerDial[];
@@ -42,6 +44,15 @@ export interface Maker {
   readonly run?: Partial<RunShape> | undefined;
   /** Works everything out for values that lie in their ranges. */
   readonly make: (values: MakerValues, settings: MakerSettings, say: Say) => Outcome<Worked, Refusal>;
+}
+
+/** Finds a maker by its name; undefined when there is none. The core is given it: it knows no maker itself. */
+export type FindMaker = (id: string) => Maker | undefined;
+
+/** The makers, and the words that they write in. */
+export interface MakersInWords {
+  readonly findMaker: FindMaker;
+  readonly speech: Speech;
 }
 
 /** The way a part is run: a dial of every maker. */

@@ -8,8 +8,7 @@ import { plainSegment } from '../session/plainSegment.ts';
 import type { Segment } from '../session/session.ts';
 import { changesOf, withChanges } from './authorChanges.ts';
 import { generatedParts, type GeneratedParts } from './generatedParts.ts';
-import { findMaker } from './makers.ts';
-import { dialLabelKey, dialsOf, sayFor, type Maker } from './maker.ts';
+import { dialLabelKey, dialsOf, sayFor, type Maker, type MakersInWords } from './maker.ts';
 
 /** What a part is made with. */
 interface MakerPart extends Pick<MakerSource, 'values' | 'settings' | 'paces'> {
@@ -24,7 +23,7 @@ export function segmentFromMaker(
   { values, settings, paces, id, speech }: MakerPart,
 ): Outcome<Segment, MakerProblem> {
   const made: MakerSource = { maker: maker.id, values, settings, edition: WORDS_EDITION, ...(paces && { paces }) };
-  const generated = generatedParts(made, speech);
+  const generated = generatedParts(made, { findMaker: () => maker, speech });
   if (!generated.ok) return generated;
   const say = sayFor(maker.id, speech);
   const dials = benchDials(maker, values, speech);
@@ -55,17 +54,17 @@ function benchDials(maker: Maker, values: MakerValues, speech: Speech): Dial[] {
  * Writes parts as their makers write them for the dials as they stand. What the author rewrote, took out, added or moved
  * since, and a swap that was taken over, is done again on what is written now, and remembered where it does not apply.
  */
-export function regenerateIn(speech: Speech): Regenerate {
+export function regenerateIn(makers: MakersInWords): Regenerate {
   return (segment) => {
     const made = segment.made as MakerSource;
-    const before = generatedParts(made, speech);
+    const before = generatedParts(made, makers);
     const values = { ...made.values, ...dialValues(segment.dials) };
-    const after = generatedParts({ ...made, values }, speech);
+    const after = generatedParts({ ...made, values }, makers);
     if (!after.ok) return after;
     const isFormer = (made.edition ?? 1) !== WORDS_EDITION;
     const changes = before.ok ? changesOf(segment, before.value, { former: made.changes, isFormer }) : made.changes;
-    const maker = findMaker(made.maker);
-    const dials = isFormer && maker ? benchDials(maker, values, speech) : segment.dials;
+    const maker = makers.findMaker(made.maker);
+    const dials = isFormer && maker ? benchDials(maker, values, makers.speech) : segment.dials;
     const source: MakerSource = { ...made, values, edition: WORDS_EDITION, changes };
     const regenerated = withGenerated(
       { ...segment, dials, rightDials: dialValues(dials), made: source },

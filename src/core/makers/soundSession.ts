@@ -1,12 +1,6 @@
 import type { MakerValues } from '../session/makerSource.ts';
-import type { Maker } from './maker.ts';
-import { alphabetChartMaker } from './alphabetChart.ts';
-import { letterHuntMaker } from './letterHunt.ts';
-import { patternSongMaker } from './patternSong.ts';
-import { soundPageMaker } from './soundPage.ts';
-import { soundPotMaker } from './soundPot.ts';
+import type { FindMaker, Maker } from './maker.ts';
 import { SOUND_SESSION_ROLES, type SoundSessionRole } from './soundSessionRoles.ts';
-import { soundStoryMaker } from './soundStory.ts';
 
 /** A part of a session on the sound of the week: what makes it, and what it is there for. */
 export interface SoundSessionPart {
@@ -23,7 +17,6 @@ const choicesOf = (maker: Maker, name: string) => {
 const potSound = (sound: string) => (sound === 'k' || sound === 'ck' ? 'c' : sound);
 /** Few pictures start with these. */
 const RARE = new Set(['j', 'v']);
-const hasPot = (sound: string) => choicesOf(soundPotMaker, 'sound').includes(potSound(sound));
 
 /**
  * What a session on a sound holds, in order: a sound from before comes back, the page, a rhyme told twice, what starts with it, a song,
@@ -31,14 +24,21 @@ const hasPot = (sound: string) => choicesOf(soundPotMaker, 'sound').includes(pot
  * Only parts whose `roles` are asked for; none where a sound has none of these.
  */
 export function soundSessionParts(
+  findMaker: FindMaker,
   sound: string,
   before: readonly string[],
   roles: readonly SoundSessionRole[] = SOUND_SESSION_ROLES,
 ): SoundSessionPart[] {
-  return allParts(sound, before).filter(({ role }) => roles.includes(role));
+  return allParts(findMaker, sound, before).filter(({ role }) => roles.includes(role));
 }
 
-function allParts(sound: string, before: readonly string[]): SoundSessionPart[] {
+function allParts(findMaker: FindMaker, sound: string, before: readonly string[]): SoundSessionPart[] {
+  const [soundPot, soundPage, soundStory] = [
+    findMaker('sound-pot')!,
+    findMaker('sound-page')!,
+    findMaker('sound-story')!,
+  ];
+  const hasPot = (of: string) => choicesOf(soundPot, 'sound').includes(potSound(of));
   const known = [...before].reverse().find((earlier) => earlier !== sound && hasPot(earlier));
   const pot = (of: string, values: MakerValues): MakerValues => ({
     sound: potSound(of),
@@ -49,20 +49,24 @@ function allParts(sound: string, before: readonly string[]): SoundSessionPart[] 
   return [
     ...(known === undefined
       ? []
-      : [{ role: 'again', maker: soundPotMaker, values: pot(known, { variant: 'five minutes' }) } as const]),
-    { role: 'page', maker: soundPageMaker, values: { sound } },
-    ...(choicesOf(soundStoryMaker, 'sound').includes(sound)
-      ? [{ role: 'rhyme', maker: soundStoryMaker, values: { sound, told: 'as a rhyme' } } as const]
+      : [{ role: 'again', maker: soundPot, values: pot(known, { variant: 'five minutes' }) } as const]),
+    { role: 'page', maker: soundPage, values: { sound } },
+    ...(choicesOf(soundStory, 'sound').includes(sound)
+      ? [{ role: 'rhyme', maker: soundStory, values: { sound, told: 'as a rhyme' } } as const]
       : []),
-    ...(hasPot(sound) ? [{ role: 'pot', maker: soundPotMaker, values: pot(sound, { shuffle: 2 }) } as const] : []),
-    { role: 'song', maker: patternSongMaker, values: { verses: 2, variant: 'five minutes' } },
-    { role: 'home', maker: soundPageMaker, values: { sound, variant: 'during the day' } },
+    ...(hasPot(sound) ? [{ role: 'pot', maker: soundPot, values: pot(sound, { shuffle: 2 }) } as const] : []),
+    { role: 'song', maker: findMaker('pattern-song')!, values: { verses: 2, variant: 'five minutes' } },
+    { role: 'home', maker: soundPage, values: { sound, variant: 'during the day' } },
     sound.length === 1
       ? {
-          ...{ role: 'world', maker: letterHuntMaker },
+          ...{ role: 'world', maker: findMaker('letter-hunt')! },
           values: { only: otherLetters(sound, before), variant: 'during the day' },
         }
-      : { role: 'world', maker: alphabetChartMaker, values: { letter: sound[0]!, variant: 'during the day' } },
+      : {
+          role: 'world',
+          maker: findMaker('alphabet-chart')!,
+          values: { letter: sound[0]!, variant: 'during the day' },
+        },
   ];
 }
 

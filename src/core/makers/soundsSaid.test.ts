@@ -3,7 +3,7 @@ import { test } from 'node:test';
 import { USUAL_SETTINGS } from '../session/makerSource.ts';
 import { recordableSounds } from '../words/recordableSounds.ts';
 import { USUAL_ORDER } from '../words/segment.ts';
-import { findMaker } from './makers.ts';
+import { findMaker } from '../../makers/index.ts';
 import { soundsSaid } from './soundsSaid.ts';
 
 const said = (maker: string, values: Record<string, string>) =>

@@ -54,8 +54,8 @@ function pageLines(
   });
 }
 
-function notPrinted({ session, homes, for: whom }: PrintSetInput, { speech }: SheetSettings): string[] {
-  const refused = session.segments.filter((segment) => segment.made && !madeOf(segment, speech));
+function notPrinted({ session, homes, for: whom, makers }: PrintSetInput, { speech }: SheetSettings): string[] {
+  const refused = session.segments.filter((segment) => segment.made && !madeOf(segment, makers));
   const elsewhere = homes.filter(({ guide }) => guide === null && (whom === 'all' || whom === 'home'));
   return [
     ...refused.map(({ title }) => speech.say('print/refused', { title: { own: title } })),

@@ -1,3 +1,4 @@
+import { authorMakers } from '../../messages/authorMakers.ts';
 import { authorSpeech } from '../../messages/speeches.ts';
 import { plainSegment } from '../session/plainSegment.ts';
 import { USUAL_SETTINGS } from '../session/makerSource.ts';
@@ -5,7 +6,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { firstValues } from '../makers/maker.ts';
 import { regenerateIn, segmentFromMaker } from '../makers/makerSegment.ts';
-import { findMaker, MAKERS } from '../makers/makers.ts';
+import { findMaker, MAKERS } from '../../makers/index.ts';
 import { linesAt } from '../session/levels.ts';
 import { applyEdit } from '../session/edit.ts';
 import type { Segment, Session } from '../session/session.ts';
@@ -40,7 +41,7 @@ const trayOf = (change: Partial<PrintSetInput> = {}) =>
     for: 'all',
     homes,
     version: 'usual',
-    speech: authorSpeech,
+    makers: authorMakers,
     paper: 'a4',
     ...change,
   });
@@ -101,11 +102,11 @@ test('a part made before a dial was there is still printed and turned', () => {
     dials: made.dials.filter(({ name }) => name !== 'back'),
     made: { ...made.made!, values },
   };
-  assert.equal(madeOf(older, authorSpeech)!.printable.cards.length, 6);
+  assert.equal(madeOf(older, authorMakers)!.printable.cards.length, 6);
   const turned = applyEdit(
     session(older),
     { do: 'turn-dial', segment: 'pair-cards', dial: 'total', value: 7 },
-    regenerateIn(authorSpeech),
+    regenerateIn(authorMakers),
   );
   assert.ok(turned.ok);
   const texts = turned.value.segments[0]!.lines.map(({ text }) => text);
@@ -115,7 +116,7 @@ test('a part made before a dial was there is still printed and turned', () => {
 test('a part that its maker refuses is not left out in silence', () => {
   const strips = part('strips');
   const older = { ...strips, made: { ...strips.made!, values: { from: 1, to: 2 } } };
-  assert.equal(madeOf(older, authorSpeech), null);
+  assert.equal(madeOf(older, authorMakers), null);
   const [contents] = wordsOf(pagesOf({ session: session(older, part('tally')) }));
   assert.match(contents!, /Not printed: “Strips” does not come out as its dials stand/);
   assert.doesNotMatch(wordsOf(pagesOf())[0]!, /Not printed/);
@@ -145,7 +146,7 @@ test('on the bench a dial of a made part writes its lines and needs anew, a leve
   const turned = applyEdit(
     start,
     { do: 'turn-dial', segment: 'number-pots', dial: 'to', value: 6 },
-    regenerateIn(authorSpeech),
+    regenerateIn(authorMakers),
   );
   assert.ok(turned.ok);
   const [segment] = turned.value.segments;
@@ -153,11 +154,11 @@ test('on the bench a dial of a made part writes its lines and needs anew, a leve
   assert.match(laid.text, /^Stand 7 pots in a row, 0 to 6, and lay 21 counters/);
   assert.equal(segment!.needs[0]!.qty, 21);
   assert.deepEqual(segment!.lines.at(-1), own);
-  assert.equal(madeOf(segment!, authorSpeech)!.printable.cards.length, 7);
+  assert.equal(madeOf(segment!, authorMakers)!.printable.cards.length, 7);
   const easier = applyEdit(
     turned.value,
     { do: 'choose-level', segment: 'number-pots', level: 'easier' },
-    regenerateIn(authorSpeech),
+    regenerateIn(authorMakers),
   );
   assert.ok(easier.ok);
   const few = linesAt(easier.value.segments[0]!, 'easier').find(({ text }) => text.startsWith('Use pots'))!;
@@ -165,7 +166,7 @@ test('on the bench a dial of a made part writes its lines and needs anew, a leve
   const refused = applyEdit(
     turned.value,
     { do: 'turn-dial', segment: 'number-pots', dial: 'from', value: 9 },
-    regenerateIn(authorSpeech),
+    regenerateIn(authorMakers),
   );
   assert.ok(!refused.ok && refused.problem.code === 'maker-refuses');
 });

@@ -29,7 +29,7 @@ export function layoutPrintSet(input: PrintSetInput): PrintSet {
     paper: input.paper,
     margin: USUAL_MARGIN,
     savesInk: input.version === 'ink',
-    speech: input.speech,
+    speech: input.makers.speech,
   };
   const parts = trayParts(input, settings);
   const isTwoSided = parts.some(({ pages }) => pages.some(({ isBack }) => isBack));
@@ -57,9 +57,9 @@ export interface PrintSet {
   readonly isTwoSided: boolean;
 }
 
-function trayParts({ session, for: whom, homes, version }: PrintSetInput, settings: SheetSettings): TrayPart[] {
+function trayParts({ session, for: whom, homes, version, makers }: PrintSetInput, settings: SheetSettings): TrayPart[] {
   const made = session.segments.flatMap((segment) => {
-    const answer = madeOf(segment, settings.speech);
+    const answer = madeOf(segment, makers);
     return answer
       ? [{ title: segment.title, made: version === 'large' ? enlarged(answer, printableArea(settings)) : answer }]
       : [];

@@ -1,7 +1,5 @@
-import type { Speech } from '../message.ts';
 import type { MakerOutput } from '../makers/makerOutput.ts';
-import { runMaker } from '../makers/maker.ts';
-import { findMaker } from '../makers/makers.ts';
+import { runMaker, type MakersInWords } from '../makers/maker.ts';
 import type { Page, Paper } from '../page/paper.ts';
 import type { Segment, Session } from '../session/session.ts';
 import type { GuideSheet } from './guidePages.ts';
@@ -36,8 +34,8 @@ export interface PrintSetInput {
   readonly homes: readonly PrintSetHome[];
   readonly version: TrayVersion;
   readonly paper: Paper;
-  /** The words of the print set: the author's. */
-  readonly speech: Speech;
+  /** The makers of its parts; the words of the print set are theirs, the author's. */
+  readonly makers: MakersInWords;
 }
 
 /** Pages of a tray that belong together. */
@@ -47,7 +45,7 @@ export interface TrayPart {
 }
 
 /** What a part's maker made, for its dials as they stand; null for parts that no maker wrote. Play only: no sheets. */
-export function madeOf({ made }: Segment, speech: Speech): MakerOutput | null {
+export function madeOf({ made }: Segment, { findMaker, speech }: MakersInWords): MakerOutput | null {
   const maker = made && findMaker(made.maker);
   const answer = maker && runMaker(maker, made.values, { settings: made.settings, speech });
   if (!answer?.ok) return null;

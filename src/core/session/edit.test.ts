@@ -1,4 +1,4 @@
-import { authorSpeech } from '../../messages/speeches.ts';
+import { authorMakers } from '../../messages/authorMakers.ts';
 import { regenerateIn } from '../makers/makerSegment.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
@@ -10,12 +10,12 @@ import type { Segment, Session } from './session.ts';
 import { formatPieces } from '../expressions/template.ts';
 
 const edited = (edit: Edit, session: Session = SESSION): Session => {
-  const result = applyEdit(session, edit, regenerateIn(authorSpeech));
+  const result = applyEdit(session, edit, regenerateIn(authorMakers));
   assert.ok(result.ok, JSON.stringify(result));
   return result.value;
 };
 const refused = (edit: Edit) => {
-  const result = applyEdit(SESSION, edit, regenerateIn(authorSpeech));
+  const result = applyEdit(SESSION, edit, regenerateIn(authorMakers));
   assert.ok(!result.ok);
   return result.problem;
 };

@@ -8,7 +8,7 @@ import { plainSegment } from '../session/plainSegment.ts';
 import type { MakerProblem } from '../session/makerProblem.ts';
 import type { MakerSettings, MakerValues } from '../session/makerSource.ts';
 import { segmentFromMaker } from '../makers/makerSegment.ts';
-import { findMaker } from '../makers/makers.ts';
+import type { FindMaker } from '../makers/maker.ts';
 import { err, ok, type Outcome } from '../outcome.ts';
 import { segmentFromActivity, segmentFromBook, segmentFromSong } from './fromShelf.ts';
 import type { Segment } from '../session/session.ts';
@@ -37,6 +37,7 @@ export interface PartContext {
   readonly pace: ReadingPace;
   /** The words of the programme's language. */
   readonly speech: Speech;
+  readonly findMaker: FindMaker;
   readonly numbers: MakerSettings;
 }
 
@@ -49,7 +50,7 @@ export type PartProblem =
 export function segmentFor(
   part: NamedPart,
   sources: PartSources,
-  { id, pace, speech, numbers }: PartContext,
+  { id, pace, speech, findMaker, numbers }: PartContext,
 ): Outcome<Segment, PartProblem> {
   if (part.kind === 'maker') {
     const maker = findMaker(part.maker);
@@ -65,7 +66,7 @@ export function segmentFor(
 function fromShelf(
   { kind, key }: { readonly kind: 'book' | 'song' | 'activity'; readonly key: string },
   { books, songs, activities }: PartSources,
-  { id, pace, speech }: Omit<PartContext, 'numbers'>,
+  { id, pace, speech }: Omit<PartContext, 'numbers' | 'findMaker'>,
 ): Segment | null {
   const named = <Entry extends { readonly key: string }>(entries: readonly Entry[]) =>
     entries.find((entry) => entry.key === key);

@@ -7,7 +7,7 @@ import { cautionsOverAges } from '../../core/cautions/cautions.ts';
 import type { CautionPolicy } from '../../core/cautions/rules.ts';
 import type { Drawing } from '../../core/page/drawing.ts';
 import { runMaker } from '../../core/makers/maker.ts';
-import { findMaker } from '../../core/makers/makers.ts';
+import { findMaker } from '../../makers/index.ts';
 import { soundsSaid } from '../../core/makers/soundsSaid.ts';
 import { HeardSounds } from '../sounds/HeardSounds.tsx';
 import { ADULT_DECIDES, describeCaution } from '../../messages/cautions.ts';

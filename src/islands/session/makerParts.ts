@@ -1,8 +1,8 @@
 import { regenerateIn } from '../../core/makers/makerSegment.ts';
-import { authorSpeech } from '../../messages/speeches.ts';
+import { authorMakers } from '../../messages/authorMakers.ts';
 
 export { soundsSaid } from '../../core/makers/soundsSaid.ts';
 export { describeMakerProblem } from '../../messages/makers.ts';
 
 /** Writes a maker's part anew in the words of authors. */
-export const regenerate = regenerateIn(authorSpeech);
+export const regenerate = regenerateIn(authorMakers);

@@ -10,7 +10,7 @@ import { join } from 'node:path';
 import { after, test } from 'node:test';
 import { firstValues, runMaker } from '../../core/makers/maker.ts';
 import { makerPages } from '../../core/makers/makerPages.ts';
-import { MAKERS } from '../../core/makers/makers.ts';
+import { MAKERS } from '../../makers/index.ts';
 import type { Page } from '../../core/page/paper.ts';
 import { writePdf } from './pdf.ts';
 

@@ -4,7 +4,7 @@ import type { ThingsByKey } from '../../core/materials/thing.ts';
 import { randomUUID } from 'node:crypto';
 import { dialsOf, firstValues, runMaker, workOut, type Maker } from '../../core/makers/maker.ts';
 import { segmentFromMaker } from '../../core/makers/makerSegment.ts';
-import { findMaker, MAKERS } from '../../core/makers/makers.ts';
+import { findMaker, MAKERS } from '../../makers/index.ts';
 import type { Drawing } from '../../core/page/drawing.ts';
 import { rememberLast } from '../../core/remembering.ts';
 import { makerPages } from '../../core/makers/makerPages.ts';

@@ -12,7 +12,7 @@ import { findProgramme } from '../db/repositories/programmes.ts';
 import { inTransaction } from '../db/transaction.ts';
 import { composeGuide } from '../../core/guide/composeGuide.ts';
 import { guideLanguage } from '../../messages/guideLanguages.ts';
-import { authorSpeech } from '../../messages/speeches.ts';
+import { authorMakers } from '../../messages/authorMakers.ts';
 import { randomUUID } from 'node:crypto';
 import { fitHome } from '../../core/homes/sessionReadiness.ts';
 import {
@@ -105,7 +105,7 @@ export async function readTray(
     version: choice.version,
     homes: trayHomes,
     paper: person.settings.paper,
-    speech: authorSpeech,
+    makers: authorMakers,
   });
   // One home tells how many pages all will take, before anything is laid out for them.
   const forNone = estimatePages(inputFor([]));

@@ -8,6 +8,7 @@ import { checkDial } from '../../core/session/edit.ts';
 import type { Segment, Session } from '../../core/session/session.ts';
 import { frameSegments as frameWith, segmentFor as makeSegment, type NamedPart } from '../../core/shelf/segmentFor.ts';
 import { describeEditProblem } from '../../messages/edits.ts';
+import { authorMakers } from '../../messages/authorMakers.ts';
 import { authorSpeech } from '../../messages/speeches.ts';
 import { readShelf, type Shelf } from '../db/repositories/shelf.ts';
 import {
@@ -35,7 +36,7 @@ export function namedSegment(part: NamedPart, shelf: Shelf, { settings }: Pick<P
   return makeSegment(part, shelf, {
     id: randomUUID(),
     pace: settings.pace,
-    speech: authorSpeech,
+    ...authorMakers,
     numbers: settings.numbers,
   });
 }

@@ -8,6 +8,7 @@ import type { Segment } from '../../core/session/session.ts';
 import { SOUND_UNIT } from '../../core/sounds/soundUnits.ts';
 import { taughtAround } from '../../core/terms/taughtSounds.ts';
 import { soundPartTitle, soundSessionAim, soundSessionTitle } from '../../messages/soundSession.ts';
+import { findMaker } from '../../makers/index.ts';
 import { authorSpeech } from '../../messages/speeches.ts';
 import { EdgeError } from '../http/errors.ts';
 import { addSession } from '../db/repositories/sessions.ts';
@@ -30,7 +31,7 @@ export async function startSoundSession(person: Person, { sound, on, parts }: So
   const [steps, shelf] = await Promise.all([stepsAround(person, on), readShelf(person.programmeId, ['song'])]);
   const before = steps.filter((step) => step.on < on).flatMap(({ graphemes }) => graphemes);
   const { numbers } = person.settings;
-  const segments = soundSessionParts(sound, before, parts).flatMap(({ role, maker, values }): Segment[] => {
+  const segments = soundSessionParts(findMaker, sound, before, parts).flatMap(({ role, maker, values }): Segment[] => {
     const [song] = shelf.songs;
     const fromShelf = role === 'song' && song ? segmentFor({ kind: 'song', key: song.key }, shelf, person) : null;
     if (fromShelf) return [fromShelf];

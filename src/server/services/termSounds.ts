@@ -1,7 +1,7 @@
 import { knownWords } from '../../core/makers/wordKnowledge.ts';
 import { firstValues, runMaker } from '../../core/makers/maker.ts';
 import { makerPages } from '../../core/makers/makerPages.ts';
-import { soundPageMaker } from '../../core/makers/soundPage.ts';
+import { maker as soundPageMaker } from '../../makers/sound-page/maker.ts';
 import { USUAL_MARGIN } from '../../core/page/paper.ts';
 import { SOUND_UNIT } from '../../core/sounds/soundUnits.ts';
 import { SOUND_SCHOOLS } from '../../core/terms/schools.ts';

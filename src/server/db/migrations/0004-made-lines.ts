@@ -1,4 +1,4 @@
-import { authorSpeech } from '../../../messages/speeches.ts';
+import { authorMakers } from '../../../messages/authorMakers.ts';
 import { generatedParts } from '../../../core/makers/generatedParts.ts';
 import type { Line } from '../../../core/session/line.ts';
 import type { Segment } from '../../../core/session/session.ts';
@@ -13,7 +13,7 @@ const FORMER = /^made-(\d+)$/;
 export function markMadeLines(stored: unknown): unknown {
   const segment = stored as Segment;
   if (!segment.made) return stored;
-  const generated = generatedParts(segment.made, authorSpeech);
+  const generated = generatedParts(segment.made, authorMakers);
   if (!generated.ok) return stored;
   const written = generated.value.lines;
   const shown = written[segment.level];

@@ -1,0 +1,140 @@
+import { listOf, type Message, type MessageValues, type Say } from '../../core/message.ts';
+import { ok } from '../../core/outcome.ts';
+import { inColumn, inRow, type Drawing } from '../../core/page/drawing.ts';
+import { saidAlong, tracedLetters } from '../../core/page/letterStrokes.ts';
+import { framedCard, wordCard } from '../../core/page/pieces.ts';
+import { pictureCard } from '../../core/page/wordDrawings.ts';
+import { letterNames } from '../../core/sounds/letterNames.ts';
+import { SOUND_UNIT, SOUND_UNITS, type SoundUnit } from '../../core/sounds/soundUnits.ts';
+import { PICTURE_WORD } from '../../core/words/pictureWords.ts';
+import { refuseList, type Maker } from '../../core/makers/maker.ts';
+import { lasting, linesAbout, lineWriters, usedUp, type MakerMaterial } from '../../core/makers/makerOutput.ts';
+import { sheetsNeeded } from '../../core/makers/makerPages.ts';
+import { inOwn } from '../../core/makers/ownWords.ts';
+
+/** What it is written in, and the name that sentences choose by. */
+const WAYS: Readonly<Record<string, string>> = {
+  'in the air': 'air',
+  'in flour': 'flour',
+  'with a brush and water': 'water',
+  'with a pencil': 'pencil',
+};
+const LONGEST_SIGN = 120;
+
+/** A letter or a pair on a page: its sound, how the mouth makes it, a thing for it, and how it is written. */
+export const maker: Maker = {
+  id: 'sound-page',
+  place: 440,
+  skills: ['letter-sound', 'first-sound'],
+  dials: [
+    { kind: 'choice', name: 'sound', choices: SOUND_UNITS.map(({ grapheme }) => grapheme), value: 'm' },
+    { kind: 'choice', name: 'written', choices: Object.keys(WAYS), value: 'in the air' },
+    { kind: 'list', name: 'sign', value: '' },
+  ],
+  make(values, settings, say) {
+    const unit = SOUND_UNIT.get(String(values.sound))!;
+    const sign = String(values.sign).trim().replace(/\s+/g, ' ');
+    if (sign.length > LONGEST_SIGN) return refuseList('sign', 'problem.sign', { most: LONGEST_SIGN });
+    const written = WAYS[String(values.written)]!;
+    const namesFirst = settings.firstSaid === 'names';
+    const capitalFirst = settings.letters === 'capitals';
+    const capital = unit.grapheme[0]!.toUpperCase() + unit.grapheme.slice(1);
+    const shown = capitalFirst ? capital : unit.grapheme;
+    const facts: MessageValues = {
+      ...{ letters: inOwn(shown), small: inOwn(unit.grapheme), capital: inOwn(capital), count: unit.grapheme.length },
+      ...{ sound: inOwn(unit.spoken), length: unit.length, place: unit.place, word: inOwn(unit.word) },
+      ...{ lips: unit.lips, tongue: unit.tongue, voice: unit.voice, written },
+      name: inOwn(letterNames(unit.grapheme, settings.accent ?? 'gb')),
+      ...{ also: unit.also === undefined ? 'none' : 'one', alsoWord: inOwn(unit.also ?? '') },
+      ...{ rhythm: rhythmOf(shown), strokes: [...shown].flatMap((letter) => saidAlong(letter)).length },
+      sign: inOwn(sign),
+    };
+    const printable = { title: say('printable', facts), cards: [], sheets: soundSheets(unit, capitalFirst) };
+    const { toDo } = lineWriters(say);
+    const write = linesAbout(say, facts);
+    const trace = [toDo(`lay.${written}`, facts), ...write('say-1')];
+    return ok({
+      facts: [say('fact', facts), ...(unit.also === undefined ? [] : [say('fact.also', facts)])],
+      values: facts,
+      turns: { count: 6, seconds: 30 },
+      picture: inRow([tracedLetters(shown, 60), pictureFor(unit, 44)], 10),
+      lines: {
+        easier: write('do-2', 'ask-1'),
+        right: [
+          ...(namesFirst ? write('do-name') : []),
+          ...write('do-1', 'ask-1', 'do-3'),
+          ...(sign === '' ? [] : write('do-sign')),
+          ...trace,
+          ...write('ask-2', 'notice-1'),
+          ...(namesFirst ? [] : write('if-1')),
+        ],
+        harder: [...write('do-1'), ...trace, ...write('do-4', 'ask-3')],
+      },
+      materials: [
+        ...waysMaterials(written, say),
+        lasting('pencil', 1, [{ item: 'crayon', fit: 0.9, why: say('swap.crayon') }]),
+        lasting('hand-mirror', 1, [{ item: 'saucepan-lid', fit: 0.7, why: say('swap.lid') }]),
+        usedUp('paper', sheetsNeeded(printable)),
+      ],
+      actions: [],
+      printable,
+      key: [say('key', facts), say('key.rhythm', facts)],
+    });
+  },
+};
+
+function waysMaterials(written: string, say: Say): MakerMaterial[] {
+  switch (written) {
+    case 'flour':
+      return [usedUp('flour', 1, [{ item: 'salt', fit: 0.9, why: say('swap.salt') }]), lasting('baking-tray', 1)];
+    case 'water':
+      return [
+        lasting('paintbrush', 1, [{ item: 'sponge', fit: 0.8, why: say('swap.sponge') }]),
+        lasting('cup', 1, [{ item: 'bowl', fit: 0.9, why: say('swap.bowl') }]),
+      ];
+    default:
+      return [];
+  }
+}
+
+/** The strokes of letters as they are said: those of one letter with a pause between, letters one after the other. */
+function rhythmOf(letters: string): MessageValues[string] {
+  const strokes = [...letters].flatMap((letter) => saidAlong(letter));
+  const spoken = strokes.map((words) =>
+    listOf(
+      words.map((word): Message => ({ key: `sound-page/stroke.${word}` })),
+      'comma',
+    ),
+  );
+  return listOf(spoken, 'semicolon');
+}
+
+function pictureFor({ word }: SoundUnit, side: number): Drawing {
+  const picture = PICTURE_WORD.get(word)?.picture;
+  const size = { width: side, height: side };
+  return framedCard(picture === undefined ? wordCard(word, { ...size, most: 9 }) : pictureCard(picture, word, size));
+}
+
+/** Capital and small large, then in rows that grow smaller; what is met first stands first. */
+function soundSheets(unit: SoundUnit, capitalFirst: boolean): Drawing[] {
+  const { grapheme } = unit;
+  const capital = grapheme[0]!.toUpperCase() + grapheme.slice(1);
+  const both = capitalFirst ? [capital, grapheme] : [grapheme, capital];
+  const row = (letters: string, height: number, count: number) =>
+    inRow(
+      Array.from({ length: count }, () => tracedLetters(letters, height)),
+      height / 5,
+    );
+  const size = grapheme.length > 1 ? 44 : 62;
+  return [
+    inRow([...both.map((letters) => tracedLetters(letters, size)), pictureFor(unit, 48)], 8),
+    inColumn(
+      both.map((letters) => row(letters, 24, grapheme.length > 1 ? 3 : 5)),
+      4,
+    ),
+    inColumn(
+      both.map((letters) => row(letters, 14, grapheme.length > 1 ? 6 : 9)),
+      4,
+    ),
+  ];
+}

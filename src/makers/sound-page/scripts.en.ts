@@ -1,0 +1,93 @@
+/** The words of the sound page. */
+export const scripts = {
+  title: 'Sound page',
+  printable: 'The page of {small}',
+  about: 'A letter or a pair: its sound, how the mouth makes it, a thing for it, and how it is written.',
+  'dial.sound': 'letter or pair',
+  'dial.written': 'written',
+  'dial.sign': 'sign of the hand',
+  'hint.sign': 'as your programme makes it, in your own words; empty for none',
+  'problem.sign': 'is longer than {most} characters',
+  fact: '{small} says {sound}, {length, select, held {and can be held} other {and is quick: do not stretch it}}. {place, select, end {It ends {word}; it begins no word.} other {It starts {word}.}}',
+  'fact.also': 'Later: in {alsoWord} the same letters have another sound.',
+  'swap.crayon': 'anything that draws',
+  'swap.lid': 'a shiny one shows the mouth, too',
+  'swap.salt': 'traces the finger as well',
+  'swap.sponge': 'a corner of it draws with water',
+  'swap.bowl': 'holds water as well',
+  'stroke.down': 'down',
+  'stroke.up': 'up',
+  'stroke.over': 'over',
+  'stroke.round': 'round',
+  'stroke.back': 'back',
+  'stroke.across': 'across',
+  'stroke.slant': 'slanting',
+  'stroke.dot': 'dot',
+  'do-1':
+    'Say the sound three times, {length, select, held {long: {sound}} other {short: {sound}, {sound}, {sound}}}. Your child says it with you, looking at your mouth, then at their own in the mirror.',
+  'ask-1':
+    '“{place, select, end {What do you hear at the end of {word}?} other {What do you hear at the start of {word}?}}”',
+  'ask-1.answer': '{sound}',
+  'do-name': 'Say what it is called: {name}. Then say that it has a voice as well, and what that is.',
+  'do-3':
+    'Find out together how it is made. Lips: {lips, select, closed {closed, with a hum in the nose} round {pushed forward, as for a kiss} wide {drawn wide} teeth {the lower one touches the upper teeth} pop {closed, then they pop open: feel the puff on your hand} other {a little open}}. Tongue: {tongue, select, tip {its tip touches behind the upper teeth} near {close to the teeth, and air goes past} between {its tip peeps out between the teeth} back {its back lifts up, far behind} low {it lies low} curled {its tip curls up and touches nothing} other {it rests}}. Hand on the throat: {voice, select, on {it hums} other {it is still}}.',
+  'do-sign': 'Make the sign for it together: {sign}',
+  'lay.air': 'Write {letters} in the air, large, with the whole arm, while you say the strokes.',
+  'lay.flour':
+    'Sprinkle flour on a tray and write {letters} in it with a finger, while you say the strokes; shake it smooth and write again.',
+  'lay.water':
+    'Dip a brush into a cup of water and write {letters} on a stone or a door, while you say the strokes; it dries away by itself.',
+  'lay.pencil':
+    'Go along the large {letters} on the page with a finger first, then with a pencil, while you say the strokes.',
+  'say-1':
+    '“{rhythm}.” Begin at the dot with a 1{strokes, plural, one {} other {, and at the next dot when the stroke is done}}.',
+  'ask-2': '“Which sound did we write?”',
+  'ask-2.answer': '{sound}',
+  'notice-1': 'Do they say the sound short and clean, and do they begin at the top?',
+  'if-1': 'They say the name of the letter: “That is what it is called; it says {sound}.”',
+  'do-2':
+    'Say {sound} and {word}, slowly, and let your child watch and feel your mouth. Trace {letters} with their finger under yours.',
+  'do-4':
+    'Close your eyes. Your child writes {letters} on your back or into your hand, and you say which it was; then change.',
+  'ask-3':
+    '“{place, select, end {What else ends with it?} other {What else starts with it?}} Look about the room, and listen, do not spell.”',
+  'ask-3.answer': 'anything with {sound} {place, select, end {at its end} other {at its start}}',
+  key: '{small} and {capital}: {sound}, as {place, select, end {at the end of} other {at the start of}} {word}',
+  'key.rhythm': 'written: {rhythm}',
+  picture:
+    'The {count, plural, one {letter} other {letters}} {letters} large, with a number where each stroke begins, beside a card for {word}.',
+  'in-1':
+    'Leave the page on the table with nothing said. Your child may go along the roads with a finger or a small toy as they like.',
+  daily: 'When something with {sound} turns up anyway, {word} or another, say it once more slowly: here it is again.',
+  show: '“This says {sound}.” Trace it slowly with two fingers, once, and say it again.',
+  find: '“Put your finger on the one that says {sound}.”',
+  'find.answer': '{letters}',
+  tell: '“What does this one say?”',
+  'tell.answer': '{sound}',
+  'sitting-1': 'Trace the large one, then a row of smaller ones, never more than your child asks for.',
+  'moving-1': 'Lay the page on the floor and walk the letter beside it with large steps, saying the strokes.',
+  'moving-2': 'Say words one by one: your child jumps when they hear {sound}, and stands still when not.',
+  'game-1': 'Whisper words. Whoever hears {sound} first puts a finger on the page.',
+  'game-2': '“It is in there!”',
+  'two-1': 'One makes the sound with no voice, only with the mouth; the other says which it was.',
+  older: 'writes it three ways, in the air, on a back and on paper, and says the strokes aloud.',
+  younger: 'makes the sound and feels it at the throat, the lips and the hand.',
+  'day-1': 'Say {sound} on the way, wherever it is heard: on a sign, in a name, in a word.',
+  'day-2': '“Is it in {word}?”',
+  'day-2.answer': 'yes, {place, select, end {at its end} other {at its start}}',
+  'day-easier':
+    'Make the sound as a noise: {length, select, held {as long as the breath lasts} other {short, again and again}}.',
+  'day-harder': '“Where is it: at the start, in the middle, at the end?”',
+  'day-harder.answer': 'say the word slowly, and listen for {sound}',
+  'case-1': 'They put a little uh behind it: whisper it, so that only the sound itself is left.',
+  'case-2':
+    'The letter comes out the other way round: go over it once together, from the dot, and leave the first one as it is.',
+  'out-1': 'Hang the page where it is passed often, and greet its sound.',
+  'short-1': 'Say {sound} with your child, and feel how the mouth makes it.',
+  'short-2': '“{place, select, end {What ends with it?} other {What starts with it?}}”',
+  'short-2.answer': '{word}, or anything else',
+  'short-easier': 'Say {word} slowly, with a finger on the mouth at {sound}.',
+  'short-harder': '“Write it on my back.”',
+  'short-harder.answer': '{rhythm}',
+  'short-3': 'Write {letters} once in the air together: {rhythm}.',
+} as const;

@@ -1,0 +1,2 @@
+// Breaks the rule of makers: knows another maker.
+export type * from '../frame/maker.ts';

@@ -1,0 +1,2 @@
+/** Another maker. */
+export type Another = string;
