@@ -68,6 +68,25 @@ module.exports = {
     },
     ...layerRules,
     {
+      // A folder's index is its public surface; tests may look at what they are about.
+      name: 'core-through-its-index',
+      severity: 'error',
+      from: { path: '^(?!.*src/core/)', pathNot: TESTS },
+      to: { path: 'src/core/[^/]+/', pathNot: 'src/core/[^/]+/index\\.ts$' },
+    },
+    {
+      name: 'core-folder-through-its-index',
+      severity: 'error',
+      from: { path: 'src/core/([^/]+)/', pathNot: TESTS },
+      to: { path: 'src/core/[^/]+/', pathNot: ['src/core/[^/]+/index\\.ts$', 'src/core/$1/'] },
+    },
+    {
+      name: 'no-folder-through-its-own-index',
+      severity: 'error',
+      from: { path: 'src/core/([^/]+)/' },
+      to: { path: 'src/core/$1/index\\.ts$' },
+    },
+    {
       // A maker's folder: pure by the core's rules, and no maker knows another; the registry beside the folders is generated.
       name: 'makers-stand-alone',
       severity: 'error',

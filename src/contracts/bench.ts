@@ -1,7 +1,7 @@
-import type { JudgedAgainst, SessionJudgement } from '../core/checks/judgeSession.ts';
-import type { Accent } from '../core/sounds/accents.ts';
-import type { TaughtOn } from '../core/words/lineWords.ts';
-import type { Segment, Session } from '../core/session/session.ts';
+import type { JudgedAgainst, SessionJudgement } from '../core/checks/index.ts';
+import type { Accent } from '../core/sounds/index.ts';
+import type { TaughtOn } from '../core/words/index.ts';
+import type { Segment, Session } from '../core/session/index.ts';
 
 /** Something on the shelf that can be put into a session, ready as a segment but for its id. */
 export interface Addable {

@@ -1,5 +1,5 @@
 import { string } from 'yup';
-import { isCalendarDate } from '../core/calendar/dates.ts';
+import { isCalendarDate } from '../core/calendar/index.ts';
 
 /** Days that a programme can plan with; a mistyped year lies outside. */
 const FIRST_DAY = '1990-01-01';

@@ -1,5 +1,5 @@
 import { array, number, object, string } from 'yup';
-import { CAUTION_RULES, levelInRoom, stricterOf, type Room } from '../core/cautions/rules.ts';
+import { CAUTION_RULES, levelInRoom, type Room, stricterOf } from '../core/cautions/index.ts';
 import { actionName, allergenName, ruleLevel, traitName } from './cautions.ts';
 
 const underMonths = () =>

@@ -1,10 +1,15 @@
 import { knownAs } from './fields.ts';
 import { distance } from 'fastest-levenshtein';
 import { array, number, object, string } from 'yup';
-import { ALLERGENS } from '../core/cautions/allergens.ts';
-import { readWords } from '../core/cautions/words/readWords.ts';
-import { isCalendarDate } from '../core/calendar/dates.ts';
-import { CAUTION_LEVELS, CAUTION_RULES, TRAITS, type CautionLevel } from '../core/cautions/rules.ts';
+import {
+  ALLERGENS,
+  CAUTION_LEVELS,
+  CAUTION_RULES,
+  type CautionLevel,
+  readWords,
+  TRAITS,
+} from '../core/cautions/index.ts';
+import { isCalendarDate } from '../core/calendar/index.ts';
 
 export { ALLERGENS };
 

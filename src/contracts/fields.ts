@@ -1,4 +1,4 @@
-import { isTimeOfDay } from '../core/calendar/dates.ts';
+import { isTimeOfDay } from '../core/calendar/index.ts';
 import { array, string, object, type ISchema, type ObjectShape, type Schema } from 'yup';
 
 const UNKNOWN = ({ unknown }: { unknown?: string }) => `has fields that are not known: ${unknown ?? ''}`;

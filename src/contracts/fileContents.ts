@@ -1,8 +1,7 @@
 import type { FieldProblem } from './fieldProblem.ts';
-import type { ShelfActivity, ShelfBook, ShelfSong } from '../core/shelf/shelfEntries.ts';
-import { asKnown, type Thing, type ThingsByKey } from '../core/materials/thing.ts';
-import { checkScript, placesOf, type PlacesByItem } from '../core/session/checkScript.ts';
-import type { Segment } from '../core/session/session.ts';
+import type { ShelfActivity, ShelfBook, ShelfSong } from '../core/shelf/index.ts';
+import { asKnown, type Thing, type ThingsByKey } from '../core/materials/index.ts';
+import { checkScript, type PlacesByItem, placesOf, type Segment } from '../core/session/index.ts';
 import { describeScriptFault } from '../messages/edits.ts';
 import type { SessionEntry } from './sessionEntry.ts';
 import type { BookEntry, HomeEntry, SongEntry, ThingEntry } from './shelfFile.ts';

@@ -1,6 +1,6 @@
-import { DECISIONS } from '../core/homes/partQuestions.ts';
-import { SOUND_SESSION_ROLES } from '../core/makers/soundSessionRoles.ts';
-import { SOUND_UNITS } from '../core/sounds/soundUnits.ts';
+import { DECISIONS } from '../core/homes/index.ts';
+import { SOUND_SESSION_ROLES } from '../core/makers/index.ts';
+import { SOUND_UNITS } from '../core/sounds/index.ts';
 import { clockTime, someWords, words } from './fields.ts';
 import { array, number, object, string, type InferType } from 'yup';
 import { calendarDay } from './script.ts';

@@ -1,5 +1,5 @@
 import type { MessageValues } from '../core/message.ts';
-import { LINE_KINDS } from '../core/session/line.ts';
+import { LINE_KINDS } from '../core/session/index.ts';
 import { mixed, string } from 'yup';
 import { exactly, words } from './fields.ts';
 

@@ -1,9 +1,8 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { dialsOf, firstValues } from '../core/makers/maker.ts';
-import { segmentFromMaker } from '../core/makers/makerSegment.ts';
+import { dialsOf, firstValues, segmentFromMaker } from '../core/makers/index.ts';
 import { MAKERS } from '../makers/index.ts';
-import { USUAL_SETTINGS } from '../core/session/makerSource.ts';
+import { USUAL_SETTINGS } from '../core/session/index.ts';
 import { authorSpeech } from '../messages/speeches.ts';
 import { makerSource } from './makerSource.ts';
 import { checkShape } from './problems.ts';

@@ -2,10 +2,8 @@ import { dialSettings, line, partId } from './line.ts';
 import { exactly, key, knownAs } from './fields.ts';
 import { needChange, segmentNeed } from './need.ts';
 import { mixed, array, number, string } from 'yup';
-import { VARIANTS } from '../core/makers/variant.ts';
-import type { Line } from '../core/session/line.ts';
-import type { MakerSource } from '../core/session/makerSource.ts';
-import { LEVELS } from '../core/session/levelName.ts';
+import { VARIANTS } from '../core/makers/index.ts';
+import { LEVELS, type Line, type MakerSource } from '../core/session/index.ts';
 import { numberSettings } from './numberSettings.ts';
 
 /** What answers may make of planned minutes, at the least and at the most. */

@@ -1,5 +1,5 @@
 import { boolean, mixed, number, array, string } from 'yup';
-import type { Quantity } from '../core/expressions/quantity.ts';
+import type { Quantity } from '../core/expressions/index.ts';
 import { exactly, key, words } from './fields.ts';
 import { isRecordOf, partId, recordOf } from './line.ts';
 

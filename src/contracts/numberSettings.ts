@@ -1,9 +1,8 @@
-import { WORD_GAME_ENDS, type WordGameEnd } from '../core/games/wordGames.ts';
-import { CURRENCIES, type CurrencyName } from '../core/numbers/currencies.ts';
-import { NUMBER_SCHOOLS, type NumberSchool } from '../core/session/makerSource.ts';
-import { ACCENTS, type Accent } from '../core/sounds/accents.ts';
-import { USUAL_ORDER } from '../core/words/segment.ts';
-import { MOST_GROUPS, unknownInOrder, writeSoundOrder } from '../core/words/soundOrder.ts';
+import { WORD_GAME_ENDS, type WordGameEnd } from '../core/games/index.ts';
+import { CURRENCIES, type CurrencyName } from '../core/numbers/index.ts';
+import { NUMBER_SCHOOLS, type NumberSchool } from '../core/session/index.ts';
+import { type Accent, ACCENTS } from '../core/sounds/index.ts';
+import { MOST_GROUPS, unknownInOrder, USUAL_ORDER, writeSoundOrder } from '../core/words/index.ts';
 import { boolean, number, string } from 'yup';
 
 const turnSeconds = () => number().typeError('must be a number').min(1).max(120);

@@ -1,15 +1,15 @@
 import { knownAs, threeOf } from './fields.ts';
-import type { ReadingPace } from '../core/time/readAloud.ts';
-import type { Triple } from '../core/numbers/triple.ts';
+import type { ReadingPace } from '../core/time/index.ts';
+import type { Triple } from '../core/numbers/index.ts';
 import { array, mixed, number, object, string, type InferType } from 'yup';
 import { calendarDay } from './calendarDay.ts';
 import { cautionPolicy } from './cautions.ts';
-import { WORD_GAME_ENDS } from '../core/games/wordGames.ts';
-import { ACCENTS } from '../core/sounds/accents.ts';
-import { NUMBER_SCHOOLS, schoolOf, USUAL_SETTINGS } from '../core/session/makerSource.ts';
+import { WORD_GAME_ENDS } from '../core/games/index.ts';
+import { ACCENTS } from '../core/sounds/index.ts';
+import { NUMBER_SCHOOLS, schoolOf, USUAL_SETTINGS } from '../core/session/index.ts';
 import { numberSettings } from './numberSettings.ts';
-import { COMMON_WORDS, MOST_WORDS, readWordOrder, unreadableIn } from '../core/words/commonWords.ts';
-import { PAPERS, type Paper } from '../core/page/paper.ts';
+import { COMMON_WORDS, MOST_WORDS, readWordOrder, unreadableIn } from '../core/words/index.ts';
+import { type Paper, PAPERS } from '../core/page/index.ts';
 
 /** How fast somebody reads aloud before it is known: least, likely and most time, so the quickest words come first. */
 const USUAL_PACE: ReadingPace = { wordsPerMinute: [140, 120, 95], pageSeconds: [2, 3, 5], pauseSeconds: [6, 12, 25] };

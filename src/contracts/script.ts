@@ -1,15 +1,13 @@
-import { CAUTION_RULES } from '../core/cautions/rules.ts';
+import { CAUTION_RULES } from '../core/cautions/index.ts';
 import type { EntryField } from './entryField.ts';
 import { partId, said, line, dialSettings, isRecordOf, recordOf } from './line.ts';
 import { exactly, words, someWords, key, clockTime, knownAs, threeOf } from './fields.ts';
 import { makerSource } from './makerSource.ts';
 import { need, numberOrExpression, quantity, segmentNeed } from './need.ts';
-import type { Dial } from '../core/session/dial.ts';
-import { LEVELS } from '../core/session/levelName.ts';
-import type { Quantity } from '../core/expressions/quantity.ts';
+import { type Dial, LEVELS, POSTURES, SEGMENT_KINDS, type TripleOfQuantities } from '../core/session/index.ts';
+import type { Quantity } from '../core/expressions/index.ts';
 import { array, lazy, mixed, number, string, type Schema } from 'yup';
 import { actionName } from './cautions.ts';
-import { POSTURES, SEGMENT_KINDS, type TripleOfQuantities } from '../core/session/session.ts';
 import { calendarDay } from './calendarDay.ts';
 
 export { calendarDay };

@@ -1,5 +1,5 @@
 import { array, lazy, number, string, type InferType, type Schema } from 'yup';
-import { LEVELS, type LevelName } from '../core/session/levelName.ts';
+import { type LevelName, LEVELS } from '../core/session/index.ts';
 import { clockTime, exactly, key, knownAs, someWords, words } from './fields.ts';
 import { dialSettings } from './line.ts';
 import { calendarDay, sessionParts } from './script.ts';

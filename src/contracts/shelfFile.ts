@@ -1,10 +1,10 @@
-import { ALL_SKILLS } from '../core/ladders/skills.ts';
-import { CAUTION_RULES, PLAIN_TRAITS } from '../core/cautions/rules.ts';
+import { ALL_SKILLS } from '../core/ladders/index.ts';
+import { CAUTION_RULES, PLAIN_TRAITS } from '../core/cautions/index.ts';
 import { exactly, key, knownAs, someWords, threeOf, words } from './fields.ts';
-import type { Triple } from '../core/numbers/triple.ts';
+import type { Triple } from '../core/numbers/index.ts';
 import { array, boolean, number, string, type InferType, type Schema } from 'yup';
 import { GUIDE_LANGUAGE_IDS } from '../core/languages.ts';
-import { SEASONS } from '../core/shelf/filterActivities.ts';
+import { SEASONS } from '../core/shelf/index.ts';
 import { ALLERGENS, allergenName, avoidedName, cautionPolicy, traitName } from './cautions.ts';
 import { programmeSettings } from './programme.ts';
 import { ageRange, sessionEntry } from './sessionEntry.ts';

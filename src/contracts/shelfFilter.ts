@@ -1,4 +1,4 @@
-import { SEASONS, type ActivityFilter, type Season } from '../core/shelf/filterActivities.ts';
+import { type ActivityFilter, type Season, SEASONS } from '../core/shelf/index.ts';
 
 /** What the address of the shelf asks for; what is empty or makes no sense does not matter. */
 export function readShelfFilter(asked: URLSearchParams): ActivityFilter {

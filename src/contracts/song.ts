@@ -1,5 +1,4 @@
-import { MOST_SONG_LINES } from '../core/songs/placeWords.ts';
-import { findTune, TUNES, type Tune } from '../core/songs/tunes.ts';
+import { findTune, MOST_SONG_LINES, type Tune, TUNES } from '../core/songs/index.ts';
 
 /** Words set to a tune, as an address says them. */
 export interface SongQuestion {

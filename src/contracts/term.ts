@@ -1,8 +1,7 @@
 import { clockTime, exactly, fromTo, key, someWords, words } from './fields.ts';
 import { array, boolean, mixed, number, string } from 'yup';
-import { daysBetween, isCalendarDate } from '../core/calendar/dates.ts';
-import { SCHOOLS } from '../core/terms/schools.ts';
-import { DAY_KINDS } from '../core/terms/term.ts';
+import { daysBetween, isCalendarDate } from '../core/calendar/index.ts';
+import { DAY_KINDS, SCHOOLS } from '../core/terms/index.ts';
 import { calendarDay } from './script.ts';
 
 const id = () =>

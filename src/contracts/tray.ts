@@ -1,6 +1,6 @@
 import { exactly } from './fields.ts';
 import { string } from 'yup';
-import { TRAY_FOR, TRAY_VERSIONS, type TrayFor, type TrayVersion } from '../core/print/printSet.ts';
+import { TRAY_FOR, TRAY_VERSIONS, type TrayFor, type TrayVersion } from '../core/print/index.ts';
 
 /** What is printed of a session's tray. */
 export const trayForm = exactly({

@@ -1,12 +1,11 @@
 import { describeMakerProblem } from '../messages/makers.ts';
 import { authorSpeech } from '../messages/speeches.ts';
-import { USUAL_SETTINGS, type MakerValues } from '../core/session/makerSource.ts';
+import { type MakerValues, USUAL_SETTINGS } from '../core/session/index.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { runInNewContext } from 'node:vm';
-import { giveChange, sortPrices } from '../core/numbers/change.ts';
-import { payingWays } from '../core/numbers/coins.ts';
-import { firstValues, workOut } from '../core/makers/maker.ts';
+import { giveChange, payingWays, sortPrices } from '../core/numbers/index.ts';
+import { firstValues, workOut } from '../core/makers/index.ts';
 import { findMaker } from './index.ts';
 
 const refusal = (id: string, values: MakerValues): string => {

@@ -1,4 +1,4 @@
-import type { FindMaker, Maker } from '../core/makers/maker.ts';
+import type { FindMaker, Maker } from '../core/makers/index.ts';
 import { maker as actItOut } from './act-it-out/maker.ts';
 import { maker as alphabetChart } from './alphabet-chart/maker.ts';
 import { maker as arrivals } from './arrivals/maker.ts';

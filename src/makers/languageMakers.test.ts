@@ -1,17 +1,13 @@
 import { findMaker } from './index.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { type MakerValues } from '../core/session/makerSource.ts';
-import { ACCENTS } from '../core/sounds/accents.ts';
-import { SOUND_UNITS } from '../core/sounds/soundUnits.ts';
-import { letterSupply } from '../core/words/letterSupply.ts';
-import { findStarts } from '../core/words/starts.ts';
+import type { MakerValues } from '../core/session/index.ts';
+import { ACCENTS, SOUND_UNITS } from '../core/sounds/index.ts';
+import { findStarts, letterSupply } from '../core/words/index.ts';
 import { portionDays } from './by-heart/maker.ts';
-import type { MakerOutput } from '../core/makers/makerOutput.ts';
+import { knownWords, type MakerOutput, soundSessionParts } from '../core/makers/index.ts';
 import { spellingPictures } from './picture-spelling/maker.ts';
-import { soundSessionParts } from '../core/makers/soundSession.ts';
 import { STORY_SOUNDS } from './sound-story/maker.ts';
-import { knownWords } from '../core/makers/wordKnowledge.ts';
 import { made, make } from '../../tests/support/makers.ts';
 
 const why = (id: string, values: MakerValues) => {

@@ -1,13 +1,11 @@
 import { describeMakerProblem } from '../messages/makers.ts';
 import { authorSpeech } from '../messages/speeches.ts';
-import type { Worked } from '../core/makers/makerOutput.ts';
-import { USUAL_SETTINGS, type MakerSettings, type MakerValues } from '../core/session/makerSource.ts';
+import { firstValues, makerPages, type Worked, workOut } from '../core/makers/index.ts';
+import { type MakerSettings, type MakerValues, USUAL_SETTINGS } from '../core/session/index.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { PAPERS, USUAL_MARGIN, type Paper } from '../core/page/paper.ts';
-import { makerPages } from '../core/makers/makerPages.ts';
-import { firstValues, workOut } from '../core/makers/maker.ts';
+import { type Paper, PAPERS, USUAL_MARGIN } from '../core/page/index.ts';
 import { findMaker } from './index.ts';
 import { made } from '../../tests/support/makers.ts';
 

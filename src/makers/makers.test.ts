@@ -1,17 +1,15 @@
 import { describeMakerProblem } from '../messages/makers.ts';
 import { authorSpeech } from '../messages/speeches.ts';
-import type { Worked } from '../core/makers/makerOutput.ts';
-import { USUAL_SETTINGS, type MakerSettings, type MakerValues } from '../core/session/makerSource.ts';
+import { firstValues, type Worked, workOut } from '../core/makers/index.ts';
+import { type MakerSettings, type MakerValues, USUAL_SETTINGS } from '../core/session/index.ts';
 import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { CAUTION_RULES } from '../core/cautions/rules.ts';
-import type { Drawing, Shape } from '../core/page/drawing.ts';
-import { textWidth } from '../core/page/text.ts';
+import { CAUTION_RULES } from '../core/cautions/index.ts';
+import { type Drawing, type Shape, textWidth } from '../core/page/index.ts';
 import { cutPositions, STRIP_MM } from './length-pairs/maker.ts';
-import { firstValues, workOut } from '../core/makers/maker.ts';
 import { findMaker, MAKERS } from './index.ts';
 
 const make = (id: string, values: MakerValues = {}, settings: Partial<MakerSettings> = {}) => {

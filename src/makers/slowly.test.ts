@@ -1,10 +1,9 @@
 import { authorSpeech } from '../messages/speeches.ts';
-import type { Worked } from '../core/makers/makerOutput.ts';
-import { USUAL_SETTINGS, type MakerValues } from '../core/session/makerSource.ts';
+import { firstValues, type Worked, workOut } from '../core/makers/index.ts';
+import { type MakerValues, USUAL_SETTINGS } from '../core/session/index.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import type { Shape } from '../core/page/drawing.ts';
-import { firstValues, workOut } from '../core/makers/maker.ts';
+import type { Shape } from '../core/page/index.ts';
 import { findMaker } from './index.ts';
 
 /** What a maker says, against counting it out one by one, over every value of its dials that matters. */

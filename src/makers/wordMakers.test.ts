@@ -1,17 +1,12 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import type { Drawing, Shape } from '../core/page/drawing.ts';
-import { USUAL_SETTINGS, type MakerSettings, type MakerValues } from '../core/session/makerSource.ts';
-import { ACCENTS } from '../core/sounds/accents.ts';
-import { spokenPieces } from '../core/sounds/spokenPieces.ts';
-import { wordPieces } from '../core/sounds/wordPieces.ts';
-import { PICTURE_WORD } from '../core/words/pictureWords.ts';
-import { findRhymes } from '../core/words/rhymes.ts';
-import { findStarts } from '../core/words/starts.ts';
-import type { MakerOutput } from '../core/makers/makerOutput.ts';
+import type { Drawing, Shape } from '../core/page/index.ts';
+import { type MakerSettings, type MakerValues, USUAL_SETTINGS } from '../core/session/index.ts';
+import { ACCENTS, spokenPieces, wordPieces } from '../core/sounds/index.ts';
+import { findRhymes, findStarts, PICTURE_WORD } from '../core/words/index.ts';
+import { knownWords, type MakerOutput } from '../core/makers/index.ts';
 import { findMaker } from './index.ts';
 import { rhymeRows } from './rhyme-pot/maker.ts';
-import { knownWords } from '../core/makers/wordKnowledge.ts';
 import { made, make } from '../../tests/support/makers.ts';
 
 const refused = (id: string, values: MakerValues, settings: Partial<MakerSettings> = {}) => {

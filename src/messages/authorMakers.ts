@@ -1,4 +1,4 @@
-import type { MakersInWords } from '../core/makers/maker.ts';
+import type { MakersInWords } from '../core/makers/index.ts';
 import { findMaker } from '../makers/index.ts';
 import { authorSpeech } from './speeches.ts';
 

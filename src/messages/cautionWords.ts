@@ -1,4 +1,4 @@
-import type { CautionLevel, CautionRule } from '../core/cautions/rules.ts';
+import type { CautionLevel, CautionRule } from '../core/cautions/index.ts';
 import type { GuideLanguage } from '../core/languages.ts';
 
 /** What a caution says; at a level that is named it says that instead. */

@@ -1,5 +1,4 @@
-import type { CautionOverAges } from '../core/cautions/cautions.ts';
-import type { CautionLevel } from '../core/cautions/rules.ts';
+import type { CautionLevel, CautionOverAges } from '../core/cautions/index.ts';
 import { cautionText, CAUTION_WORDS } from './cautionWords.ts';
 import { ageInWords } from './dates.ts';
 import { guide } from './languages/en.ts';

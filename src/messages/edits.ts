@@ -1,6 +1,4 @@
-import type { EditProblem } from '../core/session/edit.ts';
-import type { MakerProblem } from '../core/session/makerProblem.ts';
-import type { ScriptFault } from '../core/session/checkScript.ts';
+import type { EditProblem, MakerProblem, ScriptFault } from '../core/session/index.ts';
 import { describeExpressionProblem, describeTemplateProblem } from './expressions.ts';
 
 const stillLoading = () => 'this part is still being fetched. Nothing was changed; try again in a moment.';

@@ -1,5 +1,4 @@
-import type { ExpressionProblem } from '../core/expressions/expression.ts';
-import type { TemplateProblem } from '../core/expressions/template.ts';
+import type { ExpressionProblem, TemplateProblem } from '../core/expressions/index.ts';
 
 /** Why an expression has no value, as part of a sentence that names the place. */
 export function describeExpressionProblem(problem: ExpressionProblem): string {

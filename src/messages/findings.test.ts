@@ -1,10 +1,10 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { findFindings } from '../core/checks/findings.ts';
-import { fitHomes } from '../core/homes/sessionReadiness.ts';
-import { composeSession } from '../core/guide/composition.ts';
+import { findFindings } from '../core/checks/index.ts';
+import { fitHomes } from '../core/homes/index.ts';
+import { composeSession } from '../core/guide/index.ts';
 import { CARTS, homeWith, SESSION, THINGS } from '../core/guide/session.fixture.ts';
-import type { Session } from '../core/session/session.ts';
+import type { Session } from '../core/session/index.ts';
 import { describeFinding } from './findings.ts';
 import { ageInWords } from './dates.ts';
 import { describeEditProblem, describeScriptFault } from './edits.ts';

@@ -1,5 +1,5 @@
-import { type ThingsByKey, namesOf } from '../core/materials/thing.ts';
-import type { Finding } from '../core/checks/finding.ts';
+import { namesOf, type ThingsByKey } from '../core/materials/index.ts';
+import type { Finding } from '../core/checks/index.ts';
 import { describeQuestion } from './safety.ts';
 import { describeScriptFault } from './edits.ts';
 import { cautionText } from './cautionWords.ts';

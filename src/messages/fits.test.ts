@@ -1,8 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { differencesOf, outcomeOf } from '../core/homes/homeFit.ts';
-import { fitHome } from '../core/homes/sessionReadiness.ts';
-import { agesFromYears, agesInYears } from '../core/session/ages.ts';
+import { differencesOf, fitHome, outcomeOf } from '../core/homes/index.ts';
+import { agesFromYears, agesInYears } from '../core/session/index.ts';
 import { CARTS, homeWith, SESSION, THINGS } from '../core/guide/session.fixture.ts';
 import { countOutcomes, countThing, describeDifferences } from './fits.ts';
 

@@ -1,5 +1,5 @@
-import { type ThingsByKey, namesOf } from '../core/materials/thing.ts';
-import type { HomeDifference, HomeOutcome } from '../core/homes/homeFit.ts';
+import { namesOf, type ThingsByKey } from '../core/materials/index.ts';
+import type { HomeDifference, HomeOutcome } from '../core/homes/index.ts';
 
 /** How a home can do a session. */
 export const OUTCOME_WORDS: Readonly<Record<HomeOutcome, string>> = {

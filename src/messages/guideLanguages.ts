@@ -1,10 +1,9 @@
 import type { Speech } from '../core/message.ts';
 import { GUIDE_LANGUAGES, GUIDE_LANGUAGE_IDS, type GuideLanguage } from '../core/languages.ts';
-import { madePicture } from '../core/guide/madePicture.ts';
-import type { GuidePicture } from '../core/guide/guide.ts';
-import { soundsSaid } from '../core/makers/soundsSaid.ts';
+import { type GuidePicture, madePicture } from '../core/guide/index.ts';
+import { soundsSaid } from '../core/makers/index.ts';
 import { rememberLast } from '../core/remembering.ts';
-import type { MakerSource } from '../core/session/makerSource.ts';
+import type { MakerSource } from '../core/session/index.ts';
 import { authorMakers } from './authorMakers.ts';
 import { LANGUAGE_WORDS } from './languageWords.ts';
 import { createSpeech } from './speech.ts';

@@ -1,8 +1,8 @@
 import { listOf } from '../core/message.ts';
 import { inBag, withoutThing, type GuideWords } from './guideWords.ts';
-import { KNOWN_BEFOREHAND } from '../core/cautions/rules.ts';
-import type { Guide, GuideSegment } from '../core/guide/guide.ts';
-import type { GuideSheet, SheetLine } from '../core/print/guidePages.ts';
+import { KNOWN_BEFOREHAND } from '../core/cautions/index.ts';
+import type { Guide, GuideSegment } from '../core/guide/index.ts';
+import type { GuideSheet, SheetLine } from '../core/print/index.ts';
 import { withoutMarks } from './ownWords.ts';
 
 /** A home's guide as it is printed: everything at the level that was sent, from the top down. */

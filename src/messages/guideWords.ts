@@ -1,4 +1,4 @@
-import type { CautionLevel } from '../core/cautions/rules.ts';
+import type { CautionLevel } from '../core/cautions/index.ts';
 import { GUIDE_LANGUAGES, type GuideLanguage } from '../core/languages.ts';
 import { listOf, type MessageList } from '../core/message.ts';
 import { cautionText } from './cautionWords.ts';

@@ -1,4 +1,4 @@
-import type { CheckedLine, WordAim, WordFinding } from '../core/words/lineWords.ts';
+import type { CheckedLine, WordAim, WordFinding } from '../core/words/index.ts';
 import { shortDay } from './term.ts';
 
 /** What the words of a line are meant to do, as an author chooses it. */

@@ -1,6 +1,6 @@
 import { listOf } from '../core/message.ts';
-import { sayFor } from '../core/makers/maker.ts';
-import type { MakerProblem } from '../core/session/makerProblem.ts';
+import { sayFor } from '../core/makers/index.ts';
+import type { MakerProblem } from '../core/session/index.ts';
 import { authorSpeech } from './speeches.ts';
 
 /** Why a maker's values are refused, with the range; what stood before still stands. */

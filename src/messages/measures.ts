@@ -1,5 +1,4 @@
-import { measureMessage } from '../core/numbers/measureMessage.ts';
-import type { Measure } from '../core/numbers/measures.ts';
+import { type Measure, measureMessage } from '../core/numbers/index.ts';
 import { authorSpeech } from './speeches.ts';
 
 /** An amount as a kitchen measures it, in words: "1½ cups and 2 teaspoons". */

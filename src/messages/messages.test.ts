@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { CAUTION_LEVELS, CAUTION_RULES } from '../core/cautions/rules.ts';
+import { CAUTION_LEVELS, CAUTION_RULES } from '../core/cautions/index.ts';
 import { GUIDE_LANGUAGE_IDS } from '../core/languages.ts';
 import { describeCaution } from './cautions.ts';
 import { dayInWords } from './dates.ts';

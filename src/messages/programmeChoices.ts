@@ -1,8 +1,8 @@
 import type { ProgrammeSettings } from '../contracts/programme.ts';
-import { schoolOf } from '../core/session/makerSource.ts';
+import { schoolOf } from '../core/session/index.ts';
 
 /** A setting with a few ways, the one that holds, and why the usual one is usual. */
-interface Choice {
+interface SettingChoice {
   readonly name: string;
   readonly label: string;
   readonly why: string;
@@ -11,7 +11,7 @@ interface Choice {
 }
 
 /** The settings of a programme that are one of a few ways. */
-export function programmeChoices(settings: ProgrammeSettings): readonly Choice[] {
+export function programmeChoices(settings: ProgrammeSettings): readonly SettingChoice[] {
   return [
     ...learningChoices(settings),
     ...letterChoices(settings),
@@ -20,7 +20,7 @@ export function programmeChoices(settings: ProgrammeSettings): readonly Choice[]
   ];
 }
 
-function learningChoices({ numbers }: ProgrammeSettings): Choice[] {
+function learningChoices({ numbers }: ProgrammeSettings): SettingChoice[] {
   return [
     {
       name: 'school',
@@ -47,7 +47,7 @@ function learningChoices({ numbers }: ProgrammeSettings): Choice[] {
   ];
 }
 
-function letterChoices({ numbers }: ProgrammeSettings): Choice[] {
+function letterChoices({ numbers }: ProgrammeSettings): SettingChoice[] {
   return [
     {
       name: 'accent',
@@ -82,7 +82,7 @@ function letterChoices({ numbers }: ProgrammeSettings): Choice[] {
   ];
 }
 
-function homeChoices({ screens, numbers }: ProgrammeSettings): Choice[] {
+function homeChoices({ screens, numbers }: ProgrammeSettings): SettingChoice[] {
   return [
     {
       name: 'screens',
@@ -107,7 +107,7 @@ function homeChoices({ screens, numbers }: ProgrammeSettings): Choice[] {
   ];
 }
 
-function thingChoices({ paper, numbers }: ProgrammeSettings): Choice[] {
+function thingChoices({ paper, numbers }: ProgrammeSettings): SettingChoice[] {
   return [
     {
       name: 'currency',

@@ -1,5 +1,5 @@
-import { namesOf, type ThingsByKey } from '../core/materials/thing.ts';
-import type { Decided, PartQuestion } from '../core/homes/partQuestions.ts';
+import { namesOf, type ThingsByKey } from '../core/materials/index.ts';
+import type { Decided, PartQuestion } from '../core/homes/index.ts';
 import { allergenWord } from './allergens.ts';
 import { cautionText } from './cautionWords.ts';
 import { RULE_NAMES } from './cautions.ts';

@@ -1,10 +1,9 @@
 import type { DueWhat } from '../core/calendar/preparation.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import type { SwapReason } from '../core/materials/swapFinder.ts';
-import type { EditProblem } from '../core/session/edit.ts';
-import type { PlanReason } from '../core/terms/proposal.ts';
-import type { WeekNote } from '../core/terms/weekRows.ts';
+import type { SwapReason } from '../core/materials/index.ts';
+import type { EditProblem } from '../core/session/index.ts';
+import type { PlanReason, WeekNote } from '../core/terms/index.ts';
 import { leadWords } from './dates.ts';
 import { describeEditProblem } from './edits.ts';
 import { describeExpressionProblem, describeTemplateProblem } from './expressions.ts';

@@ -1,4 +1,4 @@
-import type { SoundSessionRole } from '../core/makers/soundSessionRoles.ts';
+import type { SoundSessionRole } from '../core/makers/index.ts';
 
 const ROLE_WORDS: Readonly<Record<SoundSessionRole, string>> = {
   again: 'Once more: a sound you know',

@@ -1,6 +1,6 @@
 import { IntlMessageFormat } from 'intl-messageformat';
 import type { Catalogues, MessageList, MessageValue, MessageValues, MoneyAmount, Speech } from '../core/message.ts';
-import { CURRENCIES, type CurrencyName } from '../core/numbers/currencies.ts';
+import { CURRENCIES, type CurrencyName } from '../core/numbers/index.ts';
 
 /** Spoken names of whole numbers: `{n, number, words}` and `{n, number, ordinal}`. */
 export interface NumberNames {

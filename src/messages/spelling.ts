@@ -1,5 +1,5 @@
-import { SPOKEN } from '../core/sounds/spokenPieces.ts';
-import type { SpellingTrap } from '../core/words/starts.ts';
+import { SPOKEN } from '../core/sounds/index.ts';
+import type { SpellingTrap } from '../core/words/index.ts';
 
 /** Sounds as an adult would write them, by their symbols: apart from words, three need other letters than in them. */
 const SOUND_WORDS: Readonly<Record<string, string>> = { ...SPOKEN, AA: 'o', OW: 'oh', K: 'k' };

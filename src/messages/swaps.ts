@@ -1,4 +1,4 @@
-import type { SwapReason } from '../core/materials/swapFinder.ts';
+import type { SwapReason } from '../core/materials/index.ts';
 import { countWords } from './term.ts';
 
 const LACKS: Readonly<Record<string, string>> = {

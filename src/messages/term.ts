@@ -1,9 +1,5 @@
 import { numberWord } from './numberWord.ts';
-import type { DayKind, TermProblem } from '../core/terms/term.ts';
-import type { PinRule, PlanReason } from '../core/terms/proposal.ts';
-import type { School } from '../core/terms/schools.ts';
-import type { TermRule } from '../core/terms/termPlan.ts';
-import type { WeekNote } from '../core/terms/weekRows.ts';
+import type { DayKind, PinRule, PlanReason, School, TermProblem, TermRule, WeekNote } from '../core/terms/index.ts';
 import { dayInWords } from './dates.ts';
 import { skillWords } from './skills.ts';
 

@@ -1,4 +1,4 @@
-import type { DueItem } from '../core/calendar/dueItems.ts';
+import type { DueItem } from '../core/calendar/index.ts';
 import { dayInWords } from './dates.ts';
 
 /** A due item as a sentence around the title of its session: what stands before and after it. */

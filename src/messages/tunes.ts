@@ -1,4 +1,4 @@
-import type { PlacedLine } from '../core/songs/placeWords.ts';
+import type { PlacedLine } from '../core/songs/index.ts';
 
 /** What an author is told about a line of words on a line of a tune: that it fits, where to hold or split, or what to change. */
 export function lineVerdict(line: PlacedLine): string {

@@ -1,5 +1,5 @@
 import loadHighs, { type Highs, type HighsCallbackMap, type ModelData } from 'highs';
-import type { LinearAnswer, LinearHints, LinearModel, LinearSolver, RelaxedAnswer } from '../core/terms/linearModel.ts';
+import type { LinearAnswer, LinearHints, LinearModel, LinearSolver, RelaxedAnswer } from '../core/terms/index.ts';
 
 export interface SolverLimits {
   readonly seconds: number;

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { headStartMs, strategiesFor } from '../core/terms/termPlan.ts';
+import { headStartMs, strategiesFor } from '../core/terms/index.ts';
 import { planInThread, planOnTwoCores } from './planOnTwoCores.ts';
 import { isTold, makeSignal, tell } from './signal.ts';
 import { assertKeepsRules, largerTerm } from './termPlan.fixture.ts';

@@ -4,19 +4,19 @@ import {
   betterOf,
   headStartMs,
   isProved,
+  type PlanProblem,
   planTerm,
   planTermBy,
+  type SearchStrategy,
   strategiesFor,
   type TermPlan,
   type TermPlanInput,
-  type TermProblem,
-  type SearchStrategy,
-} from '../core/terms/termPlan.ts';
+} from '../core/terms/index.ts';
 import { linearSolver, type SolverLimits } from './highs.ts';
 import { isTold, makeSignal, tell } from './signal.ts';
 
 /** What planning came to; null for nothing. */
-export type Planned = Outcome<TermPlan, TermProblem> | null;
+export type Planned = Outcome<TermPlan, PlanProblem> | null;
 
 /** What the second thread is given. */
 export interface SecondTask {
@@ -49,7 +49,7 @@ export function planInThread(task: SecondTask): { readonly planned: Promise<Plan
 export async function planOnTwoCores(
   input: TermPlanInput,
   limits: SolverLimits,
-): Promise<Outcome<TermPlan, TermProblem>> {
+): Promise<Outcome<TermPlan, PlanProblem>> {
   const solver = await linearSolver(limits);
   const [way, otherWay] = strategiesFor(input);
   if (!otherWay) return planTerm(input, solver);

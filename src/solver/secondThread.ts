@@ -1,5 +1,5 @@
 import { parentPort, workerData } from 'node:worker_threads';
-import { isProved, planTermBy } from '../core/terms/termPlan.ts';
+import { isProved, planTermBy } from '../core/terms/index.ts';
 import { linearSolver } from './highs.ts';
 import type { SecondTask } from './planOnTwoCores.ts';
 import { isTold, tell } from './signal.ts';

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { seededChance } from '../core/chance.ts';
-import type { TermPlan, TermPlanInput } from '../core/terms/termPlan.ts';
+import type { TermPlan, TermPlanInput } from '../core/terms/index.ts';
 
 export const THEMES = ['wheels', 'bridges'];
 

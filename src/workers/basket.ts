@@ -1,5 +1,4 @@
-import { bestBasket } from '../core/homes/basket.ts';
-import type { FeasibleActivity } from '../core/homes/feasibleActivities.ts';
+import { type FeasibleActivity, mostUsefulThings } from '../core/homes/index.ts';
 
 interface BasketQuestion {
   readonly activities: readonly FeasibleActivity[];
@@ -9,4 +8,4 @@ interface BasketQuestion {
 
 /** Finds the best basket away from the screen. */
 self.onmessage = ({ data }: MessageEvent<BasketQuestion>) =>
-  self.postMessage(bestBasket(data.activities, data.things, data.youngestMonths));
+  self.postMessage(mostUsefulThings(data.activities, data.things, data.youngestMonths));

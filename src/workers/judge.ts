@@ -1,5 +1,5 @@
-import { judgeSession, type JudgedAgainst, type SessionJudgement } from '../core/checks/judgeSession.ts';
-import type { Session } from '../core/session/session.ts';
+import { type JudgedAgainst, judgeSession, type SessionJudgement } from '../core/checks/index.ts';
+import type { Session } from '../core/session/index.ts';
 
 /** What a session is judged against is told first, and once; then each session by the number of its question. */
 export type JudgeQuestion = { readonly against: JudgedAgainst } | { readonly asked: number; readonly session: Session };

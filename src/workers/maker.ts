@@ -1,6 +1,6 @@
-import { runMaker } from '../core/makers/maker.ts';
+import { runMaker } from '../core/makers/index.ts';
 import { findMaker } from '../makers/index.ts';
-import type { MakerSettings, MakerValues } from '../core/session/makerSource.ts';
+import type { MakerSettings, MakerValues } from '../core/session/index.ts';
 import { authorSpeech } from '../messages/speeches.ts';
 
 interface MakerQuestion {

@@ -1,12 +1,12 @@
 import wasmAddress from 'highs/runtime?url';
 import {
+  type PlanProblem,
   planTermBy,
+  type SearchStrategy,
   type TermPlan,
   type TermPlanInput,
   type TermProgress,
-  type TermProblem,
-  type SearchStrategy,
-} from '../core/terms/termPlan.ts';
+} from '../core/terms/index.ts';
 import { linearSolver } from '../solver/highs.ts';
 
 export interface TermPlanTask {
@@ -18,7 +18,7 @@ export interface TermPlanTask {
 export type TermPlanMessage =
   | { readonly kind: 'progress'; readonly progress: TermProgress }
   | { readonly kind: 'done'; readonly plan: TermPlan | null }
-  | { readonly kind: 'nothing-fits'; readonly problem: TermProblem }
+  | { readonly kind: 'nothing-fits'; readonly problem: PlanProblem }
   | { readonly kind: 'broken'; readonly reason: string };
 
 /** Together with the search before it, a proposal takes no longer than about twenty seconds. */

@@ -1,7 +1,6 @@
-import { knownWords } from '../core/makers/wordKnowledge.ts';
-import { placeWords } from '../core/songs/placeWords.ts';
-import { findTune } from '../core/songs/tunes.ts';
-import type { Accent } from '../core/sounds/accents.ts';
+import { knownWords } from '../core/makers/index.ts';
+import { findTune, placeWords } from '../core/songs/index.ts';
+import type { Accent } from '../core/sounds/index.ts';
 
 interface TuneQuestion {
   readonly asked: number;

@@ -1,6 +1,6 @@
-import { knownWords } from '../core/makers/wordKnowledge.ts';
-import type { Accent } from '../core/sounds/accents.ts';
-import { checkLineWords, type WordQuestion } from '../core/words/lineWords.ts';
+import { knownWords } from '../core/makers/index.ts';
+import type { Accent } from '../core/sounds/index.ts';
+import { checkLineWords, type WordQuestion } from '../core/words/index.ts';
 
 interface LineQuestion {
   readonly asked: number;

@@ -1,9 +1,9 @@
 import { authorMakers } from '../../src/messages/authorMakers.ts';
-import { regenerateIn } from '../../src/core/makers/makerSegment.ts';
-import { composeSession } from '../../src/core/guide/composition.ts';
-import { applyEdit } from '../../src/core/session/edit.ts';
-import { judgeSession } from '../../src/core/checks/judgeSession.ts';
-import { USUAL_POLICY } from '../../src/core/cautions/rules.ts';
+import { regenerateIn } from '../../src/core/makers/index.ts';
+import { composeSession } from '../../src/core/guide/index.ts';
+import { applyEdit } from '../../src/core/session/index.ts';
+import { judgeSession } from '../../src/core/checks/index.ts';
+import { USUAL_POLICY } from '../../src/core/cautions/index.ts';
 import { chooseSwaps, type SwapsInput } from '../../src/core/materials/swaps.ts';
 import { edgeOfServer } from './edge.ts';
 import { gamePlays } from './games.ts';

@@ -1,10 +1,9 @@
-import type { ShelfActivity } from '../../src/core/shelf/shelfEntries.ts';
-import type { Thing, ThingsByKey } from '../../src/core/materials/thing.ts';
+import { segmentFromActivity, type ShelfActivity } from '../../src/core/shelf/index.ts';
+import type { Thing, ThingsByKey } from '../../src/core/materials/index.ts';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Home } from '../../src/core/homes/home.ts';
-import { segmentFromActivity } from '../../src/core/shelf/fromShelf.ts';
-import type { Session } from '../../src/core/session/session.ts';
+import type { Home } from '../../src/core/homes/index.ts';
+import type { Session } from '../../src/core/session/index.ts';
 
 /** A session of so many demo activities, with the demo's things and homes. */
 export function readBenchFixture(segments: number): { session: Session; things: ThingsByKey; homes: Home[] } {

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import playwrightConfig from '../../playwright.config.ts';
-import { payingWays } from '../../src/core/numbers/coins.ts';
+import { payingWays } from '../../src/core/numbers/index.ts';
 import { MAKERS } from '../../src/makers/index.ts';
 import { startServer, startDemoDatabase } from '../support/app.ts';
 

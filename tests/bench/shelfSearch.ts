@@ -2,8 +2,7 @@ import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import { build } from 'vite';
 import playwrightConfig from '../../playwright.config.ts';
-import { bestBasket } from '../../src/core/homes/basket.ts';
-import { doableNow, type FeasibleActivity } from '../../src/core/homes/feasibleActivities.ts';
+import { doableNow, type FeasibleActivity, mostUsefulThings } from '../../src/core/homes/index.ts';
 import { seededChance } from '../../src/core/chance.ts';
 import { scoreTerm, type TermPlanInput } from '../../src/core/terms/termPlan.ts';
 import { searchTerm } from '../../src/core/terms/termSearch.ts';
@@ -57,9 +56,9 @@ export function finding(report: Report): void {
     'what we have, 2,000 and 300',
     `median ${times[7]!.toFixed(1)} ms, slowest of 15 ${times[14]!.toFixed(1)} ms; every assignment of things tried: ${slow.toFixed(1)} ms (ratio ${(slow / times[7]!).toFixed(1)}), the same ${found}`,
   );
-  const [quick, basket] = timed(() => bestBasket(activities, things, 48));
+  const [quick, basket] = timed(() => mostUsefulThings(activities, things, 48));
   const small = randomShelf(12, 300, 40);
-  const [quickSmall, smallBasket] = timed(() => bestBasket(small.activities, small.things, 48));
+  const [quickSmall, smallBasket] = timed(() => mostUsefulThings(small.activities, small.things, 48));
   const [slowSmall, most] = timed(() => basketSlowly(small));
   if (most !== smallBasket.skills.length) throw new Error('the basket and the slow version disagree');
   report(
@@ -101,7 +100,7 @@ function timeInPage({
   stock,
 }: ReturnType<typeof randomShelf> & { stock: readonly { item: string; qty: number }[] }): [number[], number] {
   const { finding: core } = globalThis as unknown as {
-    finding: { doableNow: typeof doableNow; bestBasket: typeof bestBasket };
+    finding: { doableNow: typeof doableNow; bestBasket: typeof mostUsefulThings };
   };
   const times: number[] = [];
   for (let round = 0; round < 15; round++) {

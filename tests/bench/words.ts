@@ -1,6 +1,5 @@
-import { EVERYDAY_WORDS } from '../../src/core/sounds/everydayWords.ts';
-import { packedPronunciations } from '../../src/core/sounds/pronunciations.ts';
-import { checkLineWords, WORD_AIMS, type WordQuestion } from '../../src/core/words/lineWords.ts';
+import { EVERYDAY_WORDS, packedPronunciations } from '../../src/core/sounds/index.ts';
+import { checkLineWords, WORD_AIMS, type WordQuestion } from '../../src/core/words/index.ts';
 
 type Report = (name: string, text: string) => void;
 

@@ -1,18 +1,18 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { composeGuide } from '../../src/core/guide/composeGuide.ts';
-import type { Guide, GuideSegment } from '../../src/core/guide/guide.ts';
-import { runMaker } from '../../src/core/makers/maker.ts';
-import type { Printable } from '../../src/core/makers/makerOutput.ts';
+import { composeGuide, type Guide, type GuideSegment } from '../../src/core/guide/index.ts';
+import { type Printable, runMaker } from '../../src/core/makers/index.ts';
 import { findMaker } from '../../src/makers/index.ts';
-import type { Swap } from '../../src/core/materials/need.ts';
-import type { Thing } from '../../src/core/materials/thing.ts';
-import { isNumberDial, type Dial } from '../../src/core/session/dial.ts';
-import { LEVELS, type LevelName } from '../../src/core/session/levelName.ts';
-import type { MakerSource } from '../../src/core/session/makerSource.ts';
-import type { Segment } from '../../src/core/session/session.ts';
-import { segmentFromActivity } from '../../src/core/shelf/fromShelf.ts';
-import type { ShelfActivity } from '../../src/core/shelf/shelfEntries.ts';
+import type { Swap, Thing } from '../../src/core/materials/index.ts';
+import {
+  type Dial,
+  isNumberDial,
+  type LevelName,
+  LEVELS,
+  type MakerSource,
+  type Segment,
+} from '../../src/core/session/index.ts';
+import { segmentFromActivity, type ShelfActivity } from '../../src/core/shelf/index.ts';
 import { authorSpeech } from '../../src/messages/speeches.ts';
 import { guideLanguage } from '../../src/messages/guideLanguages.ts';
 import { naiveAmount, naiveText, type Values } from './naive.ts';

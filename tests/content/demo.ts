@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Thing } from '../../src/core/materials/thing.ts';
-import type { ShelfActivity } from '../../src/core/shelf/shelfEntries.ts';
+import type { Thing } from '../../src/core/materials/index.ts';
+import type { ShelfActivity } from '../../src/core/shelf/index.ts';
 
 const DEMO = join(import.meta.dirname, '../../demo');
 const read = <Entry>(file: string) =>

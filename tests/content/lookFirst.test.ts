@@ -1,14 +1,13 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { USUAL_POLICY } from '../../src/core/cautions/rules.ts';
-import { openQuestions, NOTHING_DECIDED, type PartQuestion } from '../../src/core/homes/partQuestions.ts';
-import type { Household } from '../../src/core/homes/household.ts';
+import { USUAL_POLICY } from '../../src/core/cautions/index.ts';
+import { type Household, NOTHING_DECIDED, openQuestions, type PartQuestion } from '../../src/core/homes/index.ts';
 import { MAKERS } from '../../src/makers/index.ts';
-import { VARIANTS } from '../../src/core/makers/variant.ts';
-import { asKnown } from '../../src/core/materials/thing.ts';
+import { VARIANTS } from '../../src/core/makers/index.ts';
+import { asKnown } from '../../src/core/materials/index.ts';
 import { segmentFor, type PartSources } from '../../src/core/shelf/segmentFor.ts';
 import { readSettings } from '../../src/contracts/programme.ts';
-import type { ReadingPace } from '../../src/core/time/readAloud.ts';
+import type { ReadingPace } from '../../src/core/time/index.ts';
 import { authorMakers } from '../../src/messages/authorMakers.ts';
 import { activities, things as shelved } from './demo.ts';
 

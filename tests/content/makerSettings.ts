@@ -1,5 +1,5 @@
-import type { MakerValues } from '../../src/core/session/makerSource.ts';
-import { type Maker, firstValues } from '../../src/core/makers/maker.ts';
+import type { MakerValues } from '../../src/core/session/index.ts';
+import { firstValues, type Maker } from '../../src/core/makers/index.ts';
 
 /** The settings of a maker that are tried: as it starts, each dial at its ends and each of its choices. */
 export function makerSettings(maker: Maker): MakerValues[] {

@@ -1,18 +1,23 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { generatedParts } from '../../src/core/makers/generatedParts.ts';
-import { runMaker, type Maker } from '../../src/core/makers/maker.ts';
-import type { MakerLine, MakerOutput } from '../../src/core/makers/makerOutput.ts';
-import { MAKERS } from '../../src/makers/index.ts';
-import { VARIANTS } from '../../src/core/makers/variant.ts';
-import { LEVELS, type LevelName } from '../../src/core/session/levelName.ts';
-import type { Line } from '../../src/core/session/line.ts';
 import {
-  NUMBER_SCHOOLS,
-  USUAL_SETTINGS,
+  generatedParts,
+  type Maker,
+  type MakerLine,
+  type MakerOutput,
+  runMaker,
+  VARIANTS,
+} from '../../src/core/makers/index.ts';
+import { MAKERS } from '../../src/makers/index.ts';
+import {
+  type LevelName,
+  LEVELS,
+  type Line,
   type MakerValues,
+  NUMBER_SCHOOLS,
   type NumberSchool,
-} from '../../src/core/session/makerSource.ts';
+  USUAL_SETTINGS,
+} from '../../src/core/session/index.ts';
 import { authorMakers } from '../../src/messages/authorMakers.ts';
 import { authorSpeech } from '../../src/messages/speeches.ts';
 import { makerSettings } from './makerSettings.ts';

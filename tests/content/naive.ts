@@ -1,5 +1,5 @@
-import type { ShelfActivity } from '../../src/core/shelf/shelfEntries.ts';
-import type { Thing } from '../../src/core/materials/thing.ts';
+import type { ShelfActivity } from '../../src/core/shelf/index.ts';
+import type { Thing } from '../../src/core/materials/index.ts';
 
 /** Templates and quantities worked out anew, without the core's code, to compare with. */
 

@@ -1,5 +1,5 @@
-import type { Printable } from '../../src/core/makers/makerOutput.ts';
-import { PICTURE_WORDS } from '../../src/core/words/pictureWords.ts';
+import type { Printable } from '../../src/core/makers/index.ts';
+import { PICTURE_WORDS } from '../../src/core/words/index.ts';
 
 /** What a line may name since it is on the paper that goes with it: words, and what small pictures show. */
 export function wordsOnPaper({ cards, sheets }: Printable): string[] {

@@ -1,8 +1,6 @@
-import { runMaker, firstValues } from '../../src/core/makers/maker.ts';
+import { firstValues, runMaker, VARIANTS } from '../../src/core/makers/index.ts';
 import { findMaker, MAKERS } from '../../src/makers/index.ts';
-import { VARIANTS } from '../../src/core/makers/variant.ts';
-import { LEVELS } from '../../src/core/session/levelName.ts';
-import { NUMBER_SCHOOLS, USUAL_SETTINGS } from '../../src/core/session/makerSource.ts';
+import { LEVELS, NUMBER_SCHOOLS, USUAL_SETTINGS } from '../../src/core/session/index.ts';
 import { authorSpeech } from '../../src/messages/speeches.ts';
 
 // Prints the runs of makers to be read aloud: `tsx tests/content/readRuns.ts [maker …]`; all without a name.

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { after, before, test } from 'node:test';
-import { closedDaysOf } from '../../src/core/terms/term.ts';
+import { closedDaysOf } from '../../src/core/terms/index.ts';
 import { findHome, keepHome, listHomes, listTakenOut, takeOutHome } from '../../src/server/services/homes.ts';
 import { importFile } from '../../src/server/services/importShelf.ts';
 import { keepProgramme } from '../../src/server/services/programme.ts';

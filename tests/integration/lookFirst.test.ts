@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
-import type { Segment } from '../../src/core/session/session.ts';
+import type { Segment } from '../../src/core/session/index.ts';
 import { openGuide } from '../../src/server/services/guides.ts';
 import { findHome, keepHome, listHomes } from '../../src/server/services/homes.ts';
 import { readPost } from '../../src/server/services/post.ts';

@@ -8,7 +8,7 @@ import { listLinks } from '../../src/server/services/postLinks.ts';
 import { keepProgramme } from '../../src/server/services/programme.ts';
 import { findSession, keepSession } from '../../src/server/services/sessions.ts';
 import { findMaker } from '../../src/makers/index.ts';
-import { USUAL_SETTINGS } from '../../src/core/session/makerSource.ts';
+import { USUAL_SETTINGS } from '../../src/core/session/index.ts';
 import { programmeSettings } from '../../src/contracts/programme.ts';
 import { findProgramme } from '../../src/server/db/repositories/programmes.ts';
 import { helpersFor, startProgrammes, type TestProgrammes } from './programme.ts';

@@ -1,8 +1,7 @@
 import { readTermPage } from '../../src/server/services/termPage.ts';
 import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
-import { applyTermEdit, type TermEdit } from '../../src/core/terms/termEdit.ts';
-import type { Term } from '../../src/core/terms/term.ts';
+import { applyTermEdit, type Term, type TermEdit } from '../../src/core/terms/index.ts';
 import { keepReply, markBook, openGuide } from '../../src/server/services/guides.ts';
 import { adoptCorrection } from '../../src/server/services/corrections.ts';
 import { readPost } from '../../src/server/services/post.ts';

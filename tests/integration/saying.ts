@@ -1,6 +1,4 @@
-import { plainSegment } from '../../src/core/session/plainSegment.ts';
-import type { Line } from '../../src/core/session/line.ts';
-import type { Segment } from '../../src/core/session/session.ts';
+import { type Line, plainSegment, type Segment } from '../../src/core/session/index.ts';
 import type { EdgeError } from '../../src/server/http/errors.ts';
 import { keepHome } from '../../src/server/services/homes.ts';
 import { previewGuide, readSendPage } from '../../src/server/services/sendPage.ts';

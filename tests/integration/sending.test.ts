@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { after, before, test } from 'node:test';
-import type { Session } from '../../src/core/session/session.ts';
+import type { Session } from '../../src/core/session/index.ts';
 import { EdgeError } from '../../src/server/http/errors.ts';
 import { guideToken } from '../../src/server/http/secrets.ts';
 import { readBench } from '../../src/server/services/benchPage.ts';

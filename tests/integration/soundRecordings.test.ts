@@ -1,12 +1,12 @@
 import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
-import { RECORDING_RATE } from '../../src/core/sounds/levelRecording.ts';
+import { RECORDING_RATE } from '../../src/core/sounds/index.ts';
 import { readWav, writeWav } from '../../src/server/audio/wav.ts';
 import { countingQueries } from '../../src/server/db/connection.ts';
 import { audioAnswer } from '../../src/server/http/audioAnswer.ts';
 import { openGuide } from '../../src/server/services/guides.ts';
 import { listLinks, revokeLink } from '../../src/server/services/postLinks.ts';
-import { SOUND_SESSION_ROLES } from '../../src/core/makers/soundSessionRoles.ts';
+import { SOUND_SESSION_ROLES } from '../../src/core/makers/index.ts';
 import { startSoundSession } from '../../src/server/services/soundSession.ts';
 import {
   forgetRecording,

@@ -10,8 +10,7 @@ import { cancelReservation, findCopies, reserveBook } from '../../src/server/ser
 import { deleteSession, findSession } from '../../src/server/services/sessions.ts';
 import { readToday } from '../../src/server/services/today.ts';
 import { frameNewTerm, keepTerm, listTerms, putPlannedOnBench } from '../../src/server/services/terms.ts';
-import { applyTermEdit, type TermEdit } from '../../src/core/terms/termEdit.ts';
-import type { Term } from '../../src/core/terms/term.ts';
+import { applyTermEdit, type Term, type TermEdit } from '../../src/core/terms/index.ts';
 import { helpersFor, startProgrammes, type TestProgrammes } from './programme.ts';
 
 let at: TestProgrammes;

@@ -3,7 +3,7 @@ import { after, before, test } from 'node:test';
 import { countingQueries } from '../../src/server/db/connection.ts';
 import { readBench } from '../../src/server/services/benchPage.ts';
 import { findSession } from '../../src/server/services/sessions.ts';
-import { SOUND_SESSION_ROLES } from '../../src/core/makers/soundSessionRoles.ts';
+import { SOUND_SESSION_ROLES } from '../../src/core/makers/index.ts';
 import { soundOfTheWeek, startSoundSession } from '../../src/server/services/soundSession.ts';
 import { frameNewTerm } from '../../src/server/services/terms.ts';
 import { printWeekSounds, readTermSounds } from '../../src/server/services/termSounds.ts';

@@ -1,4 +1,4 @@
-import { RECORDING_RATE } from '../../src/core/sounds/levelRecording.ts';
+import { RECORDING_RATE } from '../../src/core/sounds/index.ts';
 import { writeWav } from '../../src/server/audio/wav.ts';
 
 /** A WAV file of somebody humming between silences; times in milliseconds. */

@@ -1,8 +1,7 @@
 import assert from 'node:assert/strict';
-import { firstValues, runMaker } from '../../src/core/makers/maker.ts';
-import type { MakerOutput } from '../../src/core/makers/makerOutput.ts';
+import { firstValues, type MakerOutput, runMaker } from '../../src/core/makers/index.ts';
 import { findMaker } from '../../src/makers/index.ts';
-import { USUAL_SETTINGS, type MakerSettings, type MakerValues } from '../../src/core/session/makerSource.ts';
+import { type MakerSettings, type MakerValues, USUAL_SETTINGS } from '../../src/core/session/index.ts';
 import { authorSpeech } from '../../src/messages/speeches.ts';
 
 /** Runs a maker from where its dials start, with some of them set otherwise. */

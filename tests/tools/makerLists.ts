@@ -28,7 +28,7 @@ export function makerLists(folder = MAKERS_FOLDER): ReadonlyMap<string, string> 
 
 function registry(ids: readonly string[]): string {
   return [
-    `import type { FindMaker, Maker } from '../core/makers/maker.ts';`,
+    `import type { FindMaker, Maker } from '../core/makers/index.ts';`,
     ...ids.map((id) => `import { maker as ${camel(id)} } from './${id}/maker.ts';`),
     '',
     '/** Every maker, in the order in which a child meets what they are about. Written by `npm run generate` from the folders beside. */',

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import { test } from 'node:test';
-import { PICTURE_WORDS } from '../../src/core/words/pictureWords.ts';
+import { PICTURE_WORDS } from '../../src/core/words/index.ts';
 import { pictureSvg } from '../../src/server/pictures/pictures.ts';
 import { PICTURE_FILE, plainPath } from './pictureFile.ts';
 

@@ -1,5 +1,5 @@
 import { icons } from '@iconify-json/fluent-emoji-flat';
-import { PICTURE_WORDS } from '../../src/core/words/pictureWords.ts';
+import { PICTURE_WORDS } from '../../src/core/words/index.ts';
 
 /** The file of the pictures of words. */
 export const PICTURE_FILE = new URL('../../src/server/pictures/pictures.json', import.meta.url);

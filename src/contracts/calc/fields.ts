@@ -1,8 +1,7 @@
-import type { Triple } from '../../core/numbers/triple.ts';
+import type { Coins, Triple } from '../../core/numbers/index.ts';
 import { array, boolean, mixed, number, object, string } from 'yup';
 import { knownAs, threeOf } from '../fields.ts';
-import { isCalendarDate, isTimeOfDay } from '../../core/calendar/dates.ts';
-import type { Coins } from '../../core/numbers/coins.ts';
+import { isCalendarDate, isTimeOfDay } from '../../core/calendar/index.ts';
 
 /** A whole number within a range, both ends included. */
 export const whole = (least: number, most: number) =>

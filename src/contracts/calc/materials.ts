@@ -1,7 +1,6 @@
-import { findCautions } from '../../core/cautions/cautions.ts';
-import { checkReadiness } from '../../core/homes/readiness.ts';
-import { totalMaterials } from '../../core/materials/materials.ts';
-import { chooseSwaps, type StockedNeed } from '../../core/materials/swaps.ts';
+import { findCautions } from '../../core/cautions/index.ts';
+import { checkReadiness } from '../../core/homes/index.ts';
+import { chooseSwaps, type StockedNeed, totalMaterials } from '../../core/materials/index.ts';
 import { describeExpressionProblem } from '../../messages/expressions.ts';
 import { actionName, traitName } from '../cautions.ts';
 import { ageMonths, amount, array, boolean, dials, mixed, name, number, object, string, whole } from './fields.ts';

@@ -1,10 +1,14 @@
 import { describeMeasure } from '../../messages/measures.ts';
-import { payingWays } from '../../core/numbers/coins.ts';
-import { giveChange, sortPrices } from '../../core/numbers/change.ts';
-import { shareVolumes } from '../../core/numbers/measures.ts';
-import { pairCards } from '../../core/numbers/pairs.ts';
-import { patternRow } from '../../core/numbers/pattern.ts';
-import { markedStrips, numberPots } from '../../core/numbers/pots.ts';
+import {
+  giveChange,
+  markedStrips,
+  numberPots,
+  pairCards,
+  patternRow,
+  payingWays,
+  shareVolumes,
+  sortPrices,
+} from '../../core/numbers/index.ts';
 import { amount, array, boolean, coins, counts, number, object, string, whole } from './fields.ts';
 import { calculation, CalcInputError } from './calculation.ts';
 

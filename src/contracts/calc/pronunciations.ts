@@ -1,7 +1,10 @@
-import type { Accent } from '../../core/sounds/accents.ts';
-import { EVERYDAY_WORDS } from '../../core/sounds/everydayWords.ts';
-import { OVERRIDE_BY_WORD } from '../../core/sounds/overrides.ts';
-import { packedPronunciations, type Pronunciations } from '../../core/sounds/pronunciations.ts';
+import {
+  type Accent,
+  EVERYDAY_WORDS,
+  OVERRIDE_BY_WORD,
+  packedPronunciations,
+  type Pronunciations,
+} from '../../core/sounds/index.ts';
 
 type Dictionary = Readonly<Record<string, string>>;
 

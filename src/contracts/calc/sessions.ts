@@ -1,9 +1,8 @@
-import { composeGuide } from '../../core/guide/composeGuide.ts';
+import { composeGuide, type Guide, type GuideLevel, type GuideSegment } from '../../core/guide/index.ts';
 import { guideLanguage } from '../../messages/guideLanguages.ts';
-import type { Home } from '../../core/homes/home.ts';
-import type { Guide, GuideLevel, GuideSegment } from '../../core/guide/guide.ts';
-import type { Segment, Session } from '../../core/session/session.ts';
-import { frameSegments, segmentFor } from '../../core/shelf/segmentFor.ts';
+import type { Home } from '../../core/homes/index.ts';
+import type { Segment, Session } from '../../core/session/index.ts';
+import { frameSegments, segmentFor } from '../../core/shelf/index.ts';
 import { authorMakers } from '../../messages/authorMakers.ts';
 import { authorSpeech } from '../../messages/speeches.ts';
 import { describeMakerProblem } from '../../messages/makers.ts';

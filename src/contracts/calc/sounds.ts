@@ -1,12 +1,17 @@
-import { CONSONANTS, shown, VOWELS, type Phone } from '../../core/sounds/phones.ts';
-import type { Accent } from '../../core/sounds/accents.ts';
-import { fitTune, sungWords } from '../../core/songs/tuneFit.ts';
-import { findRhymes } from '../../core/words/rhymes.ts';
-import { segmentWord, taughtGraphemes, USUAL_ORDER } from '../../core/words/segment.ts';
-import { soundBasket } from '../../core/words/soundBasket.ts';
-import { findStarts } from '../../core/words/starts.ts';
-import { countSyllables } from '../../core/words/syllables.ts';
-import { readableWords, WORD_SHAPES, type WordShape } from '../../core/words/wordLists.ts';
+import { type Accent, CONSONANTS, type Phone, shown, VOWELS } from '../../core/sounds/index.ts';
+import { fitTune, sungWords } from '../../core/songs/index.ts';
+import {
+  countSyllables,
+  findRhymes,
+  findStarts,
+  readableWords,
+  segmentWord,
+  soundBasket,
+  taughtGraphemes,
+  USUAL_ORDER,
+  WORD_SHAPES,
+  type WordShape,
+} from '../../core/words/index.ts';
 import { describeTrap } from '../../messages/spelling.ts';
 import { CalcInputError, calculation } from './calculation.ts';
 import { array, boolean, counts, object, string, whole } from './fields.ts';

@@ -1,5 +1,5 @@
 import { fromTo } from '../fields.ts';
-import type { TermPlanInput, TermRule } from '../../core/terms/termPlan.ts';
+import type { TermPlanInput, TermRule } from '../../core/terms/index.ts';
 import { planOnTwoCores } from '../../solver/planOnTwoCores.ts';
 import { amount, array, boolean, mixed, name, names, object, string, whole } from './fields.ts';
 import { calculation, CalcInputError } from './calculation.ts';

@@ -1,4 +1,4 @@
-import { READABLE_LANGUAGES, readWords, TEXT_KINDS, type FoundWord } from '../../core/cautions/words/readWords.ts';
+import { type FoundWord, READABLE_LANGUAGES, readWords, TEXT_KINDS } from '../../core/cautions/index.ts';
 import { calculation, CalcInputError } from './calculation.ts';
 import { object, string } from './fields.ts';
 

@@ -1,8 +1,6 @@
-import { backPlan, type PlannedTask } from '../../core/calendar/backPlan.ts';
-import { calibrate } from '../../core/time/calibrate.ts';
-import { readAloudMinutes } from '../../core/time/readAloud.ts';
-import { runSheet, type TimedSegment } from '../../core/time/runSheet.ts';
-import { POSTURES } from '../../core/session/session.ts';
+import { backPlan, type PlannedTask } from '../../core/calendar/index.ts';
+import { calibrate, readAloudMinutes, runSheet, type TimedSegment } from '../../core/time/index.ts';
+import { POSTURES } from '../../core/session/index.ts';
 import {
   ageMonths,
   amount,

@@ -1,5 +1,5 @@
-import { ACCENTS, type Accent } from '../../core/sounds/accents.ts';
-import { LONGEST_WORD, readableWord, type WordProblem } from '../../core/words/readableWord.ts';
+import { type Accent, ACCENTS } from '../../core/sounds/index.ts';
+import { LONGEST_WORD, readableWord, type WordProblem } from '../../core/words/index.ts';
 import { CalcInputError } from './calculation.ts';
 import { array, string } from './fields.ts';
 

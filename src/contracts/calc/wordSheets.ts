@@ -1,8 +1,14 @@
-import { diceLines, threeInARow, wordPath } from '../../core/words/sheets/gridGames.ts';
-import { missingWordBoxes } from '../../core/words/sheets/missingWord.ts';
-import { wordHunt } from '../../core/words/sheets/wordHunt.ts';
-import { MOST_CELLS, wordSearch, type WordSearchProblem } from '../../core/words/sheets/wordSearch.ts';
-import { isRude } from '../../core/words/rudeWords.ts';
+import {
+  diceLines,
+  isRude,
+  missingWordBoxes,
+  MOST_CELLS,
+  threeInARow,
+  wordHunt,
+  wordPath,
+  wordSearch,
+  type WordSearchProblem,
+} from '../../core/words/index.ts';
 import { CalcInputError, calculation } from './calculation.ts';
 import { boolean, object, string, whole } from './fields.ts';
 import { readWords, wordList } from './wordFields.ts';

@@ -1,6 +1,5 @@
-import { skillCoverage } from '../../core/terms/coverage.ts';
-import { letterTiles } from '../../core/words/tiles.ts';
-import { wordSets } from '../../core/words/wordSets.ts';
+import { skillCoverage } from '../../core/terms/index.ts';
+import { letterTiles, wordSets } from '../../core/words/index.ts';
 import { array, boolean, counts, day, name, names, object, whole } from './fields.ts';
 import { calculation } from './calculation.ts';
 

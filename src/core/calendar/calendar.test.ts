@@ -1,15 +1,12 @@
-import { plainSegment } from '../session/plainSegment.ts';
+import { benchPreparations, plainSegment, type Session } from '../session/index.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import type { Session } from '../session/session.ts';
-import { skillCoverage } from '../terms/coverage.ts';
-import { wordSets } from '../words/wordSets.ts';
-import { letterTiles } from '../words/tiles.ts';
+import { skillCoverage } from '../terms/index.ts';
+import { letterTiles, wordSets } from '../words/index.ts';
 import { backPlan } from './backPlan.ts';
 import { addDays, ageInMonths, daysBetween, isCalendarDate, latestBirthMonth, weekdayOf } from './dates.ts';
 import { dueItems } from './dueItems.ts';
-import { benchPreparations } from '../session/sessionPreparations.ts';
 
 const days = fc.integer({ min: 0, max: 4000 }).map((days) => addDays('2024-01-01', days));
 

@@ -2,7 +2,7 @@ import { bookPreparations, keepPreparations } from './preparation.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { dueItems } from './dueItems.ts';
-import { plannedPreparations } from '../session/sessionPreparations.ts';
+import { plannedPreparations } from '../session/index.ts';
 
 const planned = (on: string) => ({ id: 's1', title: 'Wheels', on, at: '10:00', mayMove: false });
 

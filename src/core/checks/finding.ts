@@ -1,11 +1,9 @@
-import type { Need } from '../materials/need.ts';
-import type { CautionLevel } from '../cautions/rules.ts';
-import type { PartQuestion } from '../homes/partQuestions.ts';
-import type { ScriptFault } from '../session/checkScript.ts';
-import type { Edit } from '../session/edit.ts';
-import type { ExpressionProblem } from '../expressions/expression.ts';
-import type { TemplateProblem } from '../expressions/template.ts';
-import type { SeatedFlag } from '../time/runSheet.ts';
+import type { Need } from '../materials/index.ts';
+import type { CautionLevel } from '../cautions/index.ts';
+import type { PartQuestion } from '../homes/index.ts';
+import type { Edit, ScriptFault } from '../session/index.ts';
+import type { ExpressionProblem, TemplateProblem } from '../expressions/index.ts';
+import type { SeatedFlag } from '../time/index.ts';
 
 /** `note` explains, `heed` asks for a decision, `stop` keeps the session from being sent. */
 type FindingWeight = 'note' | 'warning' | 'stop';

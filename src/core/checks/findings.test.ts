@@ -1,15 +1,12 @@
 import { authorMakers } from '../../messages/authorMakers.ts';
-import { regenerateIn } from '../makers/makerSegment.ts';
+import { regenerateIn } from '../makers/index.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { findFindings } from './findings.ts';
-import { fitHomes } from '../homes/sessionReadiness.ts';
-import type { Home } from '../homes/home.ts';
-import { composeSession } from '../guide/composition.ts';
-import { applyEdit } from '../session/edit.ts';
+import { fitHomes, type Home } from '../homes/index.ts';
+import { composeSession } from '../guide/index.ts';
+import { applyEdit, plainSegment, type Session } from '../session/index.ts';
 import { CARTS, homeWith, SESSION, THINGS } from '../guide/session.fixture.ts';
-import { plainSegment } from '../session/plainSegment.ts';
-import type { Session } from '../session/session.ts';
 
 const findingsFor = (homes: readonly Home[], session: Session = SESSION) => {
   const composed = composeSession(session, THINGS, {

@@ -1,18 +1,26 @@
-import type { Need } from '../materials/need.ts';
-import type { ThingsByKey } from '../materials/thing.ts';
-import { findCautions } from '../cautions/cautions.ts';
-import { USUAL_POLICY, type CautionPolicy } from '../cautions/rules.ts';
-import { NOTHING_DECIDED } from '../homes/partQuestions.ts';
+import type { Need, ThingsByKey } from '../materials/index.ts';
+import { type CautionPolicy, findCautions, USUAL_POLICY } from '../cautions/index.ts';
+import {
+  asUsed,
+  type FitSettings,
+  type HomeFit,
+  type Household,
+  isPermitted,
+  needIdIn,
+  NOTHING_DECIDED,
+} from '../homes/index.ts';
 import { settleFindings } from './settleFindings.ts';
-import { asUsed, isPermitted, type Household } from '../homes/household.ts';
-import type { HomeFit } from '../homes/homeFit.ts';
-import { needIdIn, type FitSettings } from '../homes/sessionReadiness.ts';
-import { checkScript, placesOf, type PlacesByItem, type ScriptProblem } from '../session/checkScript.ts';
-import type { ComposedSession } from '../guide/composition.ts';
-import { isWholeLevel } from '../session/levels.ts';
-import type { Segment, Session } from '../session/session.ts';
-import { spreadOf } from '../time/minutes.ts';
-import type { SeatedFlag } from '../time/runSheet.ts';
+import {
+  checkScript,
+  isWholeLevel,
+  type PlacesByItem,
+  placesOf,
+  type ScriptProblem,
+  type Segment,
+  type Session,
+} from '../session/index.ts';
+import type { ComposedSession } from '../guide/index.ts';
+import { type SeatedFlag, spreadOf } from '../time/index.ts';
 import type { Finding } from './finding.ts';
 import { firstMention, needFindings, unknownFindings } from './needFindings.ts';
 import { findBreakInSit } from './seatedRemedy.ts';

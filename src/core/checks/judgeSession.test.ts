@@ -1,9 +1,9 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { USUAL_POLICY } from '../cautions/rules.ts';
-import { composeSession } from '../guide/composition.ts';
+import { USUAL_POLICY } from '../cautions/index.ts';
+import { composeSession } from '../guide/index.ts';
 import { homeWith, SESSION, THINGS } from '../guide/session.fixture.ts';
-import { fitHomes } from '../homes/sessionReadiness.ts';
+import { fitHomes } from '../homes/index.ts';
 import { findFindings } from './findings.ts';
 import { judgeSession } from './judgeSession.ts';
 

@@ -1,12 +1,18 @@
-import type { CautionPolicy } from '../cautions/rules.ts';
-import { composeSession } from '../guide/composition.ts';
-import type { Home } from '../homes/home.ts';
-import { differencesOf, outcomeOf, type HomeDifference, type HomeOutcome } from '../homes/homeFit.ts';
-import { roomsOf, type CautionDecision } from '../homes/partQuestions.ts';
-import type { HomeState } from '../homes/readiness.ts';
-import { fitHomes } from '../homes/sessionReadiness.ts';
-import type { ThingsByKey } from '../materials/thing.ts';
-import type { Session } from '../session/session.ts';
+import type { CautionPolicy } from '../cautions/index.ts';
+import { composeSession } from '../guide/index.ts';
+import {
+  type CautionDecision,
+  differencesOf,
+  fitHomes,
+  type Home,
+  type HomeDifference,
+  type HomeOutcome,
+  type HomeState,
+  outcomeOf,
+  roomsOf,
+} from '../homes/index.ts';
+import type { ThingsByKey } from '../materials/index.ts';
+import type { Session } from '../session/index.ts';
 import type { Finding } from './finding.ts';
 import { findFindings } from './findings.ts';
 

@@ -1,10 +1,5 @@
-import { dialValues } from '../session/dial.ts';
-import { amountFor, type Amount } from '../materials/amount.ts';
-import type { Need } from '../materials/need.ts';
-import type { ThingsByKey } from '../materials/thing.ts';
-import { amountAtLevel } from '../session/asWrittenScope.ts';
-import { linesAt } from '../session/levels.ts';
-import type { Segment } from '../session/session.ts';
+import { amountAtLevel, dialValues, linesAt, type Segment } from '../session/index.ts';
+import { type Amount, amountFor, type Need, type ThingsByKey } from '../materials/index.ts';
 import type { Finding } from './finding.ts';
 
 /** What is to be said of the amounts of a part: how each was worked out, or why it does not come out. */

@@ -1,6 +1,6 @@
-import { timedParts, type ComposedSession } from '../guide/composition.ts';
-import type { Edit } from '../session/edit.ts';
-import { seatedRuns, type SeatedFlag } from '../time/runSheet.ts';
+import { type ComposedSession, timedParts } from '../guide/index.ts';
+import type { Edit } from '../session/index.ts';
+import { type SeatedFlag, seatedRuns } from '../time/index.ts';
 
 type MoveSegment = Extract<Edit, { do: 'move-segment' }>;
 

@@ -1,8 +1,7 @@
-import type { CautionPolicy } from '../cautions/rules.ts';
-import { openQuestions, type PartQuestion, type SessionSafety } from '../homes/partQuestions.ts';
-import type { HomeFit } from '../homes/homeFit.ts';
-import type { ThingsByKey } from '../materials/thing.ts';
-import type { Segment } from '../session/session.ts';
+import type { CautionPolicy } from '../cautions/index.ts';
+import { type HomeFit, openQuestions, type PartQuestion, type SessionSafety } from '../homes/index.ts';
+import type { ThingsByKey } from '../materials/index.ts';
+import type { Segment } from '../session/index.ts';
 
 /** A finding that is settled on the page where a session is sent. */
 interface SettleFinding {

@@ -2,7 +2,7 @@ import { err, ok, type Outcome } from '../outcome.ts';
 import { evaluateExpression, type ExpressionProblem, type Scope } from './expression.ts';
 
 /** A piece of a rendered line. `dial` pieces can be turned where they stand; `computed` ones follow. */
-export type Piece =
+export type TextPiece =
   | { kind: 'text'; text: string }
   | { kind: 'dial'; name: string; text: string }
   | { kind: 'computed'; expression: string; text: string }
@@ -37,8 +37,8 @@ export interface TemplateScope {
  * `{@lids|n-1}`, or with how many are used `{@lids|count}`), and an interest slot `{loves|a digger}`. A doubled brace `{{` is a brace. Empty text gives no pieces.
  * @example renderTemplate('Put {n} {n:box|boxes} out', scope) // text "Put ", dial "4", text " ", computed "boxes", …
  */
-export function renderTemplate(source: string, scope: TemplateScope): Outcome<Piece[], TemplateProblem> {
-  const pieces: Piece[] = [];
+export function renderTemplate(source: string, scope: TemplateScope): Outcome<TextPiece[], TemplateProblem> {
+  const pieces: TextPiece[] = [];
   let plain = '';
   let at = 0;
   while (at < source.length) {
@@ -62,11 +62,11 @@ export function renderTemplate(source: string, scope: TemplateScope): Outcome<Pi
 }
 
 /** The plain words of rendered pieces. */
-export function formatPieces(pieces: readonly Piece[]): string {
+export function formatPieces(pieces: readonly TextPiece[]): string {
   return pieces.map((piece) => piece.text).join('');
 }
 
-function renderSlot(slot: string, column: number, scope: TemplateScope): Outcome<Piece, TemplateProblem> {
+function renderSlot(slot: string, column: number, scope: TemplateScope): Outcome<TextPiece, TemplateProblem> {
   if (slot.startsWith('@')) return renderThing(slot.slice(1), column, scope);
   if (slot.startsWith('loves|')) return ok({ kind: 'love', text: scope.loves || slot.slice('loves|'.length) });
   const colon = slot.indexOf(':');
@@ -75,7 +75,7 @@ function renderSlot(slot: string, column: number, scope: TemplateScope): Outcome
   return renderValue(expression.trim(), words, column, scope);
 }
 
-function renderThing(slot: string, column: number, scope: TemplateScope): Outcome<Piece, TemplateProblem> {
+function renderThing(slot: string, column: number, scope: TemplateScope): Outcome<TextPiece, TemplateProblem> {
   const bar = slot.indexOf('|');
   const need = (bar < 0 ? slot : slot.slice(0, bar)).trim();
   const form = bar < 0 ? 'many' : slot.slice(bar + 1).trim();
@@ -95,7 +95,7 @@ function renderValue(
   words: string | undefined,
   column: number,
   scope: TemplateScope,
-): Outcome<Piece, TemplateProblem> {
+): Outcome<TextPiece, TemplateProblem> {
   const isComputed = expression.startsWith('=');
   const source = isComputed ? expression.slice(1).trim() : expression;
   if (

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { diceLines, threeInARow, wordPath } from '../words/sheets/gridGames.ts';
+import { diceLines, threeInARow, wordPath } from '../words/index.ts';
 import { playWordGame, type WordGame } from './wordGames.ts';
 
 const WORDS = ['the', 'and', 'my', 'see', 'go'];

@@ -35,9 +35,9 @@ export const ENOUGH_READS = 3;
 const PLAYS = 1000;
 const FACES = 6;
 
-type Turn = { readonly word: string; readonly isOver: boolean };
+type WordTurn = { readonly word: string; readonly isOver: boolean };
 /** A play under way: each call is a turn. */
-type Playing = (chance: () => number) => Turn;
+type Playing = (chance: () => number) => WordTurn;
 
 /** Plays a word game a thousand times (or `plays`); one that is drawn out ends once each word was read `enough` times. */
 export function playWordGame(

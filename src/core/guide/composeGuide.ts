@@ -1,30 +1,37 @@
-import { dueBy, type OpenDays } from '../calendar/backPlan.ts';
-import { daysBetween } from '../calendar/dates.ts';
-import { leadOf } from '../calendar/preparation.ts';
-import { asUsed } from '../homes/household.ts';
-import { findCautions } from '../cautions/cautions.ts';
-import { spreadOf } from '../time/minutes.ts';
-import { roundTo } from '../numbers/rounding.ts';
-import { roundUp } from '../expressions/expression.ts';
-import { aheadWith } from '../session/partTexts.ts';
-import { valuesAt, levelsOf, isWholeLevel } from '../session/levels.ts';
-import { type TemplateScope, formatPieces } from '../expressions/template.ts';
-import { type LevelName, LEVELS } from '../session/levelName.ts';
+import { daysBetween, dueBy, leadOf, type OpenDays } from '../calendar/index.ts';
+import {
+  asUsed,
+  childFor,
+  fetchOf,
+  fitHome,
+  type FittedPart,
+  type Home,
+  type HomeFit,
+  type ServedNeed,
+  type SessionSafety,
+} from '../homes/index.ts';
+import { type CautionPolicy, findCautions } from '../cautions/index.ts';
+import { runSheet, spreadOf } from '../time/index.ts';
+import { roundTo } from '../numbers/index.ts';
+import { formatPieces, roundUp, type TemplateScope } from '../expressions/index.ts';
+import {
+  aheadWith,
+  answersKey,
+  isWholeLevel,
+  type LevelName,
+  LEVELS,
+  levelsOf,
+  type MakerSource,
+  type Segment,
+  type Session,
+  valuesAt,
+} from '../session/index.ts';
 import { timedParts, composeSegment, writeNote, type ComposedLine } from './composition.ts';
-import { runSheet } from '../time/runSheet.ts';
-import type { SessionSafety } from '../homes/partQuestions.ts';
-import { fetchOf } from '../homes/fetching.ts';
-import type { FittedPart, HomeFit, ServedNeed } from '../homes/homeFit.ts';
-import { fitHome } from '../homes/sessionReadiness.ts';
 import { missingIn, nameFor, thingsToFetch } from './fetchList.ts';
-import { answersKey, type MakerSource } from '../session/makerSource.ts';
 import type { Guide, GuideSegment, GuideLevel, GuideLine, GuidePicture } from './guide.ts';
-import { type KnownBook, anotherBook } from '../shelf/anotherBook.ts';
+import { anotherBook, type KnownBook } from '../shelf/index.ts';
 import type { Speech } from '../message.ts';
-import type { CautionPolicy } from '../cautions/rules.ts';
-import { type ThingsByKey, namesOf } from '../materials/thing.ts';
-import { type Home, childFor } from '../homes/home.ts';
-import type { Session, Segment } from '../session/session.ts';
+import { namesOf, type ThingsByKey } from '../materials/index.ts';
 
 /** What a home's guide is put together from. */
 export interface GuideInput {

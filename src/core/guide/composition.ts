@@ -1,28 +1,39 @@
-import type { LevelName } from '../session/levelName.ts';
-import { dialValues } from '../session/dial.ts';
-import type { Line } from '../session/line.ts';
-import { evaluateMinutes, type TimesOfSegment } from '../time/segmentMinutes.ts';
-import type { ThingsByKey } from '../materials/thing.ts';
-import { totalMaterials, type MaterialTotal } from '../materials/materials.ts';
-import type { Outcome } from '../outcome.ts';
-import { layOutTape, type Tape } from '../time/tape.ts';
-import { runSheet, sittingSpan, type RunSheet, type TimedSegment } from '../time/runSheet.ts';
-import { amountAtLevel, templateScope } from '../session/asWrittenScope.ts';
-import { linesAt } from '../session/levels.ts';
-import type { LevelChange, Segment, Session } from '../session/session.ts';
 import {
-  renderTemplate,
+  amountAtLevel,
+  dialValues,
+  type LevelChange,
+  type LevelName,
+  type Line,
+  linesAt,
+  type Segment,
+  type Session,
+  templateScope,
+} from '../session/index.ts';
+import {
+  evaluateMinutes,
+  layOutTape,
+  runSheet,
+  type RunSheet,
+  sittingSpan,
+  type Tape,
+  type TimedSegment,
+  type TimesOfSegment,
+} from '../time/index.ts';
+import { type MaterialTotal, type ThingsByKey, totalMaterials } from '../materials/index.ts';
+import type { Outcome } from '../outcome.ts';
+import {
   formatPieces,
-  type Piece,
+  renderTemplate,
   type TemplateProblem,
   type TemplateScope,
-} from '../expressions/template.ts';
+  type TextPiece,
+} from '../expressions/index.ts';
 
 /** A line as it stands in the script, with its words written out or why they cannot be. */
 export interface ComposedLine {
   readonly line: Line;
-  readonly text: Outcome<Piece[], TemplateProblem>;
-  readonly answer?: Outcome<Piece[], TemplateProblem> | undefined;
+  readonly text: Outcome<TextPiece[], TemplateProblem>;
+  readonly answer?: Outcome<TextPiece[], TemplateProblem> | undefined;
 }
 
 /** A part written out: its lines and its minutes. */

@@ -1,16 +1,12 @@
-import type { Dial } from '../session/dial.ts';
-import type { ShelfActivity } from '../shelf/shelfEntries.ts';
-import { evaluateMinutes } from '../time/segmentMinutes.ts';
+import { type Dial, type Segment, templateScope } from '../session/index.ts';
+import { segmentFromActivity, type ShelfActivity } from '../shelf/index.ts';
+import { evaluateMinutes } from '../time/index.ts';
 import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { test } from 'node:test';
-import { templateScope } from '../session/asWrittenScope.ts';
 import { composeSegment, writeNote } from './composition.ts';
-import { evaluateQuantity } from '../expressions/expression.ts';
-import { segmentFromActivity } from '../shelf/fromShelf.ts';
-import type { Segment } from '../session/session.ts';
-import { formatPieces } from '../expressions/template.ts';
+import { evaluateQuantity, formatPieces } from '../expressions/index.ts';
 
 const { activities } = JSON.parse(readFileSync(join(import.meta.dirname, '../../../demo/activities.json'), 'utf8')) as {
   activities: (ShelfActivity & { levels: Segment['levels'] })[];

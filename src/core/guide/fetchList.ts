@@ -1,8 +1,6 @@
-import { roundUp } from '../expressions/expression.ts';
-import { fetchOf, kitOf } from '../homes/fetching.ts';
-import type { FittedPart, HomeFit, ServedNeed } from '../homes/homeFit.ts';
-import { isPermitted } from '../homes/household.ts';
-import { namesOf, type ThingsByKey } from '../materials/thing.ts';
+import { roundUp } from '../expressions/index.ts';
+import { fetchOf, type FittedPart, type HomeFit, isPermitted, kitOf, type ServedNeed } from '../homes/index.ts';
+import { namesOf, type ThingsByKey } from '../materials/index.ts';
 import type { GuideSegment, GuideThing } from './guide.ts';
 
 /** The fetch list: quantities by thing over the whole session, as this home has them. */

@@ -2,11 +2,11 @@ import { composeGuide } from './composeGuide.ts';
 import { guideLanguage } from '../../messages/guideLanguages.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { findFindings } from '../checks/findings.ts';
-import type { Home } from '../homes/home.ts';
+import { findFindings } from '../checks/index.ts';
+import type { Home } from '../homes/index.ts';
 import { composeSession } from './composition.ts';
 import { CARTS, homeWith, SESSION, THINGS } from './session.fixture.ts';
-import type { Segment, Session } from '../session/session.ts';
+import type { Segment, Session } from '../session/index.ts';
 
 const guideFor = (home: Home, session: Session = SESSION) =>
   composeGuide({ ...guideLanguage('en'), session, home, things: THINGS, programme: 'Quillbrook' });

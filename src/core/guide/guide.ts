@@ -1,9 +1,8 @@
-import type { LevelName } from '../session/levelName.ts';
-import type { Drawing } from '../page/drawing.ts';
-import type { Caution } from '../cautions/cautions.ts';
-import type { HomeState } from '../homes/readiness.ts';
-import type { Scope } from '../expressions/expression.ts';
-import type { Segment } from '../session/session.ts';
+import type { LevelName, Segment } from '../session/index.ts';
+import type { Drawing } from '../page/index.ts';
+import type { Caution } from '../cautions/index.ts';
+import type { HomeState } from '../homes/index.ts';
+import type { Scope } from '../expressions/index.ts';
 
 /** A line as a home reads it. */
 export interface GuideLine {

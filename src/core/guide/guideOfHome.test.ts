@@ -1,13 +1,12 @@
 import { composeGuide } from './composeGuide.ts';
 import { guideLanguage } from '../../messages/guideLanguages.ts';
 import { authorMakers } from '../../messages/authorMakers.ts';
-import { regenerateIn } from '../makers/makerSegment.ts';
-import { applyEdit } from '../session/edit.ts';
+import { regenerateIn } from '../makers/index.ts';
+import { applyEdit, type Session } from '../session/index.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import type { Home } from '../homes/home.ts';
+import type { Home } from '../homes/index.ts';
 import { CARTS, homeWith, SESSION, THINGS } from './session.fixture.ts';
-import type { Session } from '../session/session.ts';
 
 const guideFor = (home: Home, session: Session) =>
   composeGuide({ ...guideLanguage('en'), session, home, things: THINGS, programme: 'Quillbrook' });

@@ -1,6 +1,6 @@
-import { runMaker, type MakersInWords } from '../makers/maker.ts';
+import { type MakersInWords, runMaker } from '../makers/index.ts';
 import type { Speech } from '../message.ts';
-import type { MakerSource } from '../session/makerSource.ts';
+import type { MakerSource } from '../session/index.ts';
 import type { GuidePicture } from './guide.ts';
 
 /**

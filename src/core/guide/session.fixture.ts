@@ -1,7 +1,6 @@
-import { plainSegment } from '../session/plainSegment.ts';
-import type { Thing } from '../materials/thing.ts';
-import type { Home } from '../homes/home.ts';
-import type { Segment, Session } from '../session/session.ts';
+import { plainSegment, type Segment, type Session } from '../session/index.ts';
+import type { Thing } from '../materials/index.ts';
+import type { Home } from '../homes/index.ts';
 
 /** A small session for tests: carts that each want the same number of lids, and a hunt that moves. */
 const thing = (key: string, one: string, traits: readonly string[] = [], allergens: readonly string[] = []): Thing => ({

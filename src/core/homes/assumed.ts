@@ -1,6 +1,4 @@
-import type { PreparedPart } from '../materials/dialSettings.ts';
-import type { StockItem } from '../materials/fitting.ts';
-import type { ThingsByKey } from '../materials/thing.ts';
+import type { PreparedPart, StockItem, ThingsByKey } from '../materials/index.ts';
 import type { Home } from './home.ts';
 
 /** A thing that at least so many homes have counts as probably there. */

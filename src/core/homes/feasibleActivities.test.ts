@@ -1,9 +1,9 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { bestBasket } from './basket.ts';
+import { mostUsefulThings } from './mostUsefulThings.ts';
 import { findSwaps, type FindableThing, type SwapFinderInput } from '../materials/swapFinder.ts';
-import type { StockedNeed } from '../materials/swaps.ts';
+import type { StockedNeed } from '../materials/index.ts';
 import { doableNow, countHomes, usesOf, type FeasibleActivity } from './feasibleActivities.ts';
 
 const thing = (key: string, change: Partial<FindableThing> = {}): FindableThing => ({
@@ -161,7 +161,7 @@ test('the best basket of three opens as many skills as trying every three', () =
           needs.map((items, at) => need(`n${at}`, 2, ...items)),
         ),
       );
-      const basket = bestBasket(doable, things, 40);
+      const basket = mostUsefulThings(doable, things, 40);
       assert.equal(basket.skills.length, skillsByTrying(doable, ITEMS.slice(0, count)));
       assert.deepEqual([...new Set(basket.things.flatMap(({ adds }) => adds))].sort(), [...basket.skills].sort());
       assert.equal(basket.things.flatMap(({ adds }) => adds).length, basket.skills.length);
@@ -173,10 +173,10 @@ test('the best basket of three opens as many skills as trying every three', () =
 test('a thing of which a home has too few, or which is not for the youngest, opens nothing', () => {
   const list = [doing('x', ['s1'], [{ ...need('n', 6, 'a'), options: [{ item: 'a', fit: 1, minMonths: 36 }] }])];
   const things = ITEMS.map((key) => ({ key, usualQty: 6 }));
-  assert.equal(bestBasket(list, things, 40).skills.length, 1);
-  assert.equal(bestBasket(list, things, 30).skills.length, 0);
+  assert.equal(mostUsefulThings(list, things, 40).skills.length, 1);
+  assert.equal(mostUsefulThings(list, things, 30).skills.length, 0);
   assert.equal(
-    bestBasket(
+    mostUsefulThings(
       list,
       things.map((entry) => ({ ...entry, usualQty: 5 })),
       40,

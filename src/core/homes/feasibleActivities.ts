@@ -1,7 +1,12 @@
-import type { PreparedPart } from '../materials/dialSettings.ts';
-import { fitParts, type StockItem } from '../materials/fitting.ts';
+import {
+  chooseSwaps,
+  fitParts,
+  isOldEnough,
+  type PreparedPart,
+  type StockedNeed,
+  type StockItem,
+} from '../materials/index.ts';
 import { byCodeUnit } from '../ordering.ts';
-import { chooseSwaps, isOldEnough, type StockedNeed } from '../materials/swaps.ts';
 
 /** An activity of the shelf as far as "what we have" needs it. */
 export interface FeasibleActivity {
@@ -111,7 +116,7 @@ function writtenIn({ written, options }: HaveNeed): string | undefined {
   return written ?? options[0]?.item;
 }
 
-interface Inventory {
+interface AtHand {
   readonly available: ReadonlyMap<string, number>;
   readonly stock: readonly StockItem[];
   readonly youngestMonths: number;
@@ -121,7 +126,7 @@ interface Inventory {
 type Picked = readonly ({ readonly item: string; readonly fit: number } | null)[];
 
 /** What serves each need, or null where something is lacking. The best option of each, unless two needs want the same thing; then the exact search. */
-function pickItems(needs: readonly HaveNeed[], { available, stock, youngestMonths }: Inventory): Picked | null {
+function pickItems(needs: readonly HaveNeed[], { available, stock, youngestMonths }: AtHand): Picked | null {
   const picked: Picked[number][] = [];
   for (const need of needs) {
     let best: { item: string; fit: number } | null = null;

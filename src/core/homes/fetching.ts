@@ -1,8 +1,5 @@
-import type { LevelName } from '../session/levelName.ts';
-import { tallyThings } from '../materials/materials.ts';
-import type { StockItem } from '../materials/fitting.ts';
-import { amountOf } from '../materials/serving.ts';
-import { quantityAt, valuesAt } from '../session/levels.ts';
+import { type LevelName, quantityAt, valuesAt } from '../session/index.ts';
+import { amountOf, type StockItem, tallyThings } from '../materials/index.ts';
 import type { FittedPart, HomeFit, ServedNeed } from './homeFit.ts';
 import type { Household } from './household.ts';
 

@@ -1,5 +1,5 @@
-import { ageInMonths, type CalendarDate } from '../calendar/dates.ts';
-import type { StockItem } from '../materials/fitting.ts';
+import { ageInMonths, type CalendarDate } from '../calendar/index.ts';
+import type { StockItem } from '../materials/index.ts';
 
 /** A child of a home; only the month of birth is kept. */
 export interface Child {

@@ -1,7 +1,6 @@
-import type { Need, Swap } from '../materials/need.ts';
-import type { Quantity } from '../expressions/quantity.ts';
-import { roundUp, type Scope } from '../expressions/expression.ts';
-import type { Segment } from '../session/session.ts';
+import type { Need, Swap } from '../materials/index.ts';
+import { type Quantity, roundUp, type Scope } from '../expressions/index.ts';
+import type { Segment } from '../session/index.ts';
 import type { Home } from './home.ts';
 import type { Household } from './household.ts';
 import type { HomeReadiness } from './readiness.ts';

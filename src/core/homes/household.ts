@@ -1,9 +1,6 @@
-import type { Need } from '../materials/need.ts';
-import type { Thing, ThingsByKey } from '../materials/thing.ts';
-import type { CalendarDate } from '../calendar/dates.ts';
-import { allergensMeant } from '../cautions/allergens.ts';
-import { mayUse, type Permission } from '../cautions/cautions.ts';
-import { USUAL_POLICY, type CautionPolicy } from '../cautions/rules.ts';
+import type { Need, Thing, ThingsByKey } from '../materials/index.ts';
+import type { CalendarDate } from '../calendar/index.ts';
+import { allergensMeant, type CautionPolicy, mayUse, type Permission, USUAL_POLICY } from '../cautions/index.ts';
 import { youngestMonthsOn, type Home } from './home.ts';
 
 /** Who is at a home on a day, as permission and quantities look at it. */

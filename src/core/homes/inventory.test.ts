@@ -1,11 +1,10 @@
-import type { ShelfActivity } from '../shelf/shelfEntries.ts';
-import type { Thing } from '../materials/thing.ts';
+import { segmentFromActivity, type ShelfActivity } from '../shelf/index.ts';
+import type { Thing } from '../materials/index.ts';
 import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { test } from 'node:test';
 import { doableNow } from './feasibleActivities.ts';
-import { segmentFromActivity } from '../shelf/fromShelf.ts';
 import type { Home } from './home.ts';
 import { householdOn } from './household.ts';
 import { activitiesFor } from './inventory.ts';

@@ -1,11 +1,9 @@
-import type { ThingsByKey } from '../materials/thing.ts';
-import type { CautionPolicy } from '../cautions/rules.ts';
+import { preparePart, type ThingsByKey } from '../materials/index.ts';
+import { type CautionPolicy, stoppedActions } from '../cautions/index.ts';
 import type { Home } from './home.ts';
-import { stoppedActions } from '../cautions/cautions.ts';
 import type { FeasibleActivity } from './feasibleActivities.ts';
-import type { Segment } from '../session/session.ts';
+import type { Segment } from '../session/index.ts';
 import type { Household } from './household.ts';
-import { preparePart } from '../materials/dialSettings.ts';
 import { safetyAt } from './partSafety.ts';
 import { lacksPermission, partFor } from './sessionReadiness.ts';
 

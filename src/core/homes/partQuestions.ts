@@ -1,11 +1,16 @@
-import { namesWord } from '../cautions/words/namesWord.ts';
-import { avoidedIn, ownWordsOf } from '../cautions/allergens.ts';
-import { rulesOf } from '../cautions/cautions.ts';
-import { CAUTION_RULES, levelInRoom, type CautionPolicy } from '../cautions/rules.ts';
-import type { CalendarDate } from '../calendar/dates.ts';
-import type { ThingsByKey } from '../materials/thing.ts';
+import {
+  avoidedIn,
+  CAUTION_RULES,
+  type CautionPolicy,
+  levelInRoom,
+  namesWord,
+  ownWordsOf,
+  rulesOf,
+} from '../cautions/index.ts';
+import type { CalendarDate } from '../calendar/index.ts';
+import type { ThingsByKey } from '../materials/index.ts';
 import { byCodeUnit } from '../ordering.ts';
-import type { Segment } from '../session/session.ts';
+import type { Segment } from '../session/index.ts';
 import { youngestMonthsOn, type Home } from './home.ts';
 import { asUsed, type Household } from './household.ts';
 import { readPart, type PartWord } from './partWords.ts';

@@ -1,8 +1,6 @@
-import { avoidedIn } from '../cautions/allergens.ts';
-import { CAUTION_RULES, levelInRoom } from '../cautions/rules.ts';
-import type { ThingsByKey } from '../materials/thing.ts';
-import type { Segment } from '../session/session.ts';
-import type { PartText } from '../session/partTexts.ts';
+import { avoidedIn, CAUTION_RULES, levelInRoom } from '../cautions/index.ts';
+import type { ThingsByKey } from '../materials/index.ts';
+import type { PartText, Segment } from '../session/index.ts';
 import { isPermitted, type Household } from './household.ts';
 import {
   BETWEEN,

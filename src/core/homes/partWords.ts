@@ -1,7 +1,6 @@
-import { isReadable, readWords, type FoundWord } from '../cautions/words/readWords.ts';
-import type { ThingsByKey } from '../materials/thing.ts';
-import { textsOfPart, type PartText } from '../session/partTexts.ts';
-import type { Segment } from '../session/session.ts';
+import { type FoundWord, isReadable, readWords } from '../cautions/index.ts';
+import type { ThingsByKey } from '../materials/index.ts';
+import { type PartText, type Segment, textsOfPart } from '../session/index.ts';
 
 /** A word of a part that calls for something. */
 export interface PartWord {

@@ -1,9 +1,9 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { cautionsOverAges, findCautions, mayUse, stoppedActions } from '../cautions/cautions.ts';
+import { cautionsOverAges, findCautions, mayUse, stoppedActions } from '../cautions/index.ts';
 import { CAUTION_RULES, type CautionPolicy, type OwnRule } from '../cautions/rules.ts';
-import type { StockedNeed } from '../materials/swaps.ts';
+import type { StockedNeed } from '../materials/index.ts';
 import { checkReadiness } from './readiness.ts';
 
 const options = [

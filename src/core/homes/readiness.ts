@@ -1,6 +1,4 @@
-import type { StockItem } from '../materials/fitting.ts';
-import { serveNeeds, type StockedNeed, type SwapPick } from '../materials/swaps.ts';
-import { tallyThings } from '../materials/materials.ts';
+import { serveNeeds, type StockedNeed, type StockItem, type SwapPick, tallyThings } from '../materials/index.ts';
 import { byCodeUnit } from '../ordering.ts';
 
 /** What one home has and who lives there, as far as readiness asks. */

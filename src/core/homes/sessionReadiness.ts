@@ -1,14 +1,17 @@
-import type { Need } from '../materials/need.ts';
-import type { ThingsByKey } from '../materials/thing.ts';
-import { stoppedActions } from '../cautions/cautions.ts';
-import { USUAL_POLICY, type CautionPolicy } from '../cautions/rules.ts';
-import { preparePart, type PreparedPart } from '../materials/dialSettings.ts';
-import type { StockItem } from '../materials/fitting.ts';
-import { serveParts, type ServedPart } from '../materials/serveParts.ts';
-import { optionsOf } from '../materials/options.ts';
-import type { NeedToServe, PartToServe } from '../materials/serving.ts';
-import { quantityAt, valuesAt } from '../session/levels.ts';
-import type { Segment, Session } from '../session/session.ts';
+import {
+  type Need,
+  type NeedToServe,
+  optionsOf,
+  type PartToServe,
+  type PreparedPart,
+  preparePart,
+  type ServedPart,
+  serveParts,
+  type StockItem,
+  type ThingsByKey,
+} from '../materials/index.ts';
+import { type CautionPolicy, stoppedActions, USUAL_POLICY } from '../cautions/index.ts';
+import { quantityAt, type Segment, type Session, valuesAt } from '../session/index.ts';
 import type { Home } from './home.ts';
 import { assumedAt } from './assumed.ts';
 import { kitOf } from './fetching.ts';

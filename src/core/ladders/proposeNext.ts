@@ -1,4 +1,4 @@
-import type { CalendarDate } from '../calendar/dates.ts';
+import type { CalendarDate } from '../calendar/index.ts';
 import { byCodeUnit } from '../ordering.ts';
 import { LADDERS, type Rung } from './rungs.ts';
 

@@ -1,12 +1,16 @@
 import { authorMakers } from '../../messages/authorMakers.ts';
 import { authorSpeech } from '../../messages/speeches.ts';
-import type { LevelName } from '../session/levelName.ts';
-import { USUAL_SETTINGS } from '../session/makerSource.ts';
+import {
+  applyEdit,
+  type Edit,
+  type LevelName,
+  linesAt,
+  type Segment,
+  type Session,
+  USUAL_SETTINGS,
+} from '../session/index.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { applyEdit, type Edit } from '../session/edit.ts';
-import { linesAt } from '../session/levels.ts';
-import type { Segment, Session } from '../session/session.ts';
 import { SESSION } from '../guide/session.fixture.ts';
 import { regenerateIn, segmentFromMaker } from './makerSegment.ts';
 import { firstValues } from './maker.ts';

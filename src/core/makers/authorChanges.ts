@@ -1,11 +1,15 @@
-import { LEVELS, type LevelName } from '../session/levelName.ts';
+import {
+  type AuthorChanges,
+  type LevelChanges,
+  type LevelName,
+  LEVELS,
+  type Line,
+  linesAt,
+  type NeedChange,
+  type Segment,
+} from '../session/index.ts';
 import type { GeneratedParts } from './generatedParts.ts';
-import type { Line } from '../session/line.ts';
-import type { AuthorChanges, LevelChanges, NeedChange } from '../session/makerSource.ts';
-import type { Need } from '../materials/need.ts';
-import { takeOver } from '../materials/options.ts';
-import { linesAt } from '../session/levels.ts';
-import type { Segment } from '../session/session.ts';
+import { type Need, takeOver } from '../materials/index.ts';
 
 /**
  * What an author changed in a part since its maker wrote it: lines rewritten, taken out, added and moved at each level,

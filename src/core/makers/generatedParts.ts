@@ -1,13 +1,9 @@
-import { escapeBraces } from '../expressions/template.ts';
-import type { Need } from '../materials/need.ts';
-import type { Segment } from '../session/session.ts';
+import { escapeBraces } from '../expressions/index.ts';
+import type { Need } from '../materials/index.ts';
+import type { LevelName, Line, MakerProblem, MakerSource, Segment } from '../session/index.ts';
 import type { Speech } from '../message.ts';
 import { err, ok, type Outcome } from '../outcome.ts';
-import type { LevelName } from '../session/levelName.ts';
-import type { Line } from '../session/line.ts';
-import type { MakerProblem } from '../session/makerProblem.ts';
-import type { MakerSource } from '../session/makerSource.ts';
-import { scaleQuantities } from '../time/calibrate.ts';
+import { scaleQuantities } from '../time/index.ts';
 import { runMaker, type MakersInWords } from './maker.ts';
 import type { MakerLine, MakerOutput } from './makerOutput.ts';
 

@@ -1,7 +1,6 @@
 import type { MessageValues, Say, Speech } from '../message.ts';
 import { err, ok, type Outcome } from '../outcome.ts';
-import type { MakerProblem } from '../session/makerProblem.ts';
-import type { MakerSettings, MakerValues } from '../session/makerSource.ts';
+import type { MakerProblem, MakerSettings, MakerValues } from '../session/index.ts';
 import type { MakerOutput, Worked } from './makerOutput.ts';
 import { runLines, runShape, type RunShape } from './run.ts';
 import { VARIANTS, type Variant } from './variant.ts';

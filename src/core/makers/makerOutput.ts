@@ -1,9 +1,7 @@
 import type { MessageValues, Say } from '../message.ts';
-import type { Drawing } from '../page/drawing.ts';
-import type { LevelName } from '../session/levelName.ts';
-import type { LineKind } from '../session/line.ts';
-import type { Triple } from '../numbers/triple.ts';
-import type { Segment } from '../session/session.ts';
+import type { Drawing } from '../page/index.ts';
+import type { LevelName, LineKind, Segment } from '../session/index.ts';
+import type { Triple } from '../numbers/index.ts';
 import type { Turns, Variant } from './variant.ts';
 
 /** A line that a maker writes: finished words, and the message it was said from, so that it can be said in another language. */

@@ -1,9 +1,18 @@
 import type { Speech } from '../message.ts';
-import { flowPages, writing } from '../page/flow.ts';
-import { cardPages } from '../page/cards.ts';
+import {
+  cardPages,
+  type Drawing,
+  flowPages,
+  type Page,
+  type Paper,
+  PAPERS,
+  printableArea,
+  scaled,
+  type SheetSettings,
+  USUAL_MARGIN,
+  writing,
+} from '../page/index.ts';
 import type { Printable, Worked } from './makerOutput.ts';
-import { PAPERS, printableArea, USUAL_MARGIN, type Page, type Paper, type SheetSettings } from '../page/paper.ts';
-import { scaled, type Drawing } from '../page/drawing.ts';
 
 /** What a maker made, on sheets: cards to cut, drawings, then the answer key on a sheet of its own. */
 export function makerPages(title: string, made: Worked, settings: SheetSettings, { withKey = true } = {}): Page[] {

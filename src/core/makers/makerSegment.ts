@@ -1,11 +1,16 @@
 import type { Speech } from '../message.ts';
 import { ok, type Outcome } from '../outcome.ts';
-import { dialValues, type Dial } from '../session/dial.ts';
-import type { Regenerate } from '../session/edit.ts';
-import type { MakerProblem } from '../session/makerProblem.ts';
-import { WORDS_EDITION, type MakerSource, type MakerValues } from '../session/makerSource.ts';
-import { plainSegment } from '../session/plainSegment.ts';
-import type { Segment } from '../session/session.ts';
+import {
+  type Dial,
+  dialValues,
+  type MakerProblem,
+  type MakerSource,
+  type MakerValues,
+  plainSegment,
+  type Regenerate,
+  type Segment,
+  WORDS_EDITION,
+} from '../session/index.ts';
 import { changesOf, withChanges } from './authorChanges.ts';
 import { generatedParts, type GeneratedParts } from './generatedParts.ts';
 import { dialLabelKey, dialsOf, sayFor, type Maker, type MakersInWords } from './maker.ts';

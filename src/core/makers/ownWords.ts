@@ -7,7 +7,7 @@ export const inOwn = (word: string) => ({ own: word });
 const LONGEST_WORD = 24;
 
 /** Reads words from a list dial, commas between (or blanks where there is no comma): so many at least and at most, each once. */
-export function readWords(
+export function readOwnWords(
   text: string,
   { dial, least, most }: { dial: string; least: number; most: number },
 ): Outcome<string[], Refusal> {

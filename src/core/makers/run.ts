@@ -1,7 +1,5 @@
 import type { MessageValues, Say } from '../message.ts';
-import type { LevelName } from '../session/levelName.ts';
-import type { LineKind } from '../session/line.ts';
-import { schoolOf, type MakerSettings, type NumberSchool } from '../session/makerSource.ts';
+import { type LevelName, type LineKind, type MakerSettings, type NumberSchool, schoolOf } from '../session/index.ts';
 import { lineWriters, type MakerLine } from './makerOutput.ts';
 import type { Variant } from './variant.ts';
 

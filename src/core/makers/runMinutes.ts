@@ -1,5 +1,5 @@
-import type { Triple } from '../numbers/triple.ts';
-import type { Segment, TripleOfQuantities } from '../session/session.ts';
+import type { Triple } from '../numbers/index.ts';
+import type { Segment, TripleOfQuantities } from '../session/index.ts';
 import type { MakerLine, MakerMaterial, Printable } from './makerOutput.ts';
 import type { Turns, Variant } from './variant.ts';
 

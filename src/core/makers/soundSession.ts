@@ -1,4 +1,4 @@
-import type { MakerValues } from '../session/makerSource.ts';
+import type { MakerValues } from '../session/index.ts';
 import type { FindMaker, Maker } from './maker.ts';
 import { SOUND_SESSION_ROLES, type SoundSessionRole } from './soundSessionRoles.ts';
 

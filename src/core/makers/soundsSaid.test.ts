@@ -1,8 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { USUAL_SETTINGS } from '../session/makerSource.ts';
-import { recordableSounds } from '../words/recordableSounds.ts';
-import { USUAL_ORDER } from '../words/segment.ts';
+import { USUAL_SETTINGS } from '../session/index.ts';
+import { recordableSounds, USUAL_ORDER } from '../words/index.ts';
 import { findMaker } from '../../makers/index.ts';
 import { soundsSaid } from './soundsSaid.ts';
 

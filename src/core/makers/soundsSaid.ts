@@ -1,7 +1,6 @@
-import type { MakerSource } from '../session/makerSource.ts';
-import { shown } from '../sounds/phones.ts';
-import { wordPieces } from '../sounds/wordPieces.ts';
-import { firstSoundName, soundName } from '../words/recordableSounds.ts';
+import type { MakerSource } from '../session/index.ts';
+import { shown, wordPieces } from '../sounds/index.ts';
+import { firstSoundName, soundName } from '../words/index.ts';
 import { knownWords, readSpellable } from './wordKnowledge.ts';
 
 /** A sound that an adult says in a part: its name as it is recorded, and the letters that stand for it there. */

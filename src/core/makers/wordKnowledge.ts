@@ -1,14 +1,11 @@
 import { listOf, type MessageList } from '../message.ts';
 import { ok, type Outcome } from '../outcome.ts';
 import { rememberLast } from '../remembering.ts';
-import { ACCENTS, type Accent } from '../sounds/accents.ts';
-import { EVERYDAY_WORDS } from '../sounds/everydayWords.ts';
-import { packedPronunciations, type Pronunciations } from '../sounds/pronunciations.ts';
-import type { MakerSettings } from '../session/makerSource.ts';
-import { asWritten, readableWord } from '../words/readableWord.ts';
-import { isRude } from '../words/rudeWords.ts';
+import { type Accent, ACCENTS, EVERYDAY_WORDS, packedPronunciations, type Pronunciations } from '../sounds/index.ts';
+import type { MakerSettings } from '../session/index.ts';
+import { asSpelled, isRude, readableWord } from '../words/index.ts';
 import { refuseList, type Refusal } from './maker.ts';
-import { inOwn, readWords } from './ownWords.ts';
+import { inOwn, readOwnWords } from './ownWords.ts';
 
 const pronunciationsIn = rememberLast(ACCENTS.length, (accent) =>
   packedPronunciations(EVERYDAY_WORDS)(accent as Accent),
@@ -27,7 +24,7 @@ export function readSpellable(
   text: string,
   { dial, least, most }: { dial: string; least: number; most: number },
 ): Outcome<string[], Refusal> {
-  const written = readWords(text, { dial, least, most });
+  const written = readOwnWords(text, { dial, least, most });
   if (!written.ok) return written;
   const words: string[] = [];
   for (const word of written.value) {
@@ -41,4 +38,4 @@ export function readSpellable(
 }
 
 /** Words of an author's own in a list. */
-export const wordsIn = (words: readonly string[]): MessageList => listOf(words.map((word) => inOwn(asWritten(word))));
+export const wordsIn = (words: readonly string[]): MessageList => listOf(words.map((word) => inOwn(asSpelled(word))));

@@ -1,5 +1,4 @@
-import { moved, type Drawing, type Shape } from '../page/drawing.ts';
-import { framedCard, wordCard } from '../page/pieces.ts';
+import { type Drawing, framedCard, moved, type Shape, wordCard } from '../page/index.ts';
 
 const PER_ROW = 6;
 /** A place, and what lies between two, mm. */

@@ -1,5 +1,4 @@
-import type { Quantity } from '../expressions/quantity.ts';
-import { evaluateQuantity, type ExpressionProblem, type Scope } from '../expressions/expression.ts';
+import { evaluateQuantity, type ExpressionProblem, type Quantity, type Scope } from '../expressions/index.ts';
 import { err, ok, type Outcome } from '../outcome.ts';
 
 /** How many a need asks for, and how many of what serves it that comes to. */

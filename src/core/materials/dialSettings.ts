@@ -1,4 +1,4 @@
-import type { Scope } from '../expressions/expression.ts';
+import type { Scope } from '../expressions/index.ts';
 import {
   agree,
   amountOf,

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { seededChance } from '../chance.ts';
-import type { Scope } from '../expressions/expression.ts';
+import type { Scope } from '../expressions/index.ts';
 import { preparePart } from './dialSettings.ts';
 import { fitParts, type StockItem } from './fitting.ts';
 import { amountOf, type NeedToServe, type PartToServe, type ServingOption } from './serving.ts';

@@ -2,7 +2,7 @@ import { amountFor, type Amount } from './amount.ts';
 import type { Need } from './need.ts';
 import { byCodeUnit } from '../ordering.ts';
 import { err, ok, type Outcome } from '../outcome.ts';
-import { roundUp, type ExpressionProblem, type Scope } from '../expressions/expression.ts';
+import { type ExpressionProblem, roundUp, type Scope } from '../expressions/index.ts';
 
 /** A need as far as it is counted. */
 type CountedNeed = Pick<Need, 'item' | 'use'> & Amount;

@@ -1,4 +1,4 @@
-import type { Quantity } from '../expressions/quantity.ts';
+import type { Quantity } from '../expressions/index.ts';
 
 /** What else will do for a need. `sets` gives dials the values they have with this swap (a tray with 12 places). */
 export interface Swap {

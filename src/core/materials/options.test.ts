@@ -3,7 +3,7 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { amountFor } from './amount.ts';
 import type { Need, Swap } from './need.ts';
-import { asWritten, optionsOf, putBack, takeOver } from './options.ts';
+import { amountAsWritten, optionsOf, putBack, takeOver } from './options.ts';
 import { amountOf } from './serving.ts';
 import type { ThingsByKey } from './thing.ts';
 
@@ -73,7 +73,7 @@ test('a swap that was taken over serves with as many, and sets as much, as it di
       const taken = takeOver(before, option.item, values)!;
       const standing = { ...values, ...taken.dials };
       assert.deepEqual(standing, atHome);
-      const written = amountFor(asWritten(taken.need, THINGS), children, standing);
+      const written = amountFor(amountAsWritten(taken.need, THINGS), children, standing);
       assert.equal(written.ok && written.value, amountOf(option, { need: before, values: atHome, children }));
       // What was written before is a swap now, and serves as it did.
       const former = optionsOf(taken.need, THINGS)[1]!;

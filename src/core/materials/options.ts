@@ -1,4 +1,4 @@
-import type { Scope } from '../expressions/expression.ts';
+import type { Scope } from '../expressions/index.ts';
 import type { Amount } from './amount.ts';
 import type { Need, Swap } from './need.ts';
 import type { ServingOption } from './serving.ts';
@@ -32,7 +32,7 @@ export function optionsOf(need: Need, things: ThingsByKey): ServingOption[] {
 }
 
 /** How many a need takes of what its script says. */
-export function asWritten({ qty, per, item, taken }: Need, things: ThingsByKey): Amount {
+export function amountAsWritten({ qty, per, item, taken }: Need, things: ThingsByKey): Amount {
   return { qty, per, own: taken?.qty, places: placesOfThing(item, things) };
 }
 

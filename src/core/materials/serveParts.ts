@@ -1,4 +1,4 @@
-import type { Scope } from '../expressions/expression.ts';
+import type { Scope } from '../expressions/index.ts';
 import type { Steps } from './assignmentNeed.ts';
 import type { PreparedPart } from './dialSettings.ts';
 import { fitParts, type StockItem } from './fitting.ts';

@@ -1,5 +1,4 @@
-import type { Quantity } from '../expressions/quantity.ts';
-import type { Scope } from '../expressions/expression.ts';
+import type { Quantity, Scope } from '../expressions/index.ts';
 import { amountFor } from './amount.ts';
 
 /** A thing that may serve a need at a home. */

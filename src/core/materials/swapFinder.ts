@@ -1,6 +1,5 @@
-import { roundTo } from '../numbers/rounding.ts';
-import { mayUse } from '../cautions/cautions.ts';
-import type { CautionPolicy } from '../cautions/rules.ts';
+import { roundTo } from '../numbers/index.ts';
+import { type CautionPolicy, mayUse } from '../cautions/index.ts';
 import { byCodeUnit } from '../ordering.ts';
 
 /** A thing with all that decides what it can stand in for. */

@@ -1,4 +1,4 @@
-import { roundTo } from '../numbers/rounding.ts';
+import { roundTo } from '../numbers/index.ts';
 import { preparePart } from './dialSettings.ts';
 import type { StockItem } from './fitting.ts';
 import { serveParts, type ServedOption } from './serveParts.ts';

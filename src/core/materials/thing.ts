@@ -1,4 +1,4 @@
-import { readWords } from '../cautions/words/readWords.ts';
+import { readWords } from '../cautions/index.ts';
 
 /** A household thing, as far as quantities, swaps and cautions need it. */
 export interface Thing {

@@ -52,7 +52,7 @@ export type Shape =
       readonly w: number;
       readonly h: number;
       /** Turned to the right about its middle. */
-      readonly turn?: Turn | undefined;
+      readonly turn?: QuarterTurn | undefined;
     }
   | (Inked & { readonly kind: 'polygon'; readonly points: readonly (readonly [number, number])[] })
   | {
@@ -67,11 +67,11 @@ export type Shape =
       readonly isBold?: boolean | undefined;
       readonly fill?: Ink | undefined;
       /** Turned to the right about (x, y). */
-      readonly turn?: Turn | undefined;
+      readonly turn?: QuarterTurn | undefined;
     };
 
 /** Degrees to the right that writing and pictures stand turned by. */
-type Turn = 0 | 90 | 180 | 270;
+type QuarterTurn = 0 | 90 | 180 | 270;
 
 /** Shapes in millimetres from the top left, on a ground of a width and height. */
 export interface Drawing {
@@ -135,7 +135,7 @@ export function quarterTurned(drawing: Drawing, quarters: 1 | 2 | 3): Drawing {
   const box = (shape: { x: number; y: number; w: number; h: number }) => ({
     ...{ x: height - shape.y - shape.h, y: shape.x, w: shape.h, h: shape.w },
   });
-  const more = (turn: Turn = 0) => ((turn + 90) % 360) as Turn;
+  const more = (turn: QuarterTurn = 0) => ((turn + 90) % 360) as QuarterTurn;
   const once: Drawing = {
     ...{ width: height, height: width },
     shapes: drawing.shapes.map((shape): Shape => {

@@ -1,4 +1,4 @@
-import type { BookPage, BookSentence } from '../words/littleBook.ts';
+import type { BookPage, BookSentence } from '../words/index.ts';
 import { inColumn, moved, quarterTurned, type Drawing, type Shape } from './drawing.ts';
 import { wordCard } from './pieces.ts';
 import { CAP_HEIGHT, fittingSize, textWidth } from './text.ts';

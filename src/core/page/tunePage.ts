@@ -1,5 +1,4 @@
-import type { PlacedLine } from '../songs/placeWords.ts';
-import type { MelodyNote } from '../songs/melody.ts';
+import type { MelodyNote, PlacedLine } from '../songs/index.ts';
 import type { Drawing, Shape } from './drawing.ts';
 import { textWidth } from './text.ts';
 

@@ -1,7 +1,5 @@
 import type { Message } from '../message.ts';
-import { inColumn } from '../page/drawing.ts';
-import { writing } from '../page/flow.ts';
-import { finishPage, printableArea, type Page, type SheetSettings } from '../page/paper.ts';
+import { finishPage, inColumn, type Page, printableArea, type SheetSettings, writing } from '../page/index.ts';
 import { madeOf, type PrintSetInput, type TrayPart } from './printSetInput.ts';
 
 const SIZE = 4.6;

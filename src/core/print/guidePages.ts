@@ -1,6 +1,4 @@
-import { flowPages, writing } from '../page/flow.ts';
-import type { Drawing } from '../page/drawing.ts';
-import { printableArea, type Page, type SheetSettings } from '../page/paper.ts';
+import { type Drawing, flowPages, type Page, printableArea, type SheetSettings, writing } from '../page/index.ts';
 
 /** A line of a printed guide and how it is set. */
 export interface SheetLine {

@@ -1,15 +1,10 @@
 import { authorMakers } from '../../messages/authorMakers.ts';
 import { authorSpeech } from '../../messages/speeches.ts';
-import { plainSegment } from '../session/plainSegment.ts';
-import { USUAL_SETTINGS } from '../session/makerSource.ts';
+import { applyEdit, linesAt, plainSegment, type Segment, type Session, USUAL_SETTINGS } from '../session/index.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { firstValues } from '../makers/maker.ts';
-import { regenerateIn, segmentFromMaker } from '../makers/makerSegment.ts';
+import { firstValues, regenerateIn, segmentFromMaker } from '../makers/index.ts';
 import { findMaker, MAKERS } from '../../makers/index.ts';
-import { linesAt } from '../session/levels.ts';
-import { applyEdit } from '../session/edit.ts';
-import type { Segment, Session } from '../session/session.ts';
 import { layoutPrintSet, madeOf, type PrintSetHome, type PrintSetInput } from './printSet.ts';
 
 const part = (id: string, values: Record<string, number | string> = {}): Segment => {

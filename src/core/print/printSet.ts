@@ -1,17 +1,25 @@
 import type { MessageValues } from '../message.ts';
-import { flowPages, writing } from '../page/flow.ts';
-import { cardPages } from '../page/cards.ts';
-import type { MakerOutput } from '../makers/makerOutput.ts';
-import { makerPages } from '../makers/makerPages.ts';
-import { inRow, scaled, type Drawing } from '../page/drawing.ts';
-import { finishPage, printableArea, type Page, type SheetSettings, USUAL_MARGIN } from '../page/paper.ts';
+import {
+  cardPages,
+  type Drawing,
+  finishPage,
+  fittingSize,
+  flowPages,
+  inRow,
+  type Page,
+  printableArea,
+  scaled,
+  type SheetSettings,
+  USUAL_MARGIN,
+  writing,
+} from '../page/index.ts';
+import { type MakerOutput, makerPages } from '../makers/index.ts';
 import { contentsPage } from './contentsPage.ts';
 import { madeOf, type PrintSetHome, type PrintSetInput, type TrayPart } from './printSetInput.ts';
 
 export { madeOf, MOST_PAGES, TRAY_FOR, TRAY_VERSIONS } from './printSetInput.ts';
 export type { TrayFor, PrintSetHome, PrintSetInput, TrayVersion } from './printSetInput.ts';
 import { guidePages } from './guidePages.ts';
-import { fittingSize } from '../page/text.ts';
 
 /** How much larger everything is in large print. */
 const LARGE = 1.4;

@@ -1,7 +1,6 @@
-import type { MakerOutput } from '../makers/makerOutput.ts';
-import { runMaker, type MakersInWords } from '../makers/maker.ts';
-import type { Page, Paper } from '../page/paper.ts';
-import type { Segment, Session } from '../session/session.ts';
+import { type MakerOutput, type MakersInWords, runMaker } from '../makers/index.ts';
+import type { Page, Paper } from '../page/index.ts';
+import type { Segment, Session } from '../session/index.ts';
 import type { GuideSheet } from './guidePages.ts';
 
 /** For whom a tray is printed. */

@@ -1,16 +1,12 @@
-import { roundUp } from '../expressions/expression.ts';
-import type { TemplateScope } from '../expressions/template.ts';
-import { amountFor, type Amount } from '../materials/amount.ts';
-import type { Need } from '../materials/need.ts';
-import { asWritten } from '../materials/options.ts';
-import { namesOf, type ThingsByKey } from '../materials/thing.ts';
+import { roundUp, type TemplateScope } from '../expressions/index.ts';
+import { type Amount, amountAsWritten, amountFor, namesOf, type Need, type ThingsByKey } from '../materials/index.ts';
 import type { LevelName } from './levelName.ts';
 import { quantityAt, valuesAt } from './levels.ts';
 import type { Segment } from './session.ts';
 
 /** How many a need takes of what the script says, at a level. */
 export function amountAtLevel(segment: Segment, need: Need, level: LevelName, things: ThingsByKey): Amount {
-  return { ...asWritten(need, things), qty: quantityAt(segment, need, level) };
+  return { ...amountAsWritten(need, things), qty: quantityAt(segment, need, level) };
 }
 
 /** What the lines of a part may refer to, as written at a level: its dials, and the things it names first, for one child. */

@@ -1,10 +1,15 @@
 import { LEVELS, type LevelName } from './levelName.ts';
 import { dialValues, isNumberDial } from './dial.ts';
-import { evaluateQuantity, type ExpressionProblem, type Scope } from '../expressions/expression.ts';
+import {
+  evaluateQuantity,
+  type ExpressionProblem,
+  renderTemplate,
+  type Scope,
+  type TemplateProblem,
+} from '../expressions/index.ts';
 import { checkDial, type EditProblem } from './edit.ts';
 import { isWholeLevel, linesAt, quantityAt, valuesAt } from './levels.ts';
 import type { ActivityBody, Segment } from './session.ts';
-import { renderTemplate, type TemplateProblem } from '../expressions/template.ts';
 
 /** What is wrong with a script, as a code with what explains it. */
 export type ScriptFault =

@@ -1,13 +1,13 @@
 import { authorMakers } from '../../messages/authorMakers.ts';
-import { regenerateIn } from '../makers/makerSegment.ts';
+import { regenerateIn } from '../makers/index.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { composeSession, materialsOrNone } from '../guide/composition.ts';
+import { composeSession, materialsOrNone } from '../guide/index.ts';
 import { applyEdit, type Edit } from './edit.ts';
 import { checkScript } from './checkScript.ts';
 import { CARTS, HUNT, SESSION, THINGS } from '../guide/session.fixture.ts';
 import type { Segment, Session } from './session.ts';
-import { formatPieces } from '../expressions/template.ts';
+import { formatPieces } from '../expressions/index.ts';
 
 const edited = (edit: Edit, session: Session = SESSION): Session => {
   const result = applyEdit(session, edit, regenerateIn(authorMakers));

@@ -1,9 +1,8 @@
 import type { LevelName } from './levelName.ts';
 import { dialValues } from './dial.ts';
 import type { Line } from './line.ts';
-import type { Need } from '../materials/need.ts';
-import type { Quantity } from '../expressions/quantity.ts';
-import type { Scope } from '../expressions/expression.ts';
+import type { Need } from '../materials/index.ts';
+import type { Quantity, Scope } from '../expressions/index.ts';
 import type { ActivityBody, LevelChange, Segment } from './session.ts';
 
 /** Whether an easier or harder way is a level that can be done whole: it sets dials or has lines of its own. */

@@ -1,10 +1,10 @@
 import type { LevelName } from './levelName.ts';
 import type { Line } from './line.ts';
-import type { Quantity } from '../expressions/quantity.ts';
-import type { Need } from '../materials/need.ts';
-import type { Accent } from '../sounds/accents.ts';
-import type { WordGameEnd } from '../games/wordGames.ts';
-import type { CurrencyName } from '../numbers/currencies.ts';
+import type { Quantity } from '../expressions/index.ts';
+import type { Need } from '../materials/index.ts';
+import type { Accent } from '../sounds/index.ts';
+import type { WordGameEnd } from '../games/index.ts';
+import type { CurrencyName } from '../numbers/index.ts';
 
 /** How a school brings something new: free hands first, a set presentation in small steps, or inside daily life. */
 export const NUMBER_SCHOOLS = ['hands-first', 'small-steps', 'daily-life'] as const;

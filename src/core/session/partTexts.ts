@@ -1,6 +1,6 @@
-import type { TextKind } from '../cautions/words/readWords.ts';
-import { formatPieces, renderTemplate, type TemplateScope } from '../expressions/template.ts';
-import type { ThingsByKey } from '../materials/thing.ts';
+import type { TextKind } from '../cautions/index.ts';
+import { formatPieces, renderTemplate, type TemplateScope } from '../expressions/index.ts';
+import type { ThingsByKey } from '../materials/index.ts';
 import { templateScope } from './asWrittenScope.ts';
 import { levelsOf, linesAt } from './levels.ts';
 import type { Segment } from './session.ts';

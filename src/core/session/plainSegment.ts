@@ -1,4 +1,4 @@
-import type { Triple } from '../numbers/triple.ts';
+import type { Triple } from '../numbers/index.ts';
 import type { Segment } from './session.ts';
 
 /** A segment with nothing in it but a title and minutes. */

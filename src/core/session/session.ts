@@ -1,11 +1,11 @@
 import type { Message } from '../message.ts';
 import type { LevelName } from './levelName.ts';
-import type { Lead } from '../calendar/preparation.ts';
+import type { Lead } from '../calendar/index.ts';
 import type { Dial } from './dial.ts';
 import type { Line } from './line.ts';
 import type { MakerSource } from './makerSource.ts';
-import type { Need } from '../materials/need.ts';
-import type { Quantity } from '../expressions/quantity.ts';
+import type { Need } from '../materials/index.ts';
+import type { Quantity } from '../expressions/index.ts';
 
 /** How a child sits or moves during a segment. */
 export const POSTURES = ['seated', 'moving', 'free'] as const;

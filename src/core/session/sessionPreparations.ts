@@ -1,4 +1,4 @@
-import { type Preparation, type PreparedSession, leadOf } from '../calendar/preparation.ts';
+import { leadOf, type Preparation, type PreparedSession } from '../calendar/index.ts';
 import type { Segment, Session } from './session.ts';
 
 /** What the parts of a session ask of the author and of homes beforehand. */

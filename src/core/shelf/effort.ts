@@ -1,6 +1,5 @@
-import { evaluateMinutes } from '../time/segmentMinutes.ts';
-import type { ActivityBody } from '../session/session.ts';
-import { reportSpread, spreadOf } from '../time/minutes.ts';
+import { evaluateMinutes, reportSpread, spreadOf } from '../time/index.ts';
+import type { ActivityBody } from '../session/index.ts';
 
 const MUCH_SETUP_MINUTES = 4;
 const SOME_SETUP_MINUTES = 2;

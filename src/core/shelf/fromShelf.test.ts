@@ -1,9 +1,9 @@
 import { authorSpeech } from '../../messages/speeches.ts';
-import { plainSegment } from '../session/plainSegment.ts';
+import { plainSegment } from '../session/index.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { segmentFromActivity, segmentFromBook, segmentFromSong } from './fromShelf.ts';
-import { renderTemplate, formatPieces } from '../expressions/template.ts';
+import { formatPieces, renderTemplate } from '../expressions/index.ts';
 
 const asWritten = (text: string) => {
   const pieces = renderTemplate(text, { values: {}, things: {} });

@@ -1,12 +1,9 @@
-import { dialValues } from '../session/dial.ts';
-import type { Line } from '../session/line.ts';
+import { dialValues, type Line, plainSegment, type Segment } from '../session/index.ts';
 import type { Speech } from '../message.ts';
 import { saidLine } from './saidLine.ts';
-import { escapeBraces } from '../expressions/template.ts';
+import { escapeBraces } from '../expressions/index.ts';
 import type { ShelfActivity, ShelfBook, ShelfSong } from './shelfEntries.ts';
-import { plainSegment } from '../session/plainSegment.ts';
-import { readAloudMinutes, type ReadingPace } from '../time/readAloud.ts';
-import type { Segment } from '../session/session.ts';
+import { readAloudMinutes, type ReadingPace } from '../time/index.ts';
 
 /** A session's own copy of an activity, under an id that is unique in the session. */
 export function segmentFromActivity(activity: ShelfActivity, id: string): Segment {

@@ -1,17 +1,19 @@
 import { saidLine } from './saidLine.ts';
 import type { Speech } from '../message.ts';
-import type { LevelName } from '../session/levelName.ts';
-import type { LineKind } from '../session/line.ts';
-import type { ReadingPace } from '../time/readAloud.ts';
+import {
+  type LevelName,
+  type LineKind,
+  type MakerProblem,
+  type MakerSettings,
+  type MakerValues,
+  plainSegment,
+  type Segment,
+} from '../session/index.ts';
+import type { ReadingPace } from '../time/index.ts';
 import type { ShelfActivity, ShelfBook, ShelfSong } from './shelfEntries.ts';
-import { plainSegment } from '../session/plainSegment.ts';
-import type { MakerProblem } from '../session/makerProblem.ts';
-import type { MakerSettings, MakerValues } from '../session/makerSource.ts';
-import { segmentFromMaker } from '../makers/makerSegment.ts';
-import type { FindMaker } from '../makers/maker.ts';
+import { type FindMaker, segmentFromMaker } from '../makers/index.ts';
 import { err, ok, type Outcome } from '../outcome.ts';
 import { segmentFromActivity, segmentFromBook, segmentFromSong } from './fromShelf.ts';
-import type { Segment } from '../session/session.ts';
 
 /** Where parts of a session come from. */
 export interface PartSources {

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { readMelodyLine } from '../songs/melody.ts';
-import { countWordsIn, fullStopsByPage } from '../words/fullStops.ts';
+import { readMelodyLine } from '../songs/index.ts';
+import { countWordsIn, fullStopsByPage } from '../words/index.ts';
 import { effortOf } from './effort.ts';
 import { matchesFilter, type FilterableActivity } from './filterActivities.ts';
 

@@ -1,5 +1,5 @@
-import type { Triple } from '../numbers/triple.ts';
-import type { ActivityBody, Segment } from '../session/session.ts';
+import type { Triple } from '../numbers/index.ts';
+import type { ActivityBody, Segment } from '../session/index.ts';
 
 /** An activity as it stands on the shelf. */
 export interface ShelfActivity extends ActivityBody {

@@ -1,7 +1,4 @@
-import { isVowel } from '../sounds/phones.ts';
-import type { Accent } from '../sounds/accents.ts';
-import type { Pronunciations } from '../sounds/pronunciations.ts';
-import { wordPieces } from '../sounds/wordPieces.ts';
+import { type Accent, isVowel, type Pronunciations, wordPieces } from '../sounds/index.ts';
 import { readMelodyLine, type MelodyNote } from './melody.ts';
 import { fitLine, sungWords, type FittedLine } from './tuneFit.ts';
 import { tuneBeats, type Tune } from './tunes.ts';

@@ -1,7 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { EVERYDAY_WORDS } from '../sounds/everydayWords.ts';
-import { packedPronunciations } from '../sounds/pronunciations.ts';
+import { EVERYDAY_WORDS, packedPronunciations } from '../sounds/index.ts';
 import { fitLine, fitTune, sungWords } from './tuneFit.ts';
 
 const known = packedPronunciations(EVERYDAY_WORDS)('gb');

@@ -1,6 +1,5 @@
-import type { Pronunciations } from '../sounds/pronunciations.ts';
-import { isVowel } from '../sounds/phones.ts';
-import { countSyllables } from '../words/syllables.ts';
+import { isVowel, type Pronunciations } from '../sounds/index.ts';
+import { countSyllables } from '../words/index.ts';
 
 /** What to do with a line: it fits; a syllable is held; a note is split; or other words are wanted. */
 type TuneVerdict = 'fits' | 'tie' | 'split' | 'reword';

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { knownWords } from '../makers/wordKnowledge.ts';
-import { ACCENTS } from '../sounds/accents.ts';
+import { knownWords } from '../makers/index.ts';
+import { ACCENTS } from '../sounds/index.ts';
 import { readMelodyLine } from './melody.ts';
 import { placeWords, syllableTexts, type PlacedLine } from './placeWords.ts';
 import { fitTune } from './tuneFit.ts';

@@ -1,4 +1,4 @@
-import type { Piece } from './align.ts';
+import type { AlignedPiece } from './align.ts';
 import { isVowel, type Phone } from './phones.ts';
 
 /** How a programme speaks: as in North America, or as in southern Britain. */
@@ -30,7 +30,7 @@ const GLIDING: ReadonlySet<Phone> = new Set(['AY', 'AW', 'OY']);
 const WITH_GLIDE = new Set(['u', 'u_e', 'ue', 'ew', 'eu']);
 
 /** The pieces of a word as an accent says them. */
-export function inAccent(word: string, pieces: readonly Piece[], accent: Accent): Piece[] {
+export function inAccent(word: string, pieces: readonly AlignedPiece[], accent: Accent): AlignedPiece[] {
   if (accent === 'us') return pieces.map((piece) => ({ ...piece, phones: piece.phones.map(shortO) }));
   const isLong = hasLongA(word);
   return pieces.map((piece, index) => {
@@ -50,7 +50,7 @@ interface Around {
   readonly follows: Phone | undefined;
 }
 
-function british({ grapheme, phones }: Piece, { isLong, before, follows }: Around): Phone[] {
+function british({ grapheme, phones }: AlignedPiece, { isLong, before, follows }: Around): Phone[] {
   let sounds = [...phones];
   if (isLong && /^(a|au|al)$/.test(grapheme)) sounds = sounds.map((phone) => (phone === 'AE' ? 'AA' : phone));
   if (grapheme === 'a' && follows === 'R') sounds = sounds.map((phone) => (phone === 'EH' ? 'AE' : phone));

@@ -2,7 +2,7 @@ import { CORRESPONDENCES, type Correspondence } from './correspondences.ts';
 import { isVowel, type Phone } from './phones.ts';
 
 /** A piece of a word: the letters that spell a sound together, and the sound or sounds. */
-export interface Piece {
+export interface AlignedPiece {
   /** As written, save a vowel that is split by a consonant: `a_e`, at its first letter. */
   readonly grapheme: string;
   readonly phones: readonly Phone[];
@@ -12,7 +12,7 @@ export interface Piece {
 
 /** A word in pieces, and how uncommon they are together. */
 export interface Alignment {
-  readonly pieces: readonly Piece[];
+  readonly pieces: readonly AlignedPiece[];
   readonly cost: number;
 }
 
@@ -59,7 +59,7 @@ const BEFORE_D = new Set(['le', 'ire', 'ure', 'ore', 'are']);
 
 interface Step {
   readonly cost: number;
-  readonly piece: Piece | null;
+  readonly piece: AlignedPiece | null;
   readonly next: number;
 }
 
@@ -79,7 +79,7 @@ class Aligner {
     const start = this.#key(0, 0, NO_PENDING);
     const cost = this.#costFrom(0, 0, NO_PENDING);
     if (cost === Infinity) return null;
-    const pieces: Piece[] = [];
+    const pieces: AlignedPiece[] = [];
     for (let key = start; ;) {
       const step = this.#steps.get(key);
       if (!step) return { pieces, cost };
@@ -149,7 +149,10 @@ class Aligner {
     return best;
   }
 
-  #continue(piece: Piece | null, { letter, phone, pending }: { letter: number; phone: number; pending: number }) {
+  #continue(
+    piece: AlignedPiece | null,
+    { letter, phone, pending }: { letter: number; phone: number; pending: number },
+  ) {
     const cost = (piece?.cost ?? 0) + this.#costFrom(letter, phone, pending);
     return cost === Infinity ? null : { cost, piece, next: this.#key(letter, phone, pending) };
   }

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { knownWords } from '../makers/wordKnowledge.ts';
-import { USUAL_ORDER } from '../words/segment.ts';
+import { knownWords } from '../makers/index.ts';
+import { USUAL_ORDER } from '../words/index.ts';
 import { ACCENTS } from './accents.ts';
 import { FIRST_SOUNDS } from './correspondences.ts';
 import { shown } from './phones.ts';

@@ -1,5 +1,5 @@
 import { shown, type Phone } from './phones.ts';
-import type { Piece } from './align.ts';
+import type { AlignedPiece } from './align.ts';
 import type { WordPieces } from './wordPieces.ts';
 
 /** How a sound is written so that an adult who reads it says the sound and not the name of a letter. */
@@ -44,7 +44,7 @@ export function spokenPieces({ pieces }: Pick<WordPieces, 'pieces'>): string[] {
   return pieces.flatMap((piece) => (piece.phones.length === 0 ? [] : spoken(piece)));
 }
 
-function spoken({ grapheme, phones, cost }: Piece): string[] {
+function spoken({ grapheme, phones, cost }: AlignedPiece): string[] {
   // The letters c of city and ee of see are as they are said; c of ice, kn of knee and a split vowel are not.
   const isPlain =
     cost < MISLEADING &&

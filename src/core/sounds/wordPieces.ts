@@ -1,4 +1,4 @@
-import { align, type Alignment, type Piece } from './align.ts';
+import { align, type Alignment, type AlignedPiece } from './align.ts';
 import { inAccent, type Accent } from './accents.ts';
 import { FIRST_SOUNDS, GUESSED, IRREGULAR } from './correspondences.ts';
 import { OVERRIDE_BY_WORD } from './overrides.ts';
@@ -8,7 +8,7 @@ import type { Pronunciations } from './pronunciations.ts';
 /** A word as its letters spell it: pieces with their sounds in an accent. */
 export interface WordPieces {
   readonly word: string;
-  readonly pieces: readonly Piece[];
+  readonly pieces: readonly AlignedPiece[];
   /** Stress of each vowel in order: 1 main, 2 second, 0 none; empty when only guessed. */
   readonly stress: readonly number[];
   /** Whether its sounds are known, or were guessed from its letters. */
@@ -60,13 +60,13 @@ export function soundsOf({ pieces }: Pick<WordPieces, 'pieces'>): Phone[] {
 }
 
 /** The piece that makes a word tricky; undefined for a regular one. */
-export function trickyPiece({ pieces }: Pick<WordPieces, 'pieces'>): Piece | undefined {
+export function trickyPiece({ pieces }: Pick<WordPieces, 'pieces'>): AlignedPiece | undefined {
   return pieces.find(({ cost }) => cost >= IRREGULAR);
 }
 
 const stressOf = ({ phones, stress }: Reading) => stress.filter((_, index) => isVowel(phones[index]!));
 
-function divide(word: string, reading: Reading, known: Pronunciations): readonly Piece[] | null {
+function divide(word: string, reading: Reading, known: Pronunciations): readonly AlignedPiece[] | null {
   const pinned = OVERRIDE_BY_WORD.get(word)?.pieces;
   if (pinned) return readPieces(pinned);
   const whole = align(word, reading.phones);
@@ -74,7 +74,7 @@ function divide(word: string, reading: Reading, known: Pronunciations): readonly
   return parts && parts.cost <= (whole?.cost ?? Infinity) + JOINT ? parts.pieces : (whole?.pieces ?? null);
 }
 
-const readPieces = (text: string): Piece[] =>
+const readPieces = (text: string): AlignedPiece[] =>
   text.split(' ').map((part) => {
     const [grapheme, phones] = part.split(':') as [string, string];
     return { grapheme, phones: phones === '-' ? [] : phones.split('+'), cost: 1 };
@@ -105,7 +105,7 @@ const startsWith = (phones: readonly Phone[], first: readonly Phone[]) =>
   first.length > 0 && first.every((phone, index) => phones[index] === phone);
 
 /** An unknown word that is two known ones; kitten is no kit and ten. */
-function compound(word: string, known: Pronunciations): Piece[] | null {
+function compound(word: string, known: Pronunciations): AlignedPiece[] | null {
   if (word.length < SHORTEST_COMPOUND) return null;
   for (let at = SHORTEST_PART; at <= word.length - SHORTEST_PART; at++) {
     if (word[at - 1] === word[at]) continue;
@@ -152,10 +152,10 @@ const ONLY_AT_END = new Set([
 ]);
 
 /** Pieces guessed from the letters alone: the longest grapheme at each place, with the sound that is taught first for it. */
-function guess(word: string): Piece[] {
+function guess(word: string): AlignedPiece[] {
   const split = /^(.*[^aeiou]|)([aeiou])([^aeiouwxy])e(s?)$/.exec(word);
   const splitAt = split && !/[aeiou]$/.test(split[1]!) ? split[1]!.length : -1;
-  const pieces: Piece[] = [];
+  const pieces: AlignedPiece[] = [];
   for (let at = 0; at < word.length;) {
     if (at === splitAt) {
       const grapheme = `${word[at]}_e`;

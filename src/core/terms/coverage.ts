@@ -1,4 +1,4 @@
-import { daysBetween, type CalendarDate } from '../calendar/dates.ts';
+import { type CalendarDate, daysBetween } from '../calendar/index.ts';
 
 /** How often a skill is touched against how often it should be. */
 export interface SkillCoverage {

@@ -1,4 +1,4 @@
-import { addDays, daysBetween, type CalendarDate } from '../calendar/dates.ts';
+import { addDays, type CalendarDate, daysBetween } from '../calendar/index.ts';
 import { skillCoverage, type SkillCoverage } from './coverage.ts';
 
 /** A session by its day and the skills it touches. */

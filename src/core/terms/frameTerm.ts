@@ -1,7 +1,7 @@
-import type { CalendarDate } from '../calendar/dates.ts';
+import type { CalendarDate } from '../calendar/index.ts';
 import { err, ok, type Outcome } from '../outcome.ts';
 import { stepsOf, type School } from './schools.ts';
-import { LANGUAGE_SKILLS, NUMBER_SKILLS } from '../ladders/skills.ts';
+import { LANGUAGE_SKILLS, NUMBER_SKILLS } from '../ladders/index.ts';
 import { checkTerm, mondaysOf, type Term, type TermProblem, type TermSession } from './term.ts';
 
 /** What a new term is planned from: its days, its weekday and time, its school and themes. */

@@ -1,4 +1,4 @@
-import { daysBetween, type CalendarDate } from '../calendar/dates.ts';
+import { type CalendarDate, daysBetween } from '../calendar/index.ts';
 import type { Term } from './term.ts';
 import type { TermActivity, TermPlanInput } from './termPlan.ts';
 import { heldSessions, type WeekRow } from './weekRows.ts';

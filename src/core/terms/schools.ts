@@ -1,5 +1,5 @@
-import { NUMBER_SKILLS } from '../ladders/skills.ts';
-import { readSoundOrder } from '../words/soundOrder.ts';
+import { NUMBER_SKILLS } from '../ladders/index.ts';
+import { readSoundOrder } from '../words/index.ts';
 
 /** Schools of practice for the sequence that runs beside the themes. */
 export const SCHOOLS = ['sounds-first', 'letter-a-week', 'whole-words', 'own-name', 'number-rungs'] as const;

@@ -1,6 +1,5 @@
-import type { CalendarDate } from '../calendar/dates.ts';
-import { graphemesIn } from '../words/soundSequence.ts';
-import type { TaughtOn } from '../words/lineWords.ts';
+import type { CalendarDate } from '../calendar/index.ts';
+import { graphemesIn, type TaughtOn } from '../words/index.ts';
 import { SOUND_SCHOOLS } from './schools.ts';
 import type { Term } from './term.ts';
 import { heldSessions, weekRows } from './weekRows.ts';

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { addDays, daysBetween, weekdayOf } from '../calendar/dates.ts';
+import { addDays, daysBetween, weekdayOf } from '../calendar/index.ts';
 import { coverageView } from './coverageView.ts';
 import { explainPlan, pinConflicts, proposalInput, slotsAhead, type PlannableActivity } from './proposal.ts';
 import { SCHOOLS, spreadSteps, stepsOf } from './schools.ts';

@@ -1,4 +1,4 @@
-import { addDays, daysBetween, weekdayOf, type CalendarDate } from '../calendar/dates.ts';
+import { addDays, type CalendarDate, daysBetween, weekdayOf } from '../calendar/index.ts';
 import type { School } from './schools.ts';
 
 /** Special days, and ranges in which something is other than usual. */

@@ -11,7 +11,7 @@ export type { TermActivity, TermPlan, TermPlanInput };
 export type TermRule = 'rest' | 'repeat' | 'after' | 'light' | 'minutes' | 'perSlot';
 
 /** Why no plan keeps the rules, and which rule to loosen. */
-export interface TermProblem {
+export interface PlanProblem {
   readonly code: 'nothing-fits';
   /** The first rule whose loosening alone lets a plan fit. */
   readonly loosen: TermRule;
@@ -77,7 +77,7 @@ export function planTerm(
   input: TermPlanInput,
   solver: LinearSolver,
   { onProgress, shouldStop }: TermPlanHints = {},
-): Outcome<TermPlan, TermProblem> {
+): Outcome<TermPlan, PlanProblem> {
   const early = isLarge(input) ? searchAt(input, FULL_SEARCH) : relaxAndSearch(input, solver, [FULL_SEARCH])?.early;
   if (early) onProgress?.({ plan: early, bound: isLarge(input) ? null : early.bound });
   if (early && isProved(early)) return ok(early);
@@ -134,7 +134,7 @@ export function planTermBy(
   input: TermPlanInput,
   solver: LinearSolver,
   hints: TermPlanHints = {},
-): Outcome<TermPlan, TermProblem> | null {
+): Outcome<TermPlan, PlanProblem> | null {
   if (way === 'full') return planTerm(input, solver, hints);
   const plan = planTermRestricted(input, solver, hints);
   return plan && ok(plan);

@@ -1,4 +1,4 @@
-import { addDays, type CalendarDate } from '../calendar/dates.ts';
+import { addDays, type CalendarDate } from '../calendar/index.ts';
 import { spreadSteps } from './schools.ts';
 import { sessionDate, type Term, type TermDay, type TermSession, type TermWeek } from './term.ts';
 

@@ -1,6 +1,6 @@
-import { roundTo } from '../numbers/rounding.ts';
-import type { Quantity } from '../expressions/quantity.ts';
-import type { TripleOfQuantities } from '../session/session.ts';
+import { roundTo } from '../numbers/index.ts';
+import type { Quantity } from '../expressions/index.ts';
+import type { TripleOfQuantities } from '../session/index.ts';
 
 /** Minutes corrected by what homes took, with how many answers there were. */
 export interface Calibration {

@@ -1,5 +1,4 @@
-import { roundTo } from '../numbers/rounding.ts';
-import type { Triple } from '../numbers/triple.ts';
+import { roundTo, type Triple } from '../numbers/index.ts';
 
 /** A spread of minutes: mean and variance (the standard deviation squared). */
 export interface Spread {

@@ -1,5 +1,4 @@
-import { roundTo } from '../numbers/rounding.ts';
-import type { Triple } from '../numbers/triple.ts';
+import { roundTo, type Triple } from '../numbers/index.ts';
 
 /** A book by its words, pages and pauses, and how a programme reads. */
 export interface ReadAloudInput {

@@ -1,6 +1,5 @@
-import { roundTo } from '../numbers/rounding.ts';
-import type { Triple } from '../numbers/triple.ts';
-import type { Posture } from '../session/session.ts';
+import { roundTo, type Triple } from '../numbers/index.ts';
+import type { Posture } from '../session/index.ts';
 import { addSpreads, reportSpread, spreadOf, type ReportedSpread } from './minutes.ts';
 
 /** A part with its minutes, as the run sheet counts it. */

@@ -1,8 +1,7 @@
-import { dialValues } from '../session/dial.ts';
+import { dialValues, type Segment, type TripleOfQuantities } from '../session/index.ts';
 import { type Outcome, err, ok } from '../outcome.ts';
-import { type Scope, type ExpressionProblem, evaluateQuantity } from '../expressions/expression.ts';
-import type { Segment, TripleOfQuantities } from '../session/session.ts';
-import type { Triple } from '../numbers/triple.ts';
+import { evaluateQuantity, type ExpressionProblem, type Scope } from '../expressions/index.ts';
+import type { Triple } from '../numbers/index.ts';
 
 const NO_MINUTES: Triple = [0, 0, 0];
 

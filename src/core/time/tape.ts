@@ -1,5 +1,5 @@
-import type { Triple } from '../numbers/triple.ts';
-import type { Posture } from '../session/session.ts';
+import type { Triple } from '../numbers/index.ts';
+import type { Posture } from '../session/index.ts';
 import { addSpreads, EIGHT_IN_TEN, reportSpread, spreadOf, type ReportedSpread } from './minutes.ts';
 
 /** A part as the tape draws it, in minutes from the start. */

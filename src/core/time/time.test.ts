@@ -1,5 +1,4 @@
-import { roundTo } from '../numbers/rounding.ts';
-import type { Triple } from '../numbers/triple.ts';
+import { roundTo, type Triple } from '../numbers/index.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';

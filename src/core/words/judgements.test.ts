@@ -1,13 +1,11 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { EVERYDAY_WORDS } from '../sounds/everydayWords.ts';
-import { packedPronunciations } from '../sounds/pronunciations.ts';
-import { wordPieces } from '../sounds/wordPieces.ts';
+import { EVERYDAY_WORDS, packedPronunciations, wordPieces } from '../sounds/index.ts';
 import { PICTURE_WORDS } from './pictureWords.ts';
 import { readableWord } from './readableWord.ts';
 import { findRhymes } from './rhymes.ts';
 import { isRude, rudeSpans } from './rudeWords.ts';
-import { segmentWord, taughtGraphemes, USUAL_ORDER } from './segment.ts';
+import { segmentWord, taughtGraphemes, USUAL_ORDER } from './segmentWord.ts';
 import { soundBasket } from './soundBasket.ts';
 import { findStarts } from './starts.ts';
 import { countSyllables } from './syllables.ts';

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { knownWords } from '../makers/wordKnowledge.ts';
-import { ACCENTS } from '../sounds/accents.ts';
+import { knownWords } from '../makers/index.ts';
+import { ACCENTS } from '../sounds/index.ts';
 import { checkLineWords, withWordReplaced, wordsOfLine, type WordQuestion } from './lineWords.ts';
 import { PICTURE_WORD } from './pictureWords.ts';
 import { findRhymes } from './rhymes.ts';

@@ -1,11 +1,8 @@
-import type { CalendarDate } from '../calendar/dates.ts';
-import type { Accent } from '../sounds/accents.ts';
-import { FIRST_SOUNDS } from '../sounds/correspondences.ts';
-import type { Phone } from '../sounds/phones.ts';
-import type { Pronunciations } from '../sounds/pronunciations.ts';
+import type { CalendarDate } from '../calendar/index.ts';
+import { type Accent, FIRST_SOUNDS, type Phone, type Pronunciations } from '../sounds/index.ts';
 import { PICTURE_WORD, PICTURE_WORDS } from './pictureWords.ts';
 import { findRhymes } from './rhymes.ts';
-import { segmentWord } from './segment.ts';
+import { segmentWord } from './segmentWord.ts';
 import { findStarts } from './starts.ts';
 
 /** What the words of a line are meant to do. */

@@ -10,7 +10,7 @@ export type WordProblem =
 export const LONGEST_WORD = 60;
 
 /** A word as it is written in a sentence: small, but for I. */
-export const asWritten = (word: string): string => (word === 'i' ? 'I' : word);
+export const asSpelled = (word: string): string => (word === 'i' ? 'I' : word);
 
 /** A word in small letters a to z; a problem names what else it holds. */
 export function readableWord(written: string): Outcome<string, WordProblem> {

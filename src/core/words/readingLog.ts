@@ -1,4 +1,4 @@
-import { daysBetween, type CalendarDate } from '../calendar/dates.ts';
+import { type CalendarDate, daysBetween } from '../calendar/index.ts';
 import { byCodeUnit } from '../ordering.ts';
 import { wordSets, type WordSets } from './wordSets.ts';
 

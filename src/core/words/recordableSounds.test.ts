@@ -1,8 +1,8 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { SOUND_UNITS } from '../sounds/soundUnits.ts';
+import { SOUND_UNITS } from '../sounds/index.ts';
 import { recordableSounds } from './recordableSounds.ts';
-import { USUAL_ORDER } from './segment.ts';
+import { USUAL_ORDER } from './segmentWord.ts';
 
 test('letters that sound alike share one recording, and every early letter has one', () => {
   const sounds = recordableSounds(USUAL_ORDER);

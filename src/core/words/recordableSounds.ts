@@ -1,6 +1,5 @@
-import { FIRST_SOUNDS } from '../sounds/correspondences.ts';
-import { SOUND_UNITS } from '../sounds/soundUnits.ts';
-import { taughtGraphemes, type SoundOrder } from './segment.ts';
+import { FIRST_SOUNDS, SOUND_UNITS } from '../sounds/index.ts';
+import { taughtGraphemes, type SoundOrder } from './segmentWord.ts';
 
 /** A sound that a programme says once for all letters that stand for it. */
 export interface RecordableSound {

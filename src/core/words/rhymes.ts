@@ -1,8 +1,13 @@
 import { byCodeUnit } from '../ordering.ts';
-import type { Accent } from '../sounds/accents.ts';
-import { isVowel, type Phone } from '../sounds/phones.ts';
-import type { Pronunciations } from '../sounds/pronunciations.ts';
-import { readingsInPieces, soundsOf, type WordPieces } from '../sounds/wordPieces.ts';
+import {
+  type Accent,
+  isVowel,
+  type Phone,
+  type Pronunciations,
+  readingsInPieces,
+  soundsOf,
+  type WordPieces,
+} from '../sounds/index.ts';
 
 /** Words by what they rhyme with, in one accent. */
 export interface Rhymes {

@@ -1,7 +1,4 @@
-import type { Accent } from '../sounds/accents.ts';
-import type { Phone } from '../sounds/phones.ts';
-import type { Pronunciations } from '../sounds/pronunciations.ts';
-import { wordPieces } from '../sounds/wordPieces.ts';
+import { type Accent, type Phone, type Pronunciations, wordPieces } from '../sounds/index.ts';
 import { findStarts, firstSound, type SpellingTrap } from './starts.ts';
 
 /** Things at hand for a first sound. */

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { numberSettings } from '../../contracts/numberSettings.ts';
 import { stepsOf } from '../terms/schools.ts';
-import { USUAL_ORDER } from './segment.ts';
+import { USUAL_ORDER } from './segmentWord.ts';
 import { MOST_GROUPS, readSoundOrder, unknownInOrder, writeSoundOrder } from './soundOrder.ts';
 
 test('an order is read as it was written, and is ours where it says nothing', () => {

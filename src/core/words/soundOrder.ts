@@ -1,4 +1,4 @@
-import { USUAL_ORDER, type SoundOrder } from './segment.ts';
+import { USUAL_ORDER, type SoundOrder } from './segmentWord.ts';
 import { graphemesIn } from './soundSequence.ts';
 
 /** Groups of an order, at most; a letter a week has 26. */

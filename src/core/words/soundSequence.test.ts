@@ -1,8 +1,8 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { knownWords } from '../makers/wordKnowledge.ts';
+import { knownWords } from '../makers/index.ts';
 import { PICTURE_WORDS } from './pictureWords.ts';
-import { segmentWord, taughtGraphemes, USUAL_ORDER } from './segment.ts';
+import { segmentWord, taughtGraphemes, USUAL_ORDER } from './segmentWord.ts';
 import { bestNextSound, divideWords, graphemesIn, openedBySteps } from './soundSequence.ts';
 
 const { known, accent } = knownWords({ accent: 'gb' });

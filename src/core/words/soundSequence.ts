@@ -1,7 +1,5 @@
-import type { Accent } from '../sounds/accents.ts';
-import { FIRST_SOUNDS } from '../sounds/correspondences.ts';
-import type { Pronunciations } from '../sounds/pronunciations.ts';
-import { lackingGraphemes, segmentWord, type SegmentedWord } from './segment.ts';
+import { type Accent, FIRST_SOUNDS, type Pronunciations } from '../sounds/index.ts';
+import { lackingGraphemes, segmentWord, type SegmentedWord } from './segmentWord.ts';
 
 /** A step of a sequence of sounds, and what it opens. */
 export interface SoundStep {

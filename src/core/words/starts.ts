@@ -1,8 +1,12 @@
-import { FIRST_SOUNDS } from '../sounds/correspondences.ts';
-import type { Accent } from '../sounds/accents.ts';
-import { shown, type Phone } from '../sounds/phones.ts';
-import type { Pronunciations } from '../sounds/pronunciations.ts';
-import { readingsInPieces, type WordPieces } from '../sounds/wordPieces.ts';
+import {
+  type Accent,
+  FIRST_SOUNDS,
+  type Phone,
+  type Pronunciations,
+  readingsInPieces,
+  shown,
+  type WordPieces,
+} from '../sounds/index.ts';
 
 /** Why the letter of a word misleads: it starts with this letter, but with that sound. */
 export interface SpellingTrap {

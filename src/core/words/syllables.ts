@@ -1,6 +1,5 @@
 import { syllable } from 'syllable';
-import { syllablesIn } from '../sounds/phones.ts';
-import type { Pronunciations } from '../sounds/pronunciations.ts';
+import { type Pronunciations, syllablesIn } from '../sounds/index.ts';
 
 /** A word's parts to clap. */
 export interface SyllableCount {

@@ -1,10 +1,7 @@
-import { isVowel } from '../sounds/phones.ts';
-import type { Accent } from '../sounds/accents.ts';
-import type { Pronunciations } from '../sounds/pronunciations.ts';
-import { wordPieces, type WordPieces } from '../sounds/wordPieces.ts';
+import { type Accent, isVowel, type Pronunciations, wordPieces, type WordPieces } from '../sounds/index.ts';
 import { PICTURE_WORD } from './pictureWords.ts';
 import { isRude } from './rudeWords.ts';
-import { segmentWord, taughtGraphemes, type SoundOrder } from './segment.ts';
+import { segmentWord, taughtGraphemes, type SoundOrder } from './segmentWord.ts';
 
 /** Shapes of words by their pieces: consonant and vowel pieces in order. */
 export const WORD_SHAPES = ['vc', 'cvc', 'ccvc', 'cvcc', 'any'] as const;

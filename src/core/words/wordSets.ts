@@ -1,4 +1,4 @@
-import { addDays, type CalendarDate } from '../calendar/dates.ts';
+import { addDays, type CalendarDate } from '../calendar/index.ts';
 import { byCodeUnit } from '../ordering.ts';
 
 /** The words in order, how many at a time, and what was read when. */

@@ -1,4 +1,4 @@
-import { INKS, type Drawing, type Shape } from '../../core/page/drawing.ts';
+import { type Drawing, INKS, type Shape } from '../../core/page/index.ts';
 
 interface DrawingViewProps {
   readonly drawing: Drawing;

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { useFormContext, useWatch } from 'react-hook-form';
-import { proposedBy } from '../../core/materials/thing.ts';
+import { proposedBy } from '../../core/materials/index.ts';
 import { allergenWord } from '../../messages/allergens.ts';
 import { RULE_NAMES } from '../../messages/cautions.ts';
 

@@ -1,4 +1,4 @@
-import { emptyScript } from '../../core/session/plainSegment.ts';
+import { emptyScript } from '../../core/session/index.ts';
 import { formFields, type EntryField } from '../../contracts/entryField.ts';
 import { ENTRY_SCHEMAS, type EntryKind } from '../../contracts/shelfEntries.ts';
 

@@ -1,8 +1,6 @@
 import { useEffect, useState } from 'react';
-import type { Basket } from '../../core/homes/basket.ts';
+import type { CountedThing, FeasibleActivity, Inventory, UsefulThings } from '../../core/homes/index.ts';
 import { skillWords } from '../../messages/skills.ts';
-import type { FeasibleActivity } from '../../core/homes/feasibleActivities.ts';
-import type { Inventory, CountedThing } from '../../core/homes/inventory.ts';
 
 interface BasketPanelProps extends Pick<Inventory, 'things'> {
   readonly activities: readonly FeasibleActivity[];
@@ -52,11 +50,11 @@ function useBasket({
   things: readonly CountedThing[];
   youngestMonths: number;
 }) {
-  const [basket, setBasket] = useState<Basket | null>(null);
+  const [basket, setBasket] = useState<UsefulThings | null>(null);
   useEffect(() => {
     setBasket(null);
     const worker = new Worker(new URL('../../workers/basket.ts', import.meta.url), { type: 'module' });
-    worker.onmessage = ({ data }: MessageEvent<Basket>) => setBasket(data);
+    worker.onmessage = ({ data }: MessageEvent<UsefulThings>) => setBasket(data);
     worker.postMessage({ activities, things, youngestMonths });
     return () => worker.terminate();
   }, [activities, things, youngestMonths]);

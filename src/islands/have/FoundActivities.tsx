@@ -1,6 +1,5 @@
-import type { Doable, FeasibleActivity } from '../../core/homes/feasibleActivities.ts';
+import type { CountedThing, Doable, FeasibleActivity } from '../../core/homes/index.ts';
 import { skillWords } from '../../messages/skills.ts';
-import type { CountedThing } from '../../core/homes/inventory.ts';
 
 interface FoundActivitiesProps {
   readonly found: readonly Doable[];

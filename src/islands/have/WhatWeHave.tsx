@@ -1,9 +1,7 @@
 import { useMemo, useState } from 'react';
 import { ALLERGENS } from '../../contracts/cautions.ts';
-import { householdOn } from '../../core/homes/household.ts';
-import { activitiesFor, type Inventory } from '../../core/homes/inventory.ts';
-import { countHomes, doableNow } from '../../core/homes/feasibleActivities.ts';
-import type { StockItem } from '../../core/materials/fitting.ts';
+import { activitiesFor, countHomes, doableNow, householdOn, type Inventory } from '../../core/homes/index.ts';
+import type { StockItem } from '../../core/materials/index.ts';
 import { FoundActivities } from './FoundActivities.tsx';
 import { BasketPanel } from './BasketPanel.tsx';
 

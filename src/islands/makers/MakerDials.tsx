@@ -1,7 +1,7 @@
 import { dialHint, dialLabel } from '../../messages/makers.ts';
-import type { MakerValues } from '../../core/session/makerSource.ts';
+import type { MakerValues } from '../../core/session/index.ts';
 import { useEffect, useState } from 'react';
-import { dialsOf, type Maker, type MakerDial } from '../../core/makers/maker.ts';
+import { dialsOf, type Maker, type MakerDial } from '../../core/makers/index.ts';
 
 interface MakerDialsProps {
   readonly maker: Maker;

@@ -1,14 +1,10 @@
 import { authorSpeech } from '../../messages/speeches.ts';
-import { LEVELS, type LevelName } from '../../core/session/levelName.ts';
-import type { MakerOutput } from '../../core/makers/makerOutput.ts';
-import type { MakerSettings, MakerValues } from '../../core/session/makerSource.ts';
+import { type LevelName, LEVELS, type MakerSettings, type MakerValues } from '../../core/session/index.ts';
+import { type MakerOutput, runMaker, soundsSaid } from '../../core/makers/index.ts';
 import { useState } from 'react';
-import { cautionsOverAges } from '../../core/cautions/cautions.ts';
-import type { CautionPolicy } from '../../core/cautions/rules.ts';
-import type { Drawing } from '../../core/page/drawing.ts';
-import { runMaker } from '../../core/makers/maker.ts';
+import { type CautionPolicy, cautionsOverAges } from '../../core/cautions/index.ts';
+import type { Drawing } from '../../core/page/index.ts';
 import { findMaker } from '../../makers/index.ts';
-import { soundsSaid } from '../../core/makers/soundsSaid.ts';
 import { HeardSounds } from '../sounds/HeardSounds.tsx';
 import { ADULT_DECIDES, describeCaution } from '../../messages/cautions.ts';
 import { describeMakerProblem, makerAbout, makerTitle } from '../../messages/makers.ts';

@@ -1,7 +1,7 @@
 import { askServer } from '../ui/askServer.ts';
-import type { MakerSettings, MakerValues } from '../../core/session/makerSource.ts';
+import type { MakerSettings, MakerValues } from '../../core/session/index.ts';
 import { useState } from 'react';
-import type { Maker } from '../../core/makers/maker.ts';
+import type { Maker } from '../../core/makers/index.ts';
 
 interface ToSessionProps {
   readonly maker: Maker;

@@ -1,9 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
-import { runMaker, type Maker } from '../../core/makers/maker.ts';
-import type { MakerOutput } from '../../core/makers/makerOutput.ts';
+import { type Maker, type MakerOutput, runMaker } from '../../core/makers/index.ts';
 import type { Outcome } from '../../core/outcome.ts';
-import type { MakerProblem } from '../../core/session/makerProblem.ts';
-import type { MakerSettings, MakerValues } from '../../core/session/makerSource.ts';
+import type { MakerProblem, MakerSettings, MakerValues } from '../../core/session/index.ts';
 import { describeMakerProblem } from '../../messages/makers.ts';
 import { authorSpeech } from '../../messages/speeches.ts';
 

@@ -1,9 +1,7 @@
 import { askServer } from '../ui/askServer.ts';
-import { plainSegment } from '../../core/session/plainSegment.ts';
+import { type Edit, plainSegment, type Session } from '../../core/session/index.ts';
 import MiniSearch from 'minisearch';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import type { Edit } from '../../core/session/edit.ts';
-import type { Session } from '../../core/session/session.ts';
 import type { Addable } from '../../contracts/bench.ts';
 import { newId } from '../autosave/newId.ts';
 

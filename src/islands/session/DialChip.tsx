@@ -1,4 +1,4 @@
-import { isNumberDial, type ChoiceDial, type Dial, type NumberDial } from '../../core/session/dial.ts';
+import { type ChoiceDial, type Dial, isNumberDial, type NumberDial } from '../../core/session/index.ts';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 
 interface DialChipProps {

@@ -1,6 +1,6 @@
-import type { ThingsByKey } from '../../core/materials/thing.ts';
-import type { Finding } from '../../core/checks/finding.ts';
-import type { Edit } from '../../core/session/edit.ts';
+import type { ThingsByKey } from '../../core/materials/index.ts';
+import type { Finding } from '../../core/checks/index.ts';
+import type { Edit } from '../../core/session/index.ts';
 import { describeFinding } from '../../messages/findings.ts';
 
 interface FindingNoteProps {

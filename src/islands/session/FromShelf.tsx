@@ -1,7 +1,6 @@
 import { askServer } from '../ui/askServer.ts';
 import { useState } from 'react';
-import type { Edit } from '../../core/session/edit.ts';
-import type { Segment } from '../../core/session/session.ts';
+import type { Edit, Segment } from '../../core/session/index.ts';
 
 interface FromShelfProps {
   readonly segment: Segment;

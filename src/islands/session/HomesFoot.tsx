@@ -1,10 +1,10 @@
-import { daysAhead } from '../../core/calendar/preparation.ts';
-import type { ThingsByKey } from '../../core/materials/thing.ts';
+import { daysAhead } from '../../core/calendar/index.ts';
+import type { ThingsByKey } from '../../core/materials/index.ts';
 import { useState } from 'react';
-import type { HomeVerdict, SessionJudgement } from '../../core/checks/judgeSession.ts';
-import type { HomeState } from '../../core/homes/readiness.ts';
-import { materialsOrNone, type ComposedSession } from '../../core/guide/composition.ts';
-import type { Session } from '../../core/session/session.ts';
+import type { HomeVerdict, SessionJudgement } from '../../core/checks/index.ts';
+import type { HomeState } from '../../core/homes/index.ts';
+import { type ComposedSession, materialsOrNone } from '../../core/guide/index.ts';
+import type { Session } from '../../core/session/index.ts';
 import { leadWords } from '../../messages/dates.ts';
 import { countOutcomes, countThing, describeDifferences, OUTCOME_WORDS } from '../../messages/fits.ts';
 

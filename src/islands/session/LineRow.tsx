@@ -1,11 +1,9 @@
-import { LINE_KINDS, type LineKind } from '../../core/session/line.ts';
+import { type Edit, LINE_KINDS, type LineKind, type Segment } from '../../core/session/index.ts';
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { lazy, Suspense, useState, type ButtonHTMLAttributes, type KeyboardEvent } from 'react';
-import type { ComposedLine } from '../../core/guide/composition.ts';
-import type { Edit } from '../../core/session/edit.ts';
-import type { Segment } from '../../core/session/session.ts';
-import type { Piece } from '../../core/expressions/template.ts';
+import type { ComposedLine } from '../../core/guide/index.ts';
+import type { TextPiece } from '../../core/expressions/index.ts';
 import { DialChip } from './DialChip.tsx';
 import type { WordChecks } from './WordCheck.tsx';
 import { newId } from '../autosave/newId.ts';
@@ -162,7 +160,7 @@ function KindWord({
 }
 
 interface PieceViewProps {
-  readonly piece: Piece;
+  readonly piece: TextPiece;
   readonly segment: Segment;
   readonly mayWrite: boolean;
   readonly onEdit: (edit: Edit) => void;

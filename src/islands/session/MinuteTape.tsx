@@ -3,8 +3,8 @@ import { SortableContext, horizontalListSortingStrategy, useSortable } from '@dn
 import { CSS } from '@dnd-kit/utilities';
 import { movingWords } from '../moving/movingWords.ts';
 import { useMoveSensors } from '../moving/useMoveSensors.ts';
-import type { Segment } from '../../core/session/session.ts';
-import type { Tape, TapeSegment } from '../../core/time/tape.ts';
+import type { Segment } from '../../core/session/index.ts';
+import type { Tape, TapeSegment } from '../../core/time/index.ts';
 
 interface MinuteTapeProps {
   readonly tape: Tape;

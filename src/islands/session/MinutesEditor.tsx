@@ -1,9 +1,6 @@
-import { dialValues } from '../../core/session/dial.ts';
-import type { Quantity } from '../../core/expressions/quantity.ts';
+import { dialValues, type Edit, type Segment } from '../../core/session/index.ts';
+import { evaluateQuantity, type Quantity } from '../../core/expressions/index.ts';
 import { useState } from 'react';
-import { evaluateQuantity } from '../../core/expressions/expression.ts';
-import type { Edit } from '../../core/session/edit.ts';
-import type { Segment } from '../../core/session/session.ts';
 import { describeExpressionProblem } from '../../messages/expressions.ts';
 
 const PARTS = [

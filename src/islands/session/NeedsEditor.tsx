@@ -1,14 +1,8 @@
-import { dialValues } from '../../core/session/dial.ts';
-import type { Need } from '../../core/materials/need.ts';
-import type { Quantity } from '../../core/expressions/quantity.ts';
-import { amountFor } from '../../core/materials/amount.ts';
-import { namesOf, type ThingsByKey } from '../../core/materials/thing.ts';
-import { amountAtLevel } from '../../core/session/asWrittenScope.ts';
+import { amountAtLevel, dialValues, type Edit, type Segment } from '../../core/session/index.ts';
+import { amountFor, namesOf, type Need, type ThingsByKey } from '../../core/materials/index.ts';
+import { evaluateQuantity, type Quantity, roundUp } from '../../core/expressions/index.ts';
 import { countThing } from '../../messages/fits.ts';
 import { useId, useState } from 'react';
-import type { Edit } from '../../core/session/edit.ts';
-import { evaluateQuantity, roundUp } from '../../core/expressions/expression.ts';
-import type { Segment } from '../../core/session/session.ts';
 import { describeExpressionProblem } from '../../messages/expressions.ts';
 
 interface NeedsEditorProps {

@@ -1,7 +1,5 @@
-import { agesFromYears, agesInYears } from '../../core/session/ages.ts';
-import type { Edit } from '../../core/session/edit.ts';
-import type { Session } from '../../core/session/session.ts';
-import type { Tape } from '../../core/time/tape.ts';
+import { agesFromYears, agesInYears, type Edit, type Session } from '../../core/session/index.ts';
+import type { Tape } from '../../core/time/index.ts';
 import { dayInWords } from '../../messages/dates.ts';
 import { SaveStatus } from '../autosave/SaveStatus.tsx';
 import type { Keeping } from '../autosave/useAutosave.ts';

@@ -1,17 +1,14 @@
 import { useEffect, useRef, useState } from 'react';
-import type { Edit } from '../../core/session/edit.ts';
-import type { Line } from '../../core/session/line.ts';
-import type { Segment } from '../../core/session/session.ts';
-import type { Accent } from '../../core/sounds/accents.ts';
-import { SOUND_UNITS } from '../../core/sounds/soundUnits.ts';
+import type { Edit, Line, Segment } from '../../core/session/index.ts';
+import { type Accent, SOUND_UNITS } from '../../core/sounds/index.ts';
 import {
-  WORD_AIMS,
-  withWordReplaced,
   type CheckedLine,
   type TaughtOn,
+  withWordReplaced,
+  WORD_AIMS,
   type WordAim,
   type WordFinding,
-} from '../../core/words/lineWords.ts';
+} from '../../core/words/index.ts';
 import { AIM_WORDS, describeCheckedWords, describeWordFinding } from '../../messages/lineWords.ts';
 
 /** What words are checked by: the day of the session, what is taught when, and how words are said. */

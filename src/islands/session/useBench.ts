@@ -1,7 +1,6 @@
 import { useMemo, useState } from 'react';
-import { composeSession } from '../../core/guide/composition.ts';
-import { applyEdit, type Edit } from '../../core/session/edit.ts';
-import type { Segment, Session } from '../../core/session/session.ts';
+import { composeSession } from '../../core/guide/index.ts';
+import { applyEdit, type Edit, type Segment, type Session } from '../../core/session/index.ts';
 import { err } from '../../core/outcome.ts';
 import { describeEditProblem } from '../../messages/edits.ts';
 import { useHistory } from '../autosave/useHistory.ts';

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
-import { judgeSession, type JudgedAgainst, type SessionJudgement } from '../../core/checks/judgeSession.ts';
-import type { Session } from '../../core/session/session.ts';
+import { type JudgedAgainst, judgeSession, type SessionJudgement } from '../../core/checks/index.ts';
+import type { Session } from '../../core/session/index.ts';
 import type { JudgeAnswer, JudgeQuestion } from '../../workers/judge.ts';
 
 interface Judged {

@@ -1,10 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
 import { LONGEST_SONG, songAddress, type SongQuestion } from '../../contracts/song.ts';
-import { songLine } from '../../core/page/tunePage.ts';
-import { readMelodyLine } from '../../core/songs/melody.ts';
-import type { PlacedLine } from '../../core/songs/placeWords.ts';
-import { findTune, TUNES } from '../../core/songs/tunes.ts';
-import type { Accent } from '../../core/sounds/accents.ts';
+import { songLine } from '../../core/page/index.ts';
+import { findTune, type PlacedLine, readMelodyLine, TUNES } from '../../core/songs/index.ts';
+import type { Accent } from '../../core/sounds/index.ts';
 import { lineVerdict } from '../../messages/tunes.ts';
 import { DrawingView } from '../drawing/DrawingView.tsx';
 import { playTune } from './playTune.ts';

@@ -1,4 +1,4 @@
-import type { MelodyNote } from '../../core/songs/melody.ts';
+import type { MelodyNote } from '../../core/songs/index.ts';
 
 /** Seconds of a beat: a pace at which a child sings along. */
 const SECONDS_A_BEAT = 0.5;

@@ -1,4 +1,4 @@
-import type { SaidSound } from '../../core/makers/soundsSaid.ts';
+import type { SaidSound } from '../../core/makers/index.ts';
 import { SoundPlayer } from './SoundPlayer.tsx';
 
 /** The sounds that are said here, in the programme's own voice; nothing where none of them is recorded. */

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { RECORDING_RATE } from '../../core/sounds/levelRecording.ts';
+import { RECORDING_RATE } from '../../core/sounds/index.ts';
 
 /** Seconds until a recording ends by itself; what is silent in it is cut off afterwards. */
 const LONGEST_SECONDS = 3;

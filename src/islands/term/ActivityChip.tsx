@@ -1,5 +1,5 @@
 import type { KeyboardEvent } from 'react';
-import type { PlanReason } from '../../core/terms/proposal.ts';
+import type { PlanReason } from '../../core/terms/index.ts';
 import { describePlanReason } from '../../messages/term.ts';
 
 interface ActivityChipProps {

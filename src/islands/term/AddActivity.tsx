@@ -1,8 +1,6 @@
 import MiniSearch from 'minisearch';
 import { useMemo, useState } from 'react';
-import type { TermEdit } from '../../core/terms/termEdit.ts';
-import type { TermSession } from '../../core/terms/term.ts';
-import type { WeekRow } from '../../core/terms/weekRows.ts';
+import type { TermEdit, TermSession, WeekRow } from '../../core/terms/index.ts';
 import { skillWords } from '../../messages/skills.ts';
 import type { TermProps } from './termTypes.ts';
 

@@ -1,8 +1,7 @@
 import { PANEL } from './panelLook.ts';
 import { useState, type FormEvent } from 'react';
-import type { TermEdit } from '../../core/terms/termEdit.ts';
-import { isCalendarDate } from '../../core/calendar/dates.ts';
-import { DAY_KINDS, type DayKind, type Term, type TermDay } from '../../core/terms/term.ts';
+import { DAY_KINDS, type DayKind, type Term, type TermDay, type TermEdit } from '../../core/terms/index.ts';
+import { isCalendarDate } from '../../core/calendar/index.ts';
 import { DAY_KIND_WORDS, shortDay } from '../../messages/term.ts';
 import { newId } from '../autosave/newId.ts';
 

@@ -1,7 +1,6 @@
 import { PANEL } from './panelLook.ts';
-import { LANGUAGE_SKILLS, NUMBER_SKILLS, OTHER_SKILLS } from '../../core/ladders/skills.ts';
-import type { TermEdit } from '../../core/terms/termEdit.ts';
-import type { Term } from '../../core/terms/term.ts';
+import { LANGUAGE_SKILLS, NUMBER_SKILLS, OTHER_SKILLS } from '../../core/ladders/index.ts';
+import type { Term, TermEdit } from '../../core/terms/index.ts';
 import { skillWords } from '../../messages/skills.ts';
 
 interface RulesPanelProps {

@@ -1,7 +1,5 @@
 import { PANEL } from './panelLook.ts';
-import { SCHOOLS, type School } from '../../core/terms/schools.ts';
-import type { TermEdit } from '../../core/terms/termEdit.ts';
-import type { Term } from '../../core/terms/term.ts';
+import { type School, SCHOOLS, type Term, type TermEdit } from '../../core/terms/index.ts';
 import { SCHOOL_WORDS } from '../../messages/term.ts';
 
 interface SequencePanelProps {

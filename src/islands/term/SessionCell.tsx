@@ -1,9 +1,7 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { useState } from 'react';
-import type { PlanReason } from '../../core/terms/proposal.ts';
-import type { TermEdit } from '../../core/terms/termEdit.ts';
-import type { PlannedSession, WeekRow } from '../../core/terms/weekRows.ts';
+import type { PlannedSession, PlanReason, TermEdit, WeekRow } from '../../core/terms/index.ts';
 import { ActivityChip } from './ActivityChip.tsx';
 import { AddActivity } from './AddActivity.tsx';
 import { SessionFacts } from './SessionFacts.tsx';

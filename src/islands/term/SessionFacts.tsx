@@ -1,8 +1,6 @@
 import { askServer } from '../ui/askServer.ts';
 import { useState } from 'react';
-import type { TermEdit } from '../../core/terms/termEdit.ts';
-import type { TermSession } from '../../core/terms/term.ts';
-import type { WeekRow } from '../../core/terms/weekRows.ts';
+import type { TermEdit, TermSession, WeekRow } from '../../core/terms/index.ts';
 import { WEEKDAY_WORDS } from '../../messages/dates.ts';
 import type { TermProps } from './termTypes.ts';
 

@@ -1,4 +1,4 @@
-import { LANGUAGE_SKILLS, NUMBER_SKILLS, OTHER_SKILLS } from '../../core/ladders/skills.ts';
+import { LANGUAGE_SKILLS, NUMBER_SKILLS, OTHER_SKILLS } from '../../core/ladders/index.ts';
 import { skillWords } from '../../messages/skills.ts';
 
 const GROUPS = [NUMBER_SKILLS, LANGUAGE_SKILLS, OTHER_SKILLS] as const;

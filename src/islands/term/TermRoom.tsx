@@ -1,11 +1,16 @@
-import { SOUND_SCHOOLS } from '../../core/terms/schools.ts';
+import {
+  countAims,
+  heldSessions,
+  pinConflicts,
+  proposalInput,
+  slotsAhead,
+  SOUND_SCHOOLS,
+  type Term,
+  touchedSessions,
+} from '../../core/terms/index.ts';
 import { DndContext, closestCenter, pointerWithin, type CollisionDetection, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, rectSwappingStrategy } from '@dnd-kit/sortable';
 import { useMemo, useState, type ReactNode } from 'react';
-import { pinConflicts, proposalInput, slotsAhead } from '../../core/terms/proposal.ts';
-import type { Term } from '../../core/terms/term.ts';
-import { countAims, touchedSessions } from '../../core/terms/touchedSessions.ts';
-import { heldSessions } from '../../core/terms/weekRows.ts';
 import { SCHOOL_WORDS, describePinConflict, describePlaced } from '../../messages/term.ts';
 import { SaveBanner } from '../autosave/SaveBanner.tsx';
 import { SaveStatus } from '../autosave/SaveStatus.tsx';

@@ -1,7 +1,4 @@
-import type { PlanReason } from '../../core/terms/proposal.ts';
-import type { TermEdit } from '../../core/terms/termEdit.ts';
-import type { WeekRow } from '../../core/terms/weekRows.ts';
-import type { TermSession } from '../../core/terms/term.ts';
+import type { PlanReason, TermEdit, TermSession, WeekRow } from '../../core/terms/index.ts';
 import { describeWeekNote, shortDay } from '../../messages/term.ts';
 import { newId } from '../autosave/newId.ts';
 import { SessionCell } from './SessionCell.tsx';

@@ -6,7 +6,7 @@ import {
   type TermPlan,
   type TermPlanInput,
   type TermProgress,
-} from '../../core/terms/termPlan.ts';
+} from '../../core/terms/index.ts';
 import { describeNothingFits } from '../../messages/term.ts';
 import type { TermPlanMessage, TermPlanTask } from '../../workers/termPlan.ts';
 

@@ -1,7 +1,5 @@
-import type { TouchedSession } from '../../core/terms/coverageView.ts';
-import type { PlannableActivity } from '../../core/terms/proposal.ts';
-import type { Term } from '../../core/terms/term.ts';
-import type { DueItem } from '../../core/calendar/dueItems.ts';
+import type { PlannableActivity, Term, TouchedSession } from '../../core/terms/index.ts';
+import type { DueItem } from '../../core/calendar/index.ts';
 
 interface TermShelfBook {
   readonly key: string;

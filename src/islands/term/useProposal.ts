@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import type { TermPlan, TermPlanInput } from '../../core/terms/termPlan.ts';
+import type { TermPlan, TermPlanInput } from '../../core/terms/index.ts';
 import { startPlanners } from './planners.ts';
 
 export interface Proposal {

@@ -1,7 +1,5 @@
 import { useMemo } from 'react';
-import { explainPlan } from '../../core/terms/proposal.ts';
-import { applyTermEdit } from '../../core/terms/termEdit.ts';
-import { weekRows } from '../../core/terms/weekRows.ts';
+import { applyTermEdit, explainPlan, weekRows } from '../../core/terms/index.ts';
 import { describeTermProblem } from '../../messages/term.ts';
 import { useHistory } from '../autosave/useHistory.ts';
 import type { TermProps } from './termTypes.ts';

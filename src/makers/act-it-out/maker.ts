@@ -1,12 +1,16 @@
 import { listOf, type MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inRow } from '../../core/page/drawing.ts';
-import { wordCard } from '../../core/page/pieces.ts';
-import { labelled } from '../../core/page/pictures.ts';
-import { numberOf, refuseList, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout } from '../../core/makers/makerOutput.ts';
-import { inOwn, readWords } from '../../core/makers/ownWords.ts';
-import { readNumbers } from '../../core/makers/readNumbers.ts';
+import { inRow, labelled, wordCard } from '../../core/page/index.ts';
+import {
+  inOwn,
+  lasting,
+  linesAbout,
+  type Maker,
+  numberOf,
+  readNumbers,
+  readOwnWords,
+  refuseList,
+} from '../../core/makers/index.ts';
 
 /** A story acted by who is there: roles, a few scenes, and the line that everybody says. */
 export const maker: Maker = {
@@ -21,7 +25,7 @@ export const maker: Maker = {
     { kind: 'list', name: 'pages', value: '' },
   ],
   make(values, _settings, say) {
-    const roles = readWords(String(values.roles), { dial: 'roles', least: 2, most: 6 });
+    const roles = readOwnWords(String(values.roles), { dial: 'roles', least: 2, most: 6 });
     if (!roles.ok) return roles;
     const scenes = numberOf(values, 'scenes');
     const players = numberOf(values, 'players');

@@ -1,14 +1,9 @@
 import { listOf, type MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inGrid, type Drawing, type Shape } from '../../core/page/drawing.ts';
-import { framedCard } from '../../core/page/pieces.ts';
-import { CAP_HEIGHT, fittingSize } from '../../core/page/text.ts';
-import { SOUND_UNIT, type SoundUnit } from '../../core/sounds/soundUnits.ts';
-import { PICTURE_WORD } from '../../core/words/pictureWords.ts';
-import { type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, usedUp } from '../../core/makers/makerOutput.ts';
-import { sheetsNeeded } from '../../core/makers/makerPages.ts';
-import { inOwn } from '../../core/makers/ownWords.ts';
+import { CAP_HEIGHT, type Drawing, fittingSize, framedCard, inGrid, type Shape } from '../../core/page/index.ts';
+import { SOUND_UNIT, type SoundUnit } from '../../core/sounds/index.ts';
+import { PICTURE_WORD } from '../../core/words/index.ts';
+import { inOwn, lasting, linesAbout, type Maker, sheetsNeeded, usedUp } from '../../core/makers/index.ts';
 
 const ALPHABET = [...'abcdefghijklmnopqrstuvwxyz'];
 const CARD = { width: 45, height: 52 };

@@ -1,12 +1,16 @@
 import { listOf, type Message, type MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inColumn, inRow } from '../../core/page/drawing.ts';
-import { counters } from '../../core/page/pieces.ts';
-import { labelled } from '../../core/page/pictures.ts';
-import { counterSwaps } from '../../core/makers/counterSwaps.ts';
-import { refuse, refuseList, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, usedUp } from '../../core/makers/makerOutput.ts';
-import { readNumbers } from '../../core/makers/readNumbers.ts';
+import { counters, inColumn, inRow, labelled } from '../../core/page/index.ts';
+import {
+  counterSwaps,
+  lasting,
+  linesAbout,
+  type Maker,
+  readNumbers,
+  refuse,
+  refuseList,
+  usedUp,
+} from '../../core/makers/index.ts';
 
 const named = (number: number): Message => ({ key: 'makers/number', values: { number } });
 

@@ -1,9 +1,7 @@
 import { listOf, type Message, type MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inColumn, inRow } from '../../core/page/drawing.ts';
-import { emptyTable, labelled } from '../../core/page/pictures.ts';
-import { numberOf, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, usedUp } from '../../core/makers/makerOutput.ts';
+import { emptyTable, inColumn, inRow, labelled } from '../../core/page/index.ts';
+import { lasting, linesAbout, type Maker, numberOf, usedUp } from '../../core/makers/index.ts';
 
 /** Things that are weighed, from what a kitchen and a nursery have. */
 const WEIGHED = ['spoon', 'toy-car', 'potato', 'shoe', 'apple', 'wooden-spoon', 'sponge', 'clothes-peg'] as const;

@@ -1,8 +1,7 @@
 import type { MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import type { Drawing, Shape } from '../../core/page/drawing.ts';
-import { numberOf, refuse, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout } from '../../core/makers/makerOutput.ts';
+import type { Drawing, Shape } from '../../core/page/index.ts';
+import { lasting, linesAbout, type Maker, numberOf, refuse } from '../../core/makers/index.ts';
 
 /** A balance made from a coat hanger, with things weighed in counters. */
 export const maker: Maker = {

@@ -1,9 +1,7 @@
 import { listOf, type Message, type MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inColumn, inRow } from '../../core/page/drawing.ts';
-import { labelled } from '../../core/page/pictures.ts';
-import { refuse, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout } from '../../core/makers/makerOutput.ts';
+import { inColumn, inRow, labelled } from '../../core/page/index.ts';
+import { lasting, linesAbout, type Maker, refuse } from '../../core/makers/index.ts';
 
 /** Things that have three uses each and need nothing else; each has its uses in the catalogue. */
 const THINGS = [

@@ -1,8 +1,7 @@
 import { listOf, type MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import type { Drawing, Shape } from '../../core/page/drawing.ts';
-import { numberOf, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout } from '../../core/makers/makerOutput.ts';
+import type { Drawing, Shape } from '../../core/page/index.ts';
+import { lasting, linesAbout, type Maker, numberOf } from '../../core/makers/index.ts';
 
 const STEPS = [2, 5, 10];
 

@@ -1,17 +1,21 @@
 import { listOf, type MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inGrid } from '../../core/page/drawing.ts';
-import { framedCard, wordCard } from '../../core/page/pieces.ts';
-import { pictureCard } from '../../core/page/wordDrawings.ts';
-import { isVowel } from '../../core/sounds/phones.ts';
-import { soundsOf, wordPieces } from '../../core/sounds/wordPieces.ts';
-import { spokenPieces } from '../../core/sounds/spokenPieces.ts';
-import { PICTURE_WORD } from '../../core/words/pictureWords.ts';
-import { lasting, linesAbout, lineWriters, usedUp } from '../../core/makers/makerOutput.ts';
-import { sheetsNeeded } from '../../core/makers/makerPages.ts';
-import { refuseList, type Maker } from '../../core/makers/maker.ts';
-import { inOwn } from '../../core/makers/ownWords.ts';
-import { knownWords, readSpellable, wordsIn } from '../../core/makers/wordKnowledge.ts';
+import { framedCard, inGrid, pictureCard, wordCard } from '../../core/page/index.ts';
+import { isVowel, soundsOf, spokenPieces, wordPieces } from '../../core/sounds/index.ts';
+import { PICTURE_WORD } from '../../core/words/index.ts';
+import {
+  inOwn,
+  knownWords,
+  lasting,
+  linesAbout,
+  lineWriters,
+  type Maker,
+  readSpellable,
+  refuseList,
+  sheetsNeeded,
+  usedUp,
+  wordsIn,
+} from '../../core/makers/index.ts';
 
 /** What is done with a word that was said in pieces, by the name of its sentences; some have words of their own. */
 const KINDS: Readonly<Record<string, { readonly key: string; readonly words?: readonly string[] }>> = {

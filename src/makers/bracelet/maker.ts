@@ -1,10 +1,16 @@
 import { listOf, type Message, type MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import type { Drawing, Shape } from '../../core/page/drawing.ts';
-import { inkNamed } from '../../core/page/pictures.ts';
-import { numberOf, refuse, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, usedUp } from '../../core/makers/makerOutput.ts';
-import { inOwn, readWords } from '../../core/makers/ownWords.ts';
+import { type Drawing, inkNamed, type Shape } from '../../core/page/index.ts';
+import {
+  inOwn,
+  lasting,
+  linesAbout,
+  type Maker,
+  numberOf,
+  readOwnWords,
+  refuse,
+  usedUp,
+} from '../../core/makers/index.ts';
 
 /** So much longer than the wrist, so that it goes over the hand. */
 const EASE_MM = 15;
@@ -29,7 +35,7 @@ export const maker: Maker = {
       .split(/[\s,]+/)
       .filter(Boolean);
     const kinds = [...new Set(unit)];
-    const read = readWords(kinds.join(', '), { dial: 'unit', least: 2, most: 4 });
+    const read = readOwnWords(kinds.join(', '), { dial: 'unit', least: 2, most: 4 });
     if (!read.ok) return read;
     if (unit.length > 8) return refuse('problem.long-unit', { pieces: unit.length });
     const fit = Math.floor((wrist + EASE_MM) / bead);

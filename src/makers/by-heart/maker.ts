@@ -1,12 +1,16 @@
 import { listOf, type MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inColumn, inRow, type Drawing } from '../../core/page/drawing.ts';
-import { writing } from '../../core/page/flow.ts';
-import { framedCard, wordCard } from '../../core/page/pieces.ts';
-import { numberOf, refuseList, type Maker } from '../../core/makers/maker.ts';
-import { linesAbout, usedUp } from '../../core/makers/makerOutput.ts';
-import { sheetsNeeded } from '../../core/makers/makerPages.ts';
-import { inOwn, readWords } from '../../core/makers/ownWords.ts';
+import { type Drawing, framedCard, inColumn, inRow, wordCard, writing } from '../../core/page/index.ts';
+import {
+  inOwn,
+  linesAbout,
+  type Maker,
+  numberOf,
+  readOwnWords,
+  refuseList,
+  sheetsNeeded,
+  usedUp,
+} from '../../core/makers/index.ts';
 
 /** Days after a portion was first said on which it is said again; each gap twice the one before. */
 const RETURNS = [1, 3, 7, 15] as const;
@@ -37,7 +41,7 @@ export const maker: Maker = {
       .map((line) => line.trim().replace(/\s+/g, ' '))
       .filter(Boolean);
     if (lines.length < 2 || lines.length > 12) return refuseList('verse', 'problem.lines', { lines: lines.length });
-    const names = readWords(String(values.names), { dial: 'names', least: 1, most: 10 });
+    const names = readOwnWords(String(values.names), { dial: 'names', least: 1, most: 10 });
     if (!names.ok) return names;
     const perPortion = numberOf(values, 'lines');
     const apart = numberOf(values, 'apart');

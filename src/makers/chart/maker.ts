@@ -1,13 +1,18 @@
 import { listOf, type Message, type MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inColumn, inRow, type Drawing } from '../../core/page/drawing.ts';
-import { counters } from '../../core/page/pieces.ts';
-import { emptyTable, labelled } from '../../core/page/pictures.ts';
-import { counterSwaps } from '../../core/makers/counterSwaps.ts';
-import { refuse, refuseList, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, usedUp } from '../../core/makers/makerOutput.ts';
-import { inOwn, readWords } from '../../core/makers/ownWords.ts';
-import { readNumbers } from '../../core/makers/readNumbers.ts';
+import { counters, type Drawing, emptyTable, inColumn, inRow, labelled } from '../../core/page/index.ts';
+import {
+  counterSwaps,
+  inOwn,
+  lasting,
+  linesAbout,
+  type Maker,
+  readNumbers,
+  readOwnWords,
+  refuse,
+  refuseList,
+  usedUp,
+} from '../../core/makers/index.ts';
 
 const MOST_IN_ROW = 15;
 
@@ -21,7 +26,7 @@ export const maker: Maker = {
     { kind: 'list', name: 'counts', value: '3 5 2' },
   ],
   make(values, _settings, say) {
-    const rows = readWords(String(values.rows), { dial: 'rows', least: 2, most: 6 });
+    const rows = readOwnWords(String(values.rows), { dial: 'rows', least: 2, most: 6 });
     if (!rows.ok) return rows;
     const counts = readNumbers(String(values.counts), { dial: 'counts', least: 0, most: MOST_IN_ROW, count: 6 });
     if (!counts.ok) return counts;

@@ -1,10 +1,8 @@
 import { type MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { writing } from '../../core/page/flow.ts';
-import { countWordsIn, fullStopsByPage } from '../../core/words/fullStops.ts';
-import { refuse, refuseList, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout } from '../../core/makers/makerOutput.ts';
-import { inOwn } from '../../core/makers/ownWords.ts';
+import { writing } from '../../core/page/index.ts';
+import { countWordsIn, fullStopsByPage } from '../../core/words/index.ts';
+import { inOwn, lasting, linesAbout, type Maker, refuse, refuseList } from '../../core/makers/index.ts';
 
 /** Texts of ours, easy and hard to clap, each by its name in the catalogue. */
 const TEXTS: Readonly<Record<string, string>> = {

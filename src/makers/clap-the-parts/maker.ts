@@ -1,15 +1,18 @@
 import { listOf, type MessageValues } from '../../core/message.ts';
 import { ok, type Outcome } from '../../core/outcome.ts';
-import { inGrid, type Drawing, type Shape } from '../../core/page/drawing.ts';
-import { framedCard } from '../../core/page/pieces.ts';
-import { fittingSize } from '../../core/page/text.ts';
-import { countSyllables, type SyllableCount } from '../../core/words/syllables.ts';
-import type { MakerValues } from '../../core/session/makerSource.ts';
-import { refuseList, type Maker, type Refusal } from '../../core/makers/maker.ts';
-import { linesAbout } from '../../core/makers/makerOutput.ts';
-import { inOwn, readWords } from '../../core/makers/ownWords.ts';
-import { readNumbers } from '../../core/makers/readNumbers.ts';
-import { knownWords } from '../../core/makers/wordKnowledge.ts';
+import { type Drawing, fittingSize, framedCard, inGrid, type Shape } from '../../core/page/index.ts';
+import { countSyllables, type SyllableCount } from '../../core/words/index.ts';
+import type { MakerValues } from '../../core/session/index.ts';
+import {
+  inOwn,
+  knownWords,
+  linesAbout,
+  type Maker,
+  readNumbers,
+  readOwnWords,
+  type Refusal,
+  refuseList,
+} from '../../core/makers/index.ts';
 
 const CARD = { width: 70, height: 40 };
 const MOST_PARTS = 6;
@@ -79,9 +82,9 @@ interface NamesAndWords {
 
 function readNamesAndWords(values: MakerValues): Outcome<NamesAndWords, Refusal> {
   const isNameless = String(values.names).trim() === '';
-  const names = isNameless ? ok([]) : readWords(String(values.names), { dial: 'names', least: 1, most: 8 });
+  const names = isNameless ? ok([]) : readOwnWords(String(values.names), { dial: 'names', least: 1, most: 8 });
   if (!names.ok) return names;
-  const words = readWords(String(values.words), { dial: 'words', least: 2, most: 10 });
+  const words = readOwnWords(String(values.words), { dial: 'words', least: 2, most: 10 });
   if (!words.ok) return words;
   const odd = [...names.value, ...words.value].find((word) => !WORD.test(word));
   if (odd !== undefined)

@@ -1,10 +1,15 @@
 import type { Message, MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inGrid } from '../../core/page/drawing.ts';
-import { labelled } from '../../core/page/pictures.ts';
-import { counterSwaps } from '../../core/makers/counterSwaps.ts';
-import { numberOf, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, lineWriters, type MakerLine } from '../../core/makers/makerOutput.ts';
+import { inGrid, labelled } from '../../core/page/index.ts';
+import {
+  counterSwaps,
+  lasting,
+  linesAbout,
+  lineWriters,
+  type Maker,
+  type MakerLine,
+  numberOf,
+} from '../../core/makers/index.ts';
 
 const MOST_SUNG = 12;
 

@@ -1,9 +1,7 @@
 import type { MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import type { Drawing, Shape } from '../../core/page/drawing.ts';
-import { numberOf, refuse, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, usedUp } from '../../core/makers/makerOutput.ts';
-import { sheetsNeeded } from '../../core/makers/makerPages.ts';
+import type { Drawing, Shape } from '../../core/page/index.ts';
+import { lasting, linesAbout, type Maker, numberOf, refuse, sheetsNeeded, usedUp } from '../../core/makers/index.ts';
 
 const LARGEST = 90;
 const DOT = 3;

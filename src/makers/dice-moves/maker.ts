@@ -1,10 +1,8 @@
 import { seededChance, shuffle } from '../../core/chance.ts';
 import type { MessageValues, Say } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inColumn, inGrid, inRow, type Drawing } from '../../core/page/drawing.ts';
-import { dotFace } from '../../core/page/pieces.ts';
-import { numberOf, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout } from '../../core/makers/makerOutput.ts';
+import { dotFace, type Drawing, inColumn, inGrid, inRow } from '../../core/page/index.ts';
+import { lasting, linesAbout, type Maker, numberOf } from '../../core/makers/index.ts';
 
 const MOVES = [
   ...['hop', 'clap', 'turn', 'giant-step', 'frog-jump', 'stamp'],

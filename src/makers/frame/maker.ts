@@ -1,10 +1,15 @@
 import type { MessageValues, Say } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inRow, type Drawing } from '../../core/page/drawing.ts';
-import { tenFrame } from '../../core/page/pieces.ts';
-import { counterSwaps } from '../../core/makers/counterSwaps.ts';
-import { numberOf, refuse, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, type MakerMaterial } from '../../core/makers/makerOutput.ts';
+import { type Drawing, inRow, tenFrame } from '../../core/page/index.ts';
+import {
+  counterSwaps,
+  lasting,
+  linesAbout,
+  type Maker,
+  type MakerMaterial,
+  numberOf,
+  refuse,
+} from '../../core/makers/index.ts';
 
 const PLACES: Readonly<Record<string, number>> = { five: 5, ten: 10, 'two tens': 20 };
 

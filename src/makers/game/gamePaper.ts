@@ -1,11 +1,7 @@
-import type { GameRules } from '../../core/games/gameRules.ts';
-import { numbersDrawn } from '../../core/games/numbersDrawn.ts';
+import { type GameRules, numbersDrawn } from '../../core/games/index.ts';
 import type { Say } from '../../core/message.ts';
-import { inColumn, inGrid, inRow, type Drawing } from '../../core/page/drawing.ts';
-import { dotFace, wordCard } from '../../core/page/pieces.ts';
-import { dieNet, labelled } from '../../core/page/pictures.ts';
-import type { Printable } from '../../core/makers/makerOutput.ts';
-import { wordWalk } from '../../core/makers/wordWalk.ts';
+import { dieNet, dotFace, type Drawing, inColumn, inGrid, inRow, labelled, wordCard } from '../../core/page/index.ts';
+import { type Printable, wordWalk } from '../../core/makers/index.ts';
 
 /** A place of a track, mm: a figure stands on it. */
 const PLACE = 25;

@@ -1,22 +1,34 @@
 import {
+  fairStart,
   FALLS,
-  MOST_TURNS,
-  OLDER,
-  YOUNGER,
+  type GameLength,
   type GameName,
   type GameRules,
+  MOST_TURNS,
+  numbersDrawn,
+  OLDER,
   type Player,
-} from '../../core/games/gameRules.ts';
-import { fairStart, shorterGame, simulate, type GameLength } from '../../core/games/simulate.ts';
+  shorterGame,
+  simulate,
+  YOUNGER,
+} from '../../core/games/index.ts';
 import { listOf, type MessageValues, type Say } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
 import { rememberLast } from '../../core/remembering.ts';
-import type { MakerSettings, MakerValues } from '../../core/session/makerSource.ts';
-import { numbersDrawn } from '../../core/games/numbersDrawn.ts';
-import { numberOf, refuse, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, lineWriters, type MakerLine, type MakerMaterial } from '../../core/makers/makerOutput.ts';
+import type { MakerSettings, MakerValues } from '../../core/session/index.ts';
+import {
+  inOwn,
+  lasting,
+  linesAbout,
+  lineWriters,
+  type Maker,
+  type MakerLine,
+  type MakerMaterial,
+  numberOf,
+  readOwnWords,
+  refuse,
+} from '../../core/makers/index.ts';
 import { gamePaper, gamePicture } from './gamePaper.ts';
-import { inOwn, readWords } from '../../core/makers/ownWords.ts';
 
 /** What the dial of the game says, and the game it means, with the sizes it can have. */
 const CHOICES: Readonly<Record<string, { readonly game: GameName; readonly least: number; readonly most: number }>> = {
@@ -80,7 +92,7 @@ export const maker: Maker = {
     { kind: 'number', name: 'span', min: 3, max: 60, value: 12 },
   ],
   make(values, settings, say) {
-    const words = readWords(String(values.words), { dial: 'words', least: 2, most: 12 });
+    const words = readOwnWords(String(values.words), { dial: 'words', least: 2, most: 12 });
     if (!words.ok) return words;
     const { rules, least, most } = rulesOf(values, settings);
     const span = numberOf(values, 'span');

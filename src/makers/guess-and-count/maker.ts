@@ -1,8 +1,7 @@
 import type { MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { counters } from '../../core/page/pieces.ts';
-import { numberOf, refuse, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout } from '../../core/makers/makerOutput.ts';
+import { counters } from '../../core/page/index.ts';
+import { lasting, linesAbout, type Maker, numberOf, refuse } from '../../core/makers/index.ts';
 
 /** A handful guessed and counted. */
 export const maker: Maker = {

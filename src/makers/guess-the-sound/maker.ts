@@ -1,9 +1,7 @@
 import { listOf, type Message, type MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inGrid } from '../../core/page/drawing.ts';
-import { labelled } from '../../core/page/pictures.ts';
-import { numberOf, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, lineWriters } from '../../core/makers/makerOutput.ts';
+import { inGrid, labelled } from '../../core/page/index.ts';
+import { lasting, linesAbout, lineWriters, type Maker, numberOf } from '../../core/makers/index.ts';
 
 /** Things that sound, from those that nobody mistakes to those that are nearly alike. */
 const SOUNDING = [

@@ -1,9 +1,7 @@
 import type { MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inGrid, type Drawing } from '../../core/page/drawing.ts';
-import { counters } from '../../core/page/pieces.ts';
-import { numberOf, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, lineWriters } from '../../core/makers/makerOutput.ts';
+import { counters, type Drawing, inGrid } from '../../core/page/index.ts';
+import { lasting, linesAbout, lineWriters, type Maker, numberOf } from '../../core/makers/index.ts';
 
 /** A heap counted by tens. */
 export const maker: Maker = {

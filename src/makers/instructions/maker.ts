@@ -1,13 +1,18 @@
 import { listOf, type MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inColumn, inRow, type Drawing } from '../../core/page/drawing.ts';
-import { framedCard, wordCard } from '../../core/page/pieces.ts';
-import { MOST_GROUPS, readSoundOrder } from '../../core/words/soundOrder.ts';
-import { segmentWord, taughtGraphemes, USUAL_ORDER } from '../../core/words/segment.ts';
-import { numberOf, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, usedUp, type MakerMaterial } from '../../core/makers/makerOutput.ts';
-import { inOwn } from '../../core/makers/ownWords.ts';
-import { knownWords, wordsIn } from '../../core/makers/wordKnowledge.ts';
+import { type Drawing, framedCard, inColumn, inRow, wordCard } from '../../core/page/index.ts';
+import { MOST_GROUPS, readSoundOrder, segmentWord, taughtGraphemes, USUAL_ORDER } from '../../core/words/index.ts';
+import {
+  inOwn,
+  knownWords,
+  lasting,
+  linesAbout,
+  type Maker,
+  type MakerMaterial,
+  numberOf,
+  usedUp,
+  wordsIn,
+} from '../../core/makers/index.ts';
 
 /** A step: words a child reads, and a picture of what is taken or made. */
 interface Step {
@@ -15,7 +20,7 @@ interface Step {
   readonly picture: string;
 }
 
-interface Thing {
+interface MadeThing {
   readonly steps: readonly Step[];
   readonly materials: readonly MakerMaterial[];
   readonly actions: readonly string[];
@@ -25,7 +30,7 @@ const paper = usedUp('paper', 2);
 const crayon = lasting('crayon', 2);
 
 /** Small things to make, each in short words; how each is made was tried by us. */
-const THINGS: Readonly<Record<string, Thing>> = {
+const THINGS: Readonly<Record<string, MadeThing>> = {
   fan: {
     steps: [
       { words: 'get a big sheet', picture: 'page-facing-up' },

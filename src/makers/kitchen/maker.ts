@@ -1,11 +1,16 @@
-import { measureMessage } from '../../core/numbers/measureMessage.ts';
-import { shareVolumes } from '../../core/numbers/measures.ts';
+import { measureMessage, shareVolumes } from '../../core/numbers/index.ts';
 import { listOf, type Message, type MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inColumn } from '../../core/page/drawing.ts';
-import { labelled } from '../../core/page/pictures.ts';
-import { numberOf, refuse, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, usedUp, type MakerMaterial } from '../../core/makers/makerOutput.ts';
+import { inColumn, labelled } from '../../core/page/index.ts';
+import {
+  lasting,
+  linesAbout,
+  type Maker,
+  type MakerMaterial,
+  numberOf,
+  refuse,
+  usedUp,
+} from '../../core/makers/index.ts';
 
 interface Ingredient {
   readonly item: string;

@@ -1,10 +1,7 @@
 import { listOf, type MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inColumn, type Drawing, type Ink, type Shape } from '../../core/page/drawing.ts';
-import { CAP_HEIGHT } from '../../core/page/text.ts';
-import { numberOf, refuse, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, usedUp } from '../../core/makers/makerOutput.ts';
-import { sheetsNeeded } from '../../core/makers/makerPages.ts';
+import { CAP_HEIGHT, type Drawing, inColumn, type Ink, type Shape } from '../../core/page/index.ts';
+import { lasting, linesAbout, type Maker, numberOf, refuse, sheetsNeeded, usedUp } from '../../core/makers/index.ts';
 
 const INKS: readonly Ink[] = ['teal', 'marigold', 'mulberry', 'blue', 'green', 'red', 'grey', 'yellow'];
 

@@ -1,12 +1,17 @@
 import { listOf, type MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inColumn, inRow, type Drawing } from '../../core/page/drawing.ts';
-import { framedCard, wordCard } from '../../core/page/pieces.ts';
-import { letterSupply } from '../../core/words/letterSupply.ts';
-import { numberOf, refuseList, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, usedUp } from '../../core/makers/makerOutput.ts';
-import { sheetsNeeded } from '../../core/makers/makerPages.ts';
-import { inOwn } from '../../core/makers/ownWords.ts';
+import { type Drawing, framedCard, inColumn, inRow, wordCard } from '../../core/page/index.ts';
+import { letterSupply } from '../../core/words/index.ts';
+import {
+  inOwn,
+  lasting,
+  linesAbout,
+  type Maker,
+  numberOf,
+  refuseList,
+  sheetsNeeded,
+  usedUp,
+} from '../../core/makers/index.ts';
 
 const ALPHABET = [...'abcdefghijklmnopqrstuvwxyz'];
 /** Rows on a sheet, each with one letter at the left and one at the right. */

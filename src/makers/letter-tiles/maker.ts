@@ -1,13 +1,18 @@
 import { listOf, type MessageValues, type Say } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inGrid } from '../../core/page/drawing.ts';
-import { framedCard, wordCard } from '../../core/page/pieces.ts';
-import { letterTiles } from '../../core/words/tiles.ts';
-import { refuse, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, usedUp } from '../../core/makers/makerOutput.ts';
-import { sheetsNeeded } from '../../core/makers/makerPages.ts';
-import { inOwn } from '../../core/makers/ownWords.ts';
-import { readSpellable, wordsIn } from '../../core/makers/wordKnowledge.ts';
+import { framedCard, inGrid, wordCard } from '../../core/page/index.ts';
+import { letterTiles } from '../../core/words/index.ts';
+import {
+  inOwn,
+  lasting,
+  linesAbout,
+  type Maker,
+  readSpellable,
+  refuse,
+  sheetsNeeded,
+  usedUp,
+  wordsIn,
+} from '../../core/makers/index.ts';
 
 const TILE = { width: 30, height: 30 };
 const MOST_TILES = 90;

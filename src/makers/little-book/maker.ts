@@ -1,13 +1,19 @@
 import { listOf, type MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inGrid } from '../../core/page/drawing.ts';
-import { bookPages, foldedSheet } from '../../core/page/littleBookPages.ts';
-import { framedCard } from '../../core/page/pieces.ts';
-import { littleBook, NEW_PAGES, type BookSentence } from '../../core/words/littleBook.ts';
-import { numberOf, refuse, refuseList, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, usedUp } from '../../core/makers/makerOutput.ts';
-import { inOwn, readWords } from '../../core/makers/ownWords.ts';
-import { wordsIn } from '../../core/makers/wordKnowledge.ts';
+import { bookPages, foldedSheet, framedCard, inGrid } from '../../core/page/index.ts';
+import { type BookSentence, littleBook, NEW_PAGES } from '../../core/words/index.ts';
+import {
+  inOwn,
+  lasting,
+  linesAbout,
+  type Maker,
+  numberOf,
+  readOwnWords,
+  refuse,
+  refuseList,
+  usedUp,
+  wordsIn,
+} from '../../core/makers/index.ts';
 
 /** A sentence as it is read out, nouns said by their word. */
 function readOut({ pieces, mark }: BookSentence): string {
@@ -28,9 +34,9 @@ export const maker: Maker = {
     { kind: 'number', name: 'shuffle', min: 1, max: 99, value: 1 },
   ],
   make(values, _settings, say) {
-    const words = readWords(String(values.words), { dial: 'words', least: 1, most: NEW_PAGES });
+    const words = readOwnWords(String(values.words), { dial: 'words', least: 1, most: NEW_PAGES });
     if (!words.ok) return words;
-    const known = readWords(String(values.known), { dial: 'known', least: 0, most: 30 });
+    const known = readOwnWords(String(values.known), { dial: 'known', least: 0, most: 30 });
     if (!known.ok) return known;
     const all = [...known.value, ...words.value].map((word) => word.toLowerCase());
     const twice = all.find((word, index) => all.indexOf(word) < index);

@@ -1,22 +1,30 @@
 import { listOf, type MessageValue, type MessageValues, type MoneyAmount, type Say } from '../../core/message.ts';
-import { giveChange, leastTender, sortPrices } from '../../core/numbers/change.ts';
-import { payingWays, type Coins } from '../../core/numbers/coins.ts';
-import { CURRENCIES, writesAsMajor, type CurrencyName } from '../../core/numbers/currencies.ts';
+import {
+  type Coins,
+  CURRENCIES,
+  type CurrencyName,
+  giveChange,
+  leastTender,
+  payingWays,
+  sortPrices,
+  writesAsMajor,
+} from '../../core/numbers/index.ts';
 import { ok, type Outcome } from '../../core/outcome.ts';
-import { inColumn, inRow, type Drawing } from '../../core/page/drawing.ts';
-import { labelled } from '../../core/page/pictures.ts';
-import { fittingSize } from '../../core/page/text.ts';
-import type { MakerSettings, MakerValues } from '../../core/session/makerSource.ts';
-import { refuse, refuseList, type Maker, type Refusal } from '../../core/makers/maker.ts';
+import { type Drawing, fittingSize, inColumn, inRow, labelled } from '../../core/page/index.ts';
+import type { MakerSettings, MakerValues } from '../../core/session/index.ts';
 import {
   lasting,
   lineWriters,
-  usedUp,
+  type Maker,
   type MakerLine,
   type MakerOutput,
+  readNumbers,
+  type Refusal,
+  refuse,
+  refuseList,
+  usedUp,
   type Worked as WorkedOut,
-} from '../../core/makers/makerOutput.ts';
-import { readNumbers } from '../../core/makers/readNumbers.ts';
+} from '../../core/makers/index.ts';
 
 const MOST_COINS = 60;
 const MOST_PRICES = 12;

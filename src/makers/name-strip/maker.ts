@@ -1,11 +1,7 @@
 import { listOf, type MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inColumn, type Drawing, type Shape } from '../../core/page/drawing.ts';
-import { fittingEdge } from '../../core/page/fittingEdge.ts';
-import { CAP_HEIGHT, fittingSize } from '../../core/page/text.ts';
-import { refuseList, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, usedUp } from '../../core/makers/makerOutput.ts';
-import { inOwn } from '../../core/makers/ownWords.ts';
+import { CAP_HEIGHT, type Drawing, fittingEdge, fittingSize, inColumn, type Shape } from '../../core/page/index.ts';
+import { inOwn, lasting, linesAbout, type Maker, refuseList, usedUp } from '../../core/makers/index.ts';
 
 const HEIGHT = 32;
 /** A letter with room for the teeth of its edges. */

@@ -1,6 +1,6 @@
 import { authorSpeech } from '../../messages/speeches.ts';
-import { workOut } from '../../core/makers/maker.ts';
-import { USUAL_SETTINGS } from '../../core/session/makerSource.ts';
+import { workOut } from '../../core/makers/index.ts';
+import { USUAL_SETTINGS } from '../../core/session/index.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { maker as numberPotsMaker } from './maker.ts';

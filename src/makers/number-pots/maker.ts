@@ -1,12 +1,17 @@
 import { listOf, type Message, type MessageValues, type Say } from '../../core/message.ts';
-import { numberPots } from '../../core/numbers/pots.ts';
+import { numberPots } from '../../core/numbers/index.ts';
 import { ok } from '../../core/outcome.ts';
-import { inGrid, moved, type Drawing } from '../../core/page/drawing.ts';
-import { counters, wordCard } from '../../core/page/pieces.ts';
-import type { MakerSettings } from '../../core/session/makerSource.ts';
-import { counterSwaps } from '../../core/makers/counterSwaps.ts';
-import { numberOf, refuse, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, type MakerMaterial } from '../../core/makers/makerOutput.ts';
+import { counters, type Drawing, inGrid, moved, wordCard } from '../../core/page/index.ts';
+import type { MakerSettings } from '../../core/session/index.ts';
+import {
+  counterSwaps,
+  lasting,
+  linesAbout,
+  type Maker,
+  type MakerMaterial,
+  numberOf,
+  refuse,
+} from '../../core/makers/index.ts';
 
 const runOf = (from: number, to: number) => Array.from({ length: to - from + 1 }, (_, index) => from + index);
 

@@ -1,10 +1,7 @@
 import { listOf, type Message, type MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inRow } from '../../core/page/drawing.ts';
-import { dieNet, labelled } from '../../core/page/pictures.ts';
-import { numberOf, refuse, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, usedUp } from '../../core/makers/makerOutput.ts';
-import { readWords } from '../../core/makers/ownWords.ts';
+import { dieNet, inRow, labelled } from '../../core/page/index.ts';
+import { lasting, linesAbout, type Maker, numberOf, readOwnWords, refuse, usedUp } from '../../core/makers/index.ts';
 
 /** What the puppet does, and the name that sentences choose by. */
 const MISTAKES: Readonly<Record<string, string>> = {
@@ -39,7 +36,7 @@ export const maker: Maker = {
     const to = numberOf(values, 'to');
     const missing = numberOf(values, 'missing');
     if (missing >= to) return refuse('problem.outside', { missing, to });
-    const voices = readWords(String(values.voices), { dial: 'voices', least: FACES, most: FACES });
+    const voices = readOwnWords(String(values.voices), { dial: 'voices', least: FACES, most: FACES });
     if (!voices.ok) return voices;
     const [from, until] = [Math.max(1, missing - AROUND), Math.min(to, missing + AROUND)];
     const sound = run(from, until);

@@ -1,10 +1,7 @@
 import { listOf, type MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import type { Drawing, Shape } from '../../core/page/drawing.ts';
-import { fittingEdge } from '../../core/page/fittingEdge.ts';
-import { CAP_HEIGHT, fittingSize } from '../../core/page/text.ts';
-import { numberOf, refuse, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, usedUp } from '../../core/makers/makerOutput.ts';
+import { CAP_HEIGHT, type Drawing, fittingEdge, fittingSize, type Shape } from '../../core/page/index.ts';
+import { lasting, linesAbout, type Maker, numberOf, refuse, usedUp } from '../../core/makers/index.ts';
 
 const CELL = 20;
 const HEIGHT = 28;

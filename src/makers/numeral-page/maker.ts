@@ -1,10 +1,7 @@
 import type { MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inColumn, inRow, type Drawing } from '../../core/page/drawing.ts';
-import { counters, tallyMarks, wordCard } from '../../core/page/pieces.ts';
-import { tracedNumeral } from '../../core/page/strokes.ts';
-import { numberOf, refuse, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, usedUp } from '../../core/makers/makerOutput.ts';
+import { counters, type Drawing, inColumn, inRow, tallyMarks, tracedNumeral, wordCard } from '../../core/page/index.ts';
+import { lasting, linesAbout, type Maker, numberOf, refuse, usedUp } from '../../core/makers/index.ts';
 
 /** What it is made in first, and the name that sentences choose by. */
 const WAYS: Readonly<Record<string, string>> = {

@@ -1,9 +1,7 @@
 import type { Message, MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inRow } from '../../core/page/drawing.ts';
-import { labelled } from '../../core/page/pictures.ts';
-import { numberOf, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout } from '../../core/makers/makerOutput.ts';
+import { inRow, labelled } from '../../core/page/index.ts';
+import { lasting, linesAbout, type Maker, numberOf } from '../../core/makers/index.ts';
 
 const nth = (place: number): Message => ({ key: 'order-row/place', values: { place } });
 

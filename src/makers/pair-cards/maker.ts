@@ -1,22 +1,31 @@
 import { listOf, type Message, type MessageValues, type Say } from '../../core/message.ts';
-import { longestChain } from '../../core/numbers/chains.ts';
-import { pairCards } from '../../core/numbers/pairs.ts';
+import { longestChain, pairCards } from '../../core/numbers/index.ts';
 import { ok } from '../../core/outcome.ts';
-import { inGrid, moved, type Drawing, type Ink, type Shape } from '../../core/page/drawing.ts';
-import { dotFace, framedCard, wordCard } from '../../core/page/pieces.ts';
-import { fittingCard } from '../../core/page/fittingEdge.ts';
-import { CAP_HEIGHT } from '../../core/page/text.ts';
-import type { MakerSettings, MakerValues } from '../../core/session/makerSource.ts';
-import { numberOf, refuse, type Maker } from '../../core/makers/maker.ts';
+import {
+  CAP_HEIGHT,
+  dotFace,
+  type Drawing,
+  fittingCard,
+  framedCard,
+  inGrid,
+  type Ink,
+  moved,
+  type Shape,
+  wordCard,
+} from '../../core/page/index.ts';
+import type { MakerSettings, MakerValues } from '../../core/session/index.ts';
 import {
   lasting,
   linesAbout,
   lineWriters,
-  usedUp,
+  type Maker,
   type MakerLine,
   type MakerOutput,
-} from '../../core/makers/makerOutput.ts';
-import { sheetsNeeded } from '../../core/makers/makerPages.ts';
+  numberOf,
+  refuse,
+  sheetsNeeded,
+  usedUp,
+} from '../../core/makers/index.ts';
 
 type Pair = readonly [number, number];
 

@@ -1,11 +1,10 @@
 import { describeMakerProblem } from '../../messages/makers.ts';
 import { authorSpeech } from '../../messages/speeches.ts';
-import type { Worked } from '../../core/makers/makerOutput.ts';
-import { USUAL_SETTINGS, type MakerValues } from '../../core/session/makerSource.ts';
+import { firstValues, type Worked, workOut } from '../../core/makers/index.ts';
+import { type MakerValues, USUAL_SETTINGS } from '../../core/session/index.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { firstValues, workOut } from '../../core/makers/maker.ts';
 import { maker as patternRowMaker } from './maker.ts';
 
 const TASKS = ['what comes next', 'one is hidden', 'one is wrong', 'copy it'] as const;

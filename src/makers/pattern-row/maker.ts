@@ -1,13 +1,20 @@
 import { listOf, type MessageValues, type Say } from '../../core/message.ts';
-import { patternRow } from '../../core/numbers/pattern.ts';
-import { clearFault } from '../../core/numbers/patternFault.ts';
+import { clearFault, patternRow } from '../../core/numbers/index.ts';
 import { ok, type Outcome } from '../../core/outcome.ts';
-import { inGrid, type Drawing, type Shape } from '../../core/page/drawing.ts';
-import { inkNamed } from '../../core/page/pictures.ts';
-import type { MakerValues } from '../../core/session/makerSource.ts';
-import { inOwn } from '../../core/makers/ownWords.ts';
-import { numberOf, refuse, refuseList, type Maker, type Refusal } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, type MakerLine, type MakerMaterial } from '../../core/makers/makerOutput.ts';
+import { type Drawing, inGrid, inkNamed, type Shape } from '../../core/page/index.ts';
+import type { MakerValues } from '../../core/session/index.ts';
+import {
+  inOwn,
+  lasting,
+  linesAbout,
+  type Maker,
+  type MakerLine,
+  type MakerMaterial,
+  numberOf,
+  type Refusal,
+  refuse,
+  refuseList,
+} from '../../core/makers/index.ts';
 
 const MOST_ROW = 24;
 

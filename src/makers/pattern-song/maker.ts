@@ -1,10 +1,7 @@
 import { listOf, type MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inGrid, inRow, type Drawing } from '../../core/page/drawing.ts';
-import { framedCard, wordCard } from '../../core/page/pieces.ts';
-import { numberOf, refuseList, type Maker } from '../../core/makers/maker.ts';
-import { linesAbout } from '../../core/makers/makerOutput.ts';
-import { inOwn, readWords } from '../../core/makers/ownWords.ts';
+import { type Drawing, framedCard, inGrid, inRow, wordCard } from '../../core/page/index.ts';
+import { inOwn, linesAbout, type Maker, numberOf, readOwnWords, refuseList } from '../../core/makers/index.ts';
 
 /** The units of patterns, each letter an action. */
 const UNITS = ['AB', 'AAB', 'ABB', 'ABC', 'AABB', 'ABBC', 'ABCD'] as const;
@@ -24,7 +21,7 @@ export const maker: Maker = {
   make(values, _settings, say) {
     const unit = String(values.unit);
     const needed = new Set(unit).size;
-    const actions = readWords(String(values.actions), { dial: 'actions', least: 2, most: 8 });
+    const actions = readOwnWords(String(values.actions), { dial: 'actions', least: 2, most: 8 });
     if (!actions.ok) return actions;
     if (actions.value.length < needed)
       return refuseList('actions', 'problem.actions', { needed, actions: actions.value.length });

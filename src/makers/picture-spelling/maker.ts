@@ -1,19 +1,23 @@
 import { seededChance, shuffle } from '../../core/chance.ts';
 import { listOf, type MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inColumn, inRow, type Drawing } from '../../core/page/drawing.ts';
-import { framedCard, wordCard } from '../../core/page/pieces.ts';
-import { pictureCard } from '../../core/page/wordDrawings.ts';
+import { type Drawing, framedCard, inColumn, inRow, pictureCard, wordCard } from '../../core/page/index.ts';
 import { rememberLast } from '../../core/remembering.ts';
-import { FIRST_SOUNDS } from '../../core/sounds/correspondences.ts';
-import type { Accent } from '../../core/sounds/accents.ts';
-import { PICTURE_WORDS, type PictureWord } from '../../core/words/pictureWords.ts';
-import { findStarts } from '../../core/words/starts.ts';
-import { numberOf, refuseList, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, usedUp } from '../../core/makers/makerOutput.ts';
-import { sheetsNeeded } from '../../core/makers/makerPages.ts';
-import { inOwn } from '../../core/makers/ownWords.ts';
-import { knownWords, readSpellable, wordsIn } from '../../core/makers/wordKnowledge.ts';
+import { type Accent, FIRST_SOUNDS } from '../../core/sounds/index.ts';
+import { findStarts, PICTURE_WORDS, type PictureWord } from '../../core/words/index.ts';
+import {
+  inOwn,
+  knownWords,
+  lasting,
+  linesAbout,
+  type Maker,
+  numberOf,
+  readSpellable,
+  refuseList,
+  sheetsNeeded,
+  usedUp,
+  wordsIn,
+} from '../../core/makers/index.ts';
 
 const SIDE = 30;
 

@@ -1,8 +1,15 @@
 import { listOf, type Message, type MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inGrid, type Drawing, type Shape } from '../../core/page/drawing.ts';
-import { numberOf, refuse, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, lineWriters, type MakerLine } from '../../core/makers/makerOutput.ts';
+import { type Drawing, inGrid, type Shape } from '../../core/page/index.ts';
+import {
+  lasting,
+  linesAbout,
+  lineWriters,
+  type Maker,
+  type MakerLine,
+  numberOf,
+  refuse,
+} from '../../core/makers/index.ts';
 
 const THINGS = ['cup', 'plate', 'spoon', 'paper-napkin'] as const;
 type SetThing = (typeof THINGS)[number];

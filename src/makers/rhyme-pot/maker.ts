@@ -1,18 +1,21 @@
 import { seededChance, shuffle } from '../../core/chance.ts';
 import { listOf, type MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inGrid, type Drawing } from '../../core/page/drawing.ts';
-import { framedCard } from '../../core/page/pieces.ts';
-import { pictureCard } from '../../core/page/wordDrawings.ts';
+import { type Drawing, framedCard, inGrid, pictureCard } from '../../core/page/index.ts';
 import { rememberLast } from '../../core/remembering.ts';
-import { PICTURE_WORDS, type PictureWord } from '../../core/words/pictureWords.ts';
-import type { Accent } from '../../core/sounds/accents.ts';
-import { findRhymes } from '../../core/words/rhymes.ts';
-import { numberOf, refuse, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, usedUp } from '../../core/makers/makerOutput.ts';
-import { sheetsNeeded } from '../../core/makers/makerPages.ts';
-import { inOwn } from '../../core/makers/ownWords.ts';
-import { knownWords } from '../../core/makers/wordKnowledge.ts';
+import { findRhymes, PICTURE_WORDS, type PictureWord } from '../../core/words/index.ts';
+import type { Accent } from '../../core/sounds/index.ts';
+import {
+  inOwn,
+  knownWords,
+  lasting,
+  linesAbout,
+  type Maker,
+  numberOf,
+  refuse,
+  sheetsNeeded,
+  usedUp,
+} from '../../core/makers/index.ts';
 
 /** Three pictures: two that rhyme, and one that stays outside. */
 interface RhymeRow {

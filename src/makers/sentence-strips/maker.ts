@@ -1,13 +1,17 @@
 import { seededChance, shuffle } from '../../core/chance.ts';
 import { type MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inColumn, inRow } from '../../core/page/drawing.ts';
-import { framedCard, wordCard } from '../../core/page/pieces.ts';
-import { textWidth } from '../../core/page/text.ts';
-import { refuseList, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, usedUp } from '../../core/makers/makerOutput.ts';
-import { sheetsNeeded } from '../../core/makers/makerPages.ts';
-import { inOwn, readWords } from '../../core/makers/ownWords.ts';
+import { framedCard, inColumn, inRow, textWidth, wordCard } from '../../core/page/index.ts';
+import {
+  inOwn,
+  lasting,
+  linesAbout,
+  type Maker,
+  readOwnWords,
+  refuseList,
+  sheetsNeeded,
+  usedUp,
+} from '../../core/makers/index.ts';
 
 const STRIP = { width: 170, height: 18 };
 const LEAST_WORDS = 2;
@@ -37,7 +41,7 @@ export const maker: Maker = {
         ...{ sentence: inOwn(sentences[wrong]!), least: LEAST_WORDS, most: MOST_WORDS },
       });
     for (const words of cut) {
-      const read = readWords([...new Set(words)].join(' '), { dial: 'sentences', least: 1, most: MOST_WORDS + 1 });
+      const read = readOwnWords([...new Set(words)].join(' '), { dial: 'sentences', least: 1, most: MOST_WORDS + 1 });
       if (!read.ok) return read;
     }
     const first = cut[0]!;

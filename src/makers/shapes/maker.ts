@@ -1,9 +1,7 @@
 import type { Message, MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inRow } from '../../core/page/drawing.ts';
-import { regularShape } from '../../core/page/pictures.ts';
-import { type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, usedUp } from '../../core/makers/makerOutput.ts';
+import { inRow, regularShape } from '../../core/page/index.ts';
+import { lasting, linesAbout, type Maker, usedUp } from '../../core/makers/index.ts';
 
 /** Sides of each shape; a circle has none. */
 const SIDES: Readonly<Record<string, number>> = {

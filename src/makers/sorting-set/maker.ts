@@ -1,11 +1,25 @@
 import { listOf, type Message, type MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inColumn, inRow, type Drawing, type Ink } from '../../core/page/drawing.ts';
-import { counters, wordCard } from '../../core/page/pieces.ts';
-import { inkNamed, labelled } from '../../core/page/pictures.ts';
-import { numberOf, refuse, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, usedUp } from '../../core/makers/makerOutput.ts';
-import { inOwn, readWords } from '../../core/makers/ownWords.ts';
+import {
+  counters,
+  type Drawing,
+  inColumn,
+  type Ink,
+  inkNamed,
+  inRow,
+  labelled,
+  wordCard,
+} from '../../core/page/index.ts';
+import {
+  inOwn,
+  lasting,
+  linesAbout,
+  type Maker,
+  numberOf,
+  readOwnWords,
+  refuse,
+  usedUp,
+} from '../../core/makers/index.ts';
 
 /** What is not called by a colour is drawn in these, with its name above it. */
 const OTHER_INKS: readonly Ink[] = ['teal', 'marigold', 'mulberry', 'soft', 'line', 'pale'];
@@ -27,7 +41,7 @@ export const maker: Maker = {
     { kind: 'choice', name: 'extra', choices: ['one is left over', 'none is left over'], value: 'one is left over' },
   ],
   make(values, _settings, say) {
-    const colours = readWords(String(values.colours), { dial: 'colours', least: 2, most: 6 });
+    const colours = readOwnWords(String(values.colours), { dial: 'colours', least: 2, most: 6 });
     if (!colours.ok) return colours;
     const kinds = KINDS.slice(0, numberOf(values, 'kinds'));
     const each = numberOf(values, 'each');

@@ -1,16 +1,20 @@
 import { listOf, type MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inColumn, inRow, type Drawing, type Shape } from '../../core/page/drawing.ts';
-import { framedCard, wordCard } from '../../core/page/pieces.ts';
-import { pictureCard } from '../../core/page/wordDrawings.ts';
-import { spokenPieces } from '../../core/sounds/spokenPieces.ts';
-import { wordPieces, type WordPieces } from '../../core/sounds/wordPieces.ts';
-import { PICTURE_WORD } from '../../core/words/pictureWords.ts';
-import { refuseList, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, usedUp } from '../../core/makers/makerOutput.ts';
-import { sheetsNeeded } from '../../core/makers/makerPages.ts';
-import { inOwn } from '../../core/makers/ownWords.ts';
-import { knownWords, readSpellable, wordsIn } from '../../core/makers/wordKnowledge.ts';
+import { type Drawing, framedCard, inColumn, inRow, pictureCard, type Shape, wordCard } from '../../core/page/index.ts';
+import { spokenPieces, wordPieces, type WordPieces } from '../../core/sounds/index.ts';
+import { PICTURE_WORD } from '../../core/words/index.ts';
+import {
+  inOwn,
+  knownWords,
+  lasting,
+  linesAbout,
+  type Maker,
+  readSpellable,
+  refuseList,
+  sheetsNeeded,
+  usedUp,
+  wordsIn,
+} from '../../core/makers/index.ts';
 
 /** More than so many sounds are hard to hold in the ear. */
 const MOST_SOUNDS = 5;

@@ -1,16 +1,28 @@
 import { listOf, type Message, type MessageValues, type Say } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inColumn, inRow, type Drawing } from '../../core/page/drawing.ts';
-import { saidAlong, tracedLetters } from '../../core/page/letterStrokes.ts';
-import { framedCard, wordCard } from '../../core/page/pieces.ts';
-import { pictureCard } from '../../core/page/wordDrawings.ts';
-import { letterNames } from '../../core/sounds/letterNames.ts';
-import { SOUND_UNIT, SOUND_UNITS, type SoundUnit } from '../../core/sounds/soundUnits.ts';
-import { PICTURE_WORD } from '../../core/words/pictureWords.ts';
-import { refuseList, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, lineWriters, usedUp, type MakerMaterial } from '../../core/makers/makerOutput.ts';
-import { sheetsNeeded } from '../../core/makers/makerPages.ts';
-import { inOwn } from '../../core/makers/ownWords.ts';
+import {
+  type Drawing,
+  framedCard,
+  inColumn,
+  inRow,
+  pictureCard,
+  saidAlong,
+  tracedLetters,
+  wordCard,
+} from '../../core/page/index.ts';
+import { letterNames, SOUND_UNIT, SOUND_UNITS, type SoundUnit } from '../../core/sounds/index.ts';
+import { PICTURE_WORD } from '../../core/words/index.ts';
+import {
+  inOwn,
+  lasting,
+  linesAbout,
+  lineWriters,
+  type Maker,
+  type MakerMaterial,
+  refuseList,
+  sheetsNeeded,
+  usedUp,
+} from '../../core/makers/index.ts';
 
 /** What it is written in, and the name that sentences choose by. */
 const WAYS: Readonly<Record<string, string>> = {

@@ -1,18 +1,22 @@
 import { seededChance, shuffle } from '../../core/chance.ts';
 import { type MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inGrid } from '../../core/page/drawing.ts';
-import { framedCard } from '../../core/page/pieces.ts';
-import { pictureCard } from '../../core/page/wordDrawings.ts';
-import { PICTURE_WORD, PICTURE_WORDS } from '../../core/words/pictureWords.ts';
-import { soundBasket } from '../../core/words/soundBasket.ts';
-import { numberOf, refuse, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, usedUp } from '../../core/makers/makerOutput.ts';
-import { sheetsNeeded } from '../../core/makers/makerPages.ts';
-import { inOwn } from '../../core/makers/ownWords.ts';
-import type { Accent } from '../../core/sounds/accents.ts';
+import { framedCard, inGrid, pictureCard } from '../../core/page/index.ts';
+import { PICTURE_WORD, PICTURE_WORDS, soundBasket } from '../../core/words/index.ts';
+import {
+  inOwn,
+  knownWords,
+  lasting,
+  linesAbout,
+  type Maker,
+  numberOf,
+  refuse,
+  sheetsNeeded,
+  usedUp,
+  wordsIn,
+} from '../../core/makers/index.ts';
+import type { Accent } from '../../core/sounds/index.ts';
 import { rememberLast } from '../../core/remembering.ts';
-import { knownWords, wordsIn } from '../../core/makers/wordKnowledge.ts';
 
 /** The sounds a pot can be for, as an adult says them, and their symbols. */
 const SOUNDS: Readonly<Record<string, string>> = {

@@ -1,13 +1,8 @@
 import { type MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inColumn, inRow } from '../../core/page/drawing.ts';
-import { writing } from '../../core/page/flow.ts';
-import { tracedLetters } from '../../core/page/letterStrokes.ts';
-import { framedCard, wordCard } from '../../core/page/pieces.ts';
-import { SOUND_UNIT } from '../../core/sounds/soundUnits.ts';
-import { type Maker } from '../../core/makers/maker.ts';
-import { linesAbout, usedUp } from '../../core/makers/makerOutput.ts';
-import { inOwn } from '../../core/makers/ownWords.ts';
+import { framedCard, inColumn, inRow, tracedLetters, wordCard, writing } from '../../core/page/index.ts';
+import { SOUND_UNIT } from '../../core/sounds/index.ts';
+import { inOwn, linesAbout, type Maker, usedUp } from '../../core/makers/index.ts';
 
 /** Sounds that come by themselves in something that happens; each has a story, an action and a line to sing in the catalogue. */
 export const STORY_SOUNDS = [

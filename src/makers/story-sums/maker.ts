@@ -1,11 +1,7 @@
 import { listOf, type Message, type MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inColumn, inRow, type Drawing } from '../../core/page/drawing.ts';
-import { counters, tenFrame } from '../../core/page/pieces.ts';
-import { labelled } from '../../core/page/pictures.ts';
-import { counterSwaps } from '../../core/makers/counterSwaps.ts';
-import { numberOf, refuse, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, usedUp } from '../../core/makers/makerOutput.ts';
+import { counters, type Drawing, inColumn, inRow, labelled, tenFrame } from '../../core/page/index.ts';
+import { counterSwaps, lasting, linesAbout, type Maker, numberOf, refuse, usedUp } from '../../core/makers/index.ts';
 
 const MOST = 20;
 const QUESTIONS = ['how many now', 'how many came or went', 'how many there were'];

@@ -1,10 +1,8 @@
 import type { MessageValues } from '../../core/message.ts';
-import { markedStrips } from '../../core/numbers/pots.ts';
+import { markedStrips } from '../../core/numbers/index.ts';
 import { ok } from '../../core/outcome.ts';
-import { inColumn, type Drawing, type Shape } from '../../core/page/drawing.ts';
-import { numberOf, refuse, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, usedUp } from '../../core/makers/makerOutput.ts';
-import { sheetsNeeded } from '../../core/makers/makerPages.ts';
+import { type Drawing, inColumn, type Shape } from '../../core/page/index.ts';
+import { lasting, linesAbout, type Maker, numberOf, refuse, sheetsNeeded, usedUp } from '../../core/makers/index.ts';
 
 const CELL = 20;
 /** With fewer, no strip can be taken out so that a gap shows. */

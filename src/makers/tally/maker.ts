@@ -1,8 +1,7 @@
 import { listOf, type MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { tallyMarks } from '../../core/page/pieces.ts';
-import { numberOf, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, usedUp } from '../../core/makers/makerOutput.ts';
+import { tallyMarks } from '../../core/page/index.ts';
+import { lasting, linesAbout, type Maker, numberOf, usedUp } from '../../core/makers/index.ts';
 
 /** Tally marks in fives. */
 export const maker: Maker = {

@@ -1,11 +1,18 @@
 import { listOf, type Message, type MessageValues, type Say } from '../../core/message.ts';
-import { measureMessage } from '../../core/numbers/measureMessage.ts';
-import { shareVolumes, type Measure } from '../../core/numbers/measures.ts';
+import { type Measure, measureMessage, shareVolumes } from '../../core/numbers/index.ts';
 import { ok } from '../../core/outcome.ts';
-import type { Drawing, Ink, Shape } from '../../core/page/drawing.ts';
-import { numberOf, refuse, refuseList, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, type MakerLine, type MakerMaterial } from '../../core/makers/makerOutput.ts';
-import { readNumbers } from '../../core/makers/readNumbers.ts';
+import type { Drawing, Ink, Shape } from '../../core/page/index.ts';
+import {
+  lasting,
+  linesAbout,
+  type Maker,
+  type MakerLine,
+  type MakerMaterial,
+  numberOf,
+  readNumbers,
+  refuse,
+  refuseList,
+} from '../../core/makers/index.ts';
 
 const TABLESPOON = 15;
 const TEASPOON = 5;

@@ -1,10 +1,7 @@
 import { listOf, type Message, type MessageValues } from '../../core/message.ts';
 import { err, ok } from '../../core/outcome.ts';
-import { inColumn, inRow } from '../../core/page/drawing.ts';
-import { labelled } from '../../core/page/pictures.ts';
-import type { Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, usedUp } from '../../core/makers/makerOutput.ts';
-import { inOwn, readWords } from '../../core/makers/ownWords.ts';
+import { inColumn, inRow, labelled } from '../../core/page/index.ts';
+import { inOwn, lasting, linesAbout, type Maker, readOwnWords, usedUp } from '../../core/makers/index.ts';
 
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 const WEEK = DAYS.length;
@@ -22,7 +19,7 @@ export const maker: Maker = {
     { kind: 'list', name: 'happens', value: 'swimming, library' },
   ],
   make(values, _settings, say) {
-    const happens = readWords(String(values.happens), { dial: 'happens', least: 1, most: WEEK });
+    const happens = readOwnWords(String(values.happens), { dial: 'happens', least: 1, most: WEEK });
     if (!happens.ok) return happens.problem.code === 'list' ? happens : err(happens.problem);
     const today = DAYS.indexOf(String(values.today));
     const begins = DAYS.indexOf(String(values.begins));

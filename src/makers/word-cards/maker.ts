@@ -1,17 +1,27 @@
-import { asWritten } from '../../core/words/readableWord.ts';
+import {
+  asSpelled,
+  MOST_GROUPS,
+  readSoundOrder,
+  type SegmentedWord,
+  segmentWord,
+  taughtGraphemes,
+  USUAL_ORDER,
+} from '../../core/words/index.ts';
 import { listOf, type MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inGrid, moved, type Drawing } from '../../core/page/drawing.ts';
-import { framedCard } from '../../core/page/pieces.ts';
-import { textWidth } from '../../core/page/text.ts';
-import { markedWord } from '../../core/page/wordDrawings.ts';
-import { MOST_GROUPS, readSoundOrder } from '../../core/words/soundOrder.ts';
-import { segmentWord, taughtGraphemes, USUAL_ORDER, type SegmentedWord } from '../../core/words/segment.ts';
-import { lasting, linesAbout, usedUp } from '../../core/makers/makerOutput.ts';
-import { sheetsNeeded } from '../../core/makers/makerPages.ts';
-import { numberOf, type Maker } from '../../core/makers/maker.ts';
-import { inOwn } from '../../core/makers/ownWords.ts';
-import { knownWords, readSpellable, wordsIn } from '../../core/makers/wordKnowledge.ts';
+import { type Drawing, framedCard, inGrid, markedWord, moved, textWidth } from '../../core/page/index.ts';
+import {
+  inOwn,
+  knownWords,
+  lasting,
+  linesAbout,
+  type Maker,
+  numberOf,
+  readSpellable,
+  sheetsNeeded,
+  usedUp,
+  wordsIn,
+} from '../../core/makers/index.ts';
 
 const CARD = { width: 85, height: 50 };
 const LARGEST = 26;
@@ -20,7 +30,7 @@ const LARGEST = 26;
 function card({ word, graphemes, marks }: SegmentedWord): Drawing {
   const size = Math.min(LARGEST, (CARD.width * 0.86) / Math.max(0.1, textWidth(word, 1)));
   const pieces = graphemes.map((grapheme, index) => ({ letters: grapheme.replace('_e', ''), mark: marks[index]! }));
-  const drawn = markedWord(asWritten(word), pieces, size);
+  const drawn = markedWord(asSpelled(word), pieces, size);
   return { ...CARD, shapes: moved(drawn.shapes, (CARD.width - drawn.width) / 2, (CARD.height - drawn.height) / 2) };
 }
 

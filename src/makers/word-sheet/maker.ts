@@ -1,14 +1,23 @@
-import { ENOUGH_READS, playWordGame, type WordGame, type WordGameEnd } from '../../core/games/wordGames.ts';
+import { ENOUGH_READS, playWordGame, type WordGame, type WordGameEnd } from '../../core/games/index.ts';
 import type { MessageValues, Say } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inGrid, type Drawing } from '../../core/page/drawing.ts';
-import { numberOf, refuse, type Maker } from '../../core/makers/maker.ts';
-import { asWritten } from '../../core/words/readableWord.ts';
+import { type Drawing, inGrid } from '../../core/page/index.ts';
+import {
+  inOwn,
+  lasting,
+  linesAbout,
+  lineWriters,
+  type Maker,
+  type MakerMaterial,
+  numberOf,
+  readSpellable,
+  refuse,
+  sheetsNeeded,
+  usedUp,
+  wordsIn,
+} from '../../core/makers/index.ts';
+import { asSpelled } from '../../core/words/index.ts';
 import { rememberLast } from '../../core/remembering.ts';
-import { lasting, linesAbout, lineWriters, usedUp, type MakerMaterial } from '../../core/makers/makerOutput.ts';
-import { sheetsNeeded } from '../../core/makers/makerPages.ts';
-import { inOwn } from '../../core/makers/ownWords.ts';
-import { readSpellable, wordsIn } from '../../core/makers/wordKnowledge.ts';
 import { cell, KINDS, sheetOf, type Kind } from './wordSheetLayouts.ts';
 
 /** How a game on a sheet goes; remembered, since most dials do not change it. */
@@ -46,8 +55,8 @@ export const maker: Maker = {
       ...{
         words: wordsIn(read.value),
         count: read.value.length,
-        first: inOwn(asWritten(read.value[0]!)),
-        last: inOwn(asWritten(read.value.at(-1)!)),
+        first: inOwn(asSpelled(read.value[0]!)),
+        last: inOwn(asSpelled(read.value.at(-1)!)),
         reads,
         kind: kind.replaceAll(' ', ''),
       },
@@ -84,7 +93,7 @@ export const maker: Maker = {
 /** The words with places to make strokes: for each time one is read. */
 function tallyOf(words: readonly string[]): Drawing {
   return inGrid(
-    words.map((word) => cell(`${asWritten(word)} ${' _'.repeat(ENOUGH_READS)}`, 54, 10, 6)),
+    words.map((word) => cell(`${asSpelled(word)} ${' _'.repeat(ENOUGH_READS)}`, 54, 10, 6)),
     3,
     2,
   );

@@ -1,17 +1,21 @@
-import type { WordGame } from '../../core/games/wordGames.ts';
+import type { WordGame } from '../../core/games/index.ts';
 import type { MessageValues } from '../../core/message.ts';
 import { err, ok, type Outcome } from '../../core/outcome.ts';
-import { inColumn, inGrid, inRow, type Drawing } from '../../core/page/drawing.ts';
-import { framedCard, wordCard } from '../../core/page/pieces.ts';
-import { asWritten } from '../../core/words/readableWord.ts';
-import { diceLines, threeInARow, wordPath } from '../../core/words/sheets/gridGames.ts';
-import { circleEvery, matchAcross, wordColours } from '../../core/words/sheets/matchAndMark.ts';
-import { missingWordBoxes } from '../../core/words/sheets/missingWord.ts';
-import { wordHunt } from '../../core/words/sheets/wordHunt.ts';
-import { wordSearch, type WordSearchProblem } from '../../core/words/sheets/wordSearch.ts';
-import type { Refusal } from '../../core/makers/maker.ts';
-import { inOwn } from '../../core/makers/ownWords.ts';
-import { wordWalk } from '../../core/makers/wordWalk.ts';
+import { type Drawing, framedCard, inColumn, inGrid, inRow, wordCard } from '../../core/page/index.ts';
+import {
+  asSpelled,
+  circleEvery,
+  diceLines,
+  matchAcross,
+  missingWordBoxes,
+  threeInARow,
+  wordColours,
+  wordHunt,
+  wordPath,
+  wordSearch,
+  type WordSearchProblem,
+} from '../../core/words/index.ts';
+import { inOwn, type Refusal, wordWalk } from '../../core/makers/index.ts';
 
 /** The sheets that are made of some words. */
 export const KINDS = [
@@ -51,7 +55,7 @@ export const cell = (text: string, width: number, height: number, most: number) 
 /** Lays a sheet out for words; the same seed, the same sheet. A search that cannot hold its words is refused. */
 export function sheetOf(kind: Kind, read: readonly string[], seed: number): Outcome<Sheet, Refusal> {
   // Letters in a grid stay small; words stand as in a sentence.
-  const words = kind === 'word search' ? read : read.map(asWritten);
+  const words = kind === 'word search' ? read : read.map(asSpelled);
   return LAYOUTS[kind](words, seed);
 }
 

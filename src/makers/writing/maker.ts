@@ -1,10 +1,7 @@
 import { listOf, type MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import type { Drawing, Shape } from '../../core/page/drawing.ts';
-import { fittingSize } from '../../core/page/text.ts';
-import { numberOf, type Maker } from '../../core/makers/maker.ts';
-import { lasting, linesAbout, usedUp } from '../../core/makers/makerOutput.ts';
-import { inOwn, readWords } from '../../core/makers/ownWords.ts';
+import { type Drawing, fittingSize, type Shape } from '../../core/page/index.ts';
+import { inOwn, lasting, linesAbout, type Maker, numberOf, readOwnWords, usedUp } from '../../core/makers/index.ts';
 
 const FORMS = ['shopping list', 'menu', 'letter', 'card'] as const;
 
@@ -20,9 +17,9 @@ export const maker: Maker = {
     { kind: 'number', name: 'lines', min: 2, max: 8, value: 4 },
   ],
   make(values, _settings, say) {
-    const reader = readWords(String(values.reader), { dial: 'reader', least: 1, most: 4 });
+    const reader = readOwnWords(String(values.reader), { dial: 'reader', least: 1, most: 4 });
     if (!reader.ok) return reader;
-    const words = readWords(String(values.words), { dial: 'words', least: 1, most: 8 });
+    const words = readOwnWords(String(values.words), { dial: 'words', least: 1, most: 8 });
     if (!words.ok) return words;
     const form = String(values.form).replaceAll(' ', '-');
     const lines = Math.max(numberOf(values, 'lines'), words.value.length);

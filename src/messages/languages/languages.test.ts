@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { GUIDE_LANGUAGE_IDS, type GuideLanguage } from '../../core/languages.ts';
-import { CAUTION_LEVELS, CAUTION_RULES } from '../../core/cautions/rules.ts';
+import { CAUTION_LEVELS, CAUTION_RULES } from '../../core/cautions/index.ts';
 import { cautionText } from '../cautionWords.ts';
 import { guideWords } from '../guideWords.ts';
 import { LANGUAGE_WORDS } from '../languageWords.ts';

@@ -1,5 +1,5 @@
 import { err, ok, type Outcome } from '../../core/outcome.ts';
-import { levelRecording, LONGEST_SOUND_MS } from '../../core/sounds/levelRecording.ts';
+import { levelRecording, LONGEST_SOUND_MS } from '../../core/sounds/index.ts';
 import { readWav, writeWav } from './wav.ts';
 
 /** A recording as it is kept: a WAV file of one sound, and how long it lasts. */

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import wavefile from 'wavefile';
-import { RECORDING_RATE } from '../../core/sounds/levelRecording.ts';
+import { RECORDING_RATE } from '../../core/sounds/index.ts';
 import { readWav, writeWav } from './wav.ts';
 
 const hum = (rate: number, seconds: number) =>

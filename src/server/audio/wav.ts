@@ -1,6 +1,6 @@
 import wavefile from 'wavefile';
 import { err, ok, type Outcome } from '../../core/outcome.ts';
-import { RECORDING_RATE } from '../../core/sounds/levelRecording.ts';
+import { RECORDING_RATE } from '../../core/sounds/index.ts';
 import { findSoundChunks, wavOfChunks, type SoundChunks } from './soundChunks.ts';
 
 /** Seconds that a file may last before anything is cut off it. */

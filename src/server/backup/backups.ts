@@ -3,7 +3,7 @@ import { mkdir, mkdtemp, readdir, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { PassThrough } from 'node:stream';
-import { addDays } from '../../core/calendar/dates.ts';
+import { addDays } from '../../core/calendar/index.ts';
 import { now, timeZone, today } from '../clock.ts';
 import { holdingInstallation } from '../db/hold.ts';
 import { migrate, NEWEST_SCHEMA, readSchema } from '../db/migrations/migrate.ts';

@@ -1,9 +1,9 @@
 import type { GuideLanguage } from '../../core/languages.ts';
 import { Model } from 'sequelize';
 import type { KeptDecision } from '../../contracts/keptDecision.ts';
-import type { Guide } from '../../core/guide/guide.ts';
-import type { Segment, Session } from '../../core/session/session.ts';
-import type { Term } from '../../core/terms/term.ts';
+import type { Guide } from '../../core/guide/index.ts';
+import type { Segment, Session } from '../../core/session/index.ts';
+import type { Term } from '../../core/terms/index.ts';
 import type { TrayChoice } from '../../contracts/tray.ts';
 import type { ProgrammeSettings } from '../../contracts/programme.ts';
 

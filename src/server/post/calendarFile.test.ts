@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import ical, { type VEvent } from 'node-ical';
-import type { DueItem } from '../../core/calendar/dueItems.ts';
+import type { DueItem } from '../../core/calendar/index.ts';
 import { calendarFile, momentIn } from './calendarFile.ts';
 
 const item = (change: Partial<DueItem>): DueItem => ({

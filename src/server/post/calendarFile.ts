@@ -1,6 +1,6 @@
 import { tz } from '@date-fns/tz';
 import ical, { ICalCalendarMethod } from 'ical-generator';
-import type { DueItem } from '../../core/calendar/dueItems.ts';
+import type { DueItem } from '../../core/calendar/index.ts';
 
 export interface CalendarFileInput {
   readonly name: string;

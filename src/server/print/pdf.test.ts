@@ -1,17 +1,15 @@
 import { makerTitle } from '../../messages/makers.ts';
 import { authorSpeech } from '../../messages/speeches.ts';
-import { flowPages } from '../../core/page/flow.ts';
-import { USUAL_SETTINGS } from '../../core/session/makerSource.ts';
+import { flowPages, type Page } from '../../core/page/index.ts';
+import { USUAL_SETTINGS } from '../../core/session/index.ts';
 import assert from 'node:assert/strict';
 import { spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { after, test } from 'node:test';
-import { firstValues, runMaker } from '../../core/makers/maker.ts';
-import { makerPages } from '../../core/makers/makerPages.ts';
+import { firstValues, makerPages, runMaker } from '../../core/makers/index.ts';
 import { MAKERS } from '../../makers/index.ts';
-import type { Page } from '../../core/page/paper.ts';
 import { writePdf } from './pdf.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'footstool-pdf-'));

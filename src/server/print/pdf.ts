@@ -1,8 +1,7 @@
 import { PICTURE_SIDE, pictureNamed } from '../pictures/pictures.ts';
 import { createRequire } from 'node:module';
 import PDFDocument from 'pdfkit';
-import { INKS, type Shape } from '../../core/page/drawing.ts';
-import type { Page } from '../../core/page/paper.ts';
+import { INKS, type Page, type Shape } from '../../core/page/index.ts';
 
 const POINTS_PER_MM = 72 / 25.4;
 const files = createRequire(import.meta.url);

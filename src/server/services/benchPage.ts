@@ -1,13 +1,13 @@
 import type { Addable, BenchProps } from '../../contracts/bench.ts';
-import { judgeSession, type JudgedAgainst } from '../../core/checks/judgeSession.ts';
+import { type JudgedAgainst, judgeSession } from '../../core/checks/index.ts';
 import { readDecisions } from '../db/repositories/decisions.ts';
 import { readHomes } from '../db/repositories/homes.ts';
 import { countWithoutBook } from '../db/repositories/sessions.ts';
 import { readShelf, readThings } from '../db/repositories/shelf.ts';
-import type { Segment } from '../../core/session/session.ts';
+import type { Segment } from '../../core/session/index.ts';
 import { EdgeError } from '../http/errors.ts';
 import type { Person } from './person.ts';
-import { taughtAround } from '../../core/terms/taughtSounds.ts';
+import { taughtAround } from '../../core/terms/index.ts';
 import { listRecorded } from './soundRecordings.ts';
 import { listTerms } from './terms.ts';
 import { findSession, segmentFor } from './sessions.ts';

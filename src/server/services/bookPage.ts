@@ -1,5 +1,5 @@
 import type { BookEntry } from '../../contracts/shelfFile.ts';
-import { heldSessions, weekRows } from '../../core/terms/weekRows.ts';
+import { heldSessions, weekRows } from '../../core/terms/index.ts';
 import { today } from '../clock.ts';
 import { readShelf } from '../db/repositories/shelf.ts';
 import { readTerms } from '../db/repositories/terms.ts';

@@ -1,7 +1,7 @@
 import type { FieldProblem } from '../../contracts/fieldProblem.ts';
 import { hiddenRuleForm, isAlwaysStop, ownRuleForm, stricterRuleForm } from '../../contracts/cautionForms.ts';
 import { checkForm } from '../../contracts/problems.ts';
-import type { CautionLevel, CautionPolicy } from '../../core/cautions/rules.ts';
+import type { CautionLevel, CautionPolicy } from '../../core/cautions/index.ts';
 import type { Schema } from 'yup';
 import { today } from '../clock.ts';
 import { readShelf } from '../db/repositories/shelf.ts';

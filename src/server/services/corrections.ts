@@ -1,9 +1,7 @@
 import { readActivities, readTimedAnswers, writeCorrection } from '../db/repositories/corrections.ts';
 import { inTransaction, type Transaction } from '../db/transaction.ts';
-import { evaluateMinutes } from '../../core/time/segmentMinutes.ts';
-import { roundTo } from '../../core/numbers/rounding.ts';
-import { correctionFactor, scaleQuantities } from '../../core/time/calibrate.ts';
-import { spreadOf } from '../../core/time/minutes.ts';
+import { correctionFactor, evaluateMinutes, scaleQuantities, spreadOf } from '../../core/time/index.ts';
+import { roundTo } from '../../core/numbers/index.ts';
 import type { ActivityEntry } from '../db/repositories/shelf.ts';
 import { EdgeError } from '../http/errors.ts';
 import { requireAuthor, type Person } from './person.ts';

@@ -1,7 +1,7 @@
 import { inTransaction, type Transaction } from '../db/transaction.ts';
-import type { ThingsByKey } from '../../core/materials/thing.ts';
+import type { ThingsByKey } from '../../core/materials/index.ts';
 import { randomUUID } from 'node:crypto';
-import { ownWordsOf } from '../../core/cautions/allergens.ts';
+import { ownWordsOf } from '../../core/cautions/index.ts';
 import { homeForm, MOST_HOMES, type HomeForm } from '../../contracts/homeForm.ts';
 import { checkForm } from '../../contracts/problems.ts';
 import { isRevision, NO_REVISION } from '../../contracts/revision.ts';

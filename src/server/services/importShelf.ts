@@ -6,8 +6,8 @@ import { withSections, type FileSections } from '../../contracts/fileContents.ts
 import type { ProgrammeSettings } from '../../contracts/programme.ts';
 import type { SessionEntry } from '../../contracts/sessionEntry.ts';
 import type { HomeEntry } from '../../contracts/shelfFile.ts';
-import type { CautionPolicy } from '../../core/cautions/rules.ts';
-import type { Segment } from '../../core/session/session.ts';
+import type { CautionPolicy } from '../../core/cautions/index.ts';
+import type { Segment } from '../../core/session/index.ts';
 import { describeMakerProblem } from '../../messages/makers.ts';
 import { isSameValue } from '../db/sameValue.ts';
 import { addSession } from '../db/repositories/sessions.ts';

@@ -1,6 +1,5 @@
-import type { Inventory, ShelfChoice } from '../../core/homes/inventory.ts';
-import { segmentFromActivity } from '../../core/shelf/fromShelf.ts';
-import { likelyMinutes } from '../../core/shelf/effort.ts';
+import type { Inventory, ShelfChoice } from '../../core/homes/index.ts';
+import { likelyMinutes, segmentFromActivity } from '../../core/shelf/index.ts';
 import { today } from '../clock.ts';
 import { readHomes } from '../db/repositories/homes.ts';
 import { readShelf, thingsByKey, type ActivityEntry } from '../db/repositories/shelf.ts';

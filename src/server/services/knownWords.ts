@@ -2,10 +2,17 @@ import type { GuideLanguage } from '../../core/languages.ts';
 import { checkForm } from '../../contracts/problems.ts';
 import { readSettings, type ProgrammeSettings } from '../../contracts/programme.ts';
 import { wordTap } from '../../contracts/wordTap.ts';
-import { addDays, ageInMonths } from '../../core/calendar/dates.ts';
-import { COMMON_WORDS, readWordOrder } from '../../core/words/commonWords.ts';
-import { childWords, hardLetters, MONTHS_FOR_WORDS, wordSheets, type WordRead } from '../../core/words/readingLog.ts';
-import type { WordSets } from '../../core/words/wordSets.ts';
+import { addDays, ageInMonths } from '../../core/calendar/index.ts';
+import {
+  childWords,
+  COMMON_WORDS,
+  hardLetters,
+  MONTHS_FOR_WORDS,
+  readWordOrder,
+  type WordRead,
+  type WordSets,
+  wordSheets,
+} from '../../core/words/index.ts';
 import { today } from '../clock.ts';
 import { readHomes } from '../db/repositories/homes.ts';
 import { readReadings, readWordsByLink, removeReading, writeReading } from '../db/repositories/wordReadings.ts';

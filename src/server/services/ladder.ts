@@ -1,4 +1,4 @@
-import { proposeNext, type NextStep } from '../../core/ladders/proposeNext.ts';
+import { type NextStep, proposeNext } from '../../core/ladders/index.ts';
 import { readSessions } from '../db/repositories/sessions.ts';
 import { readShelf } from '../db/repositories/shelf.ts';
 import type { Person } from './person.ts';

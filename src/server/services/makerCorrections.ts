@@ -1,10 +1,7 @@
 import { LEAST_PACE, MOST_PACE } from '../../contracts/makerSource.ts';
-import { roundTo } from '../../core/numbers/rounding.ts';
-import { answersKey } from '../../core/session/makerSource.ts';
-import type { Session } from '../../core/session/session.ts';
-import { correctionFactor } from '../../core/time/calibrate.ts';
-import { spreadOf } from '../../core/time/minutes.ts';
-import { evaluateMinutes } from '../../core/time/segmentMinutes.ts';
+import { roundTo } from '../../core/numbers/index.ts';
+import { answersKey, type Session } from '../../core/session/index.ts';
+import { correctionFactor, evaluateMinutes, spreadOf } from '../../core/time/index.ts';
 import { now } from '../clock.ts';
 import { readTimedMakerAnswers } from '../db/repositories/corrections.ts';
 import { holdProgramme, writeSettings } from '../db/repositories/programmes.ts';

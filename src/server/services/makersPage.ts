@@ -1,14 +1,19 @@
 import { authorSpeech } from '../../messages/speeches.ts';
-import type { MakerSettings, MakerValues } from '../../core/session/makerSource.ts';
-import type { ThingsByKey } from '../../core/materials/thing.ts';
+import type { MakerSettings, MakerValues } from '../../core/session/index.ts';
+import type { ThingsByKey } from '../../core/materials/index.ts';
 import { randomUUID } from 'node:crypto';
-import { dialsOf, firstValues, runMaker, workOut, type Maker } from '../../core/makers/maker.ts';
-import { segmentFromMaker } from '../../core/makers/makerSegment.ts';
+import {
+  dialsOf,
+  firstValues,
+  type Maker,
+  makerPages,
+  runMaker,
+  segmentFromMaker,
+  workOut,
+} from '../../core/makers/index.ts';
 import { findMaker, MAKERS } from '../../makers/index.ts';
-import type { Drawing } from '../../core/page/drawing.ts';
+import { type Drawing, USUAL_MARGIN } from '../../core/page/index.ts';
 import { rememberLast } from '../../core/remembering.ts';
-import { makerPages } from '../../core/makers/makerPages.ts';
-import { USUAL_MARGIN } from '../../core/page/paper.ts';
 import { describeMakerProblem, makerTitle } from '../../messages/makers.ts';
 import { today } from '../clock.ts';
 import { readSession, readSessions, replaceSession } from '../db/repositories/sessions.ts';

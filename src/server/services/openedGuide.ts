@@ -1,7 +1,7 @@
 import type { GuideLanguage } from '../../core/languages.ts';
-import type { LevelName } from '../../core/session/levelName.ts';
+import type { LevelName } from '../../core/session/index.ts';
 import type { ReplyForm } from '../../contracts/reply.ts';
-import type { Guide } from '../../core/guide/guide.ts';
+import type { Guide } from '../../core/guide/index.ts';
 
 /** What a home sees by its link. */
 export interface OpenedGuide {

@@ -1,5 +1,5 @@
-import { calibrate } from '../../core/time/calibrate.ts';
-import { roundTo } from '../../core/numbers/rounding.ts';
+import { calibrate } from '../../core/time/index.ts';
+import { roundTo } from '../../core/numbers/index.ts';
 import { readPostHomes, type PostHome } from '../db/repositories/post.ts';
 import type { KeptDecision } from '../../contracts/keptDecision.ts';
 import { readLatestSending } from '../db/repositories/sendings.ts';

@@ -1,10 +1,14 @@
-import type { OpenDays } from '../../core/calendar/backPlan.ts';
-import { bookPreparations, keepPreparations, type PreparedSession } from '../../core/calendar/preparation.ts';
-import { daysBetween } from '../../core/calendar/dates.ts';
-import { dueItems, type DueItem } from '../../core/calendar/dueItems.ts';
-import { benchPreparations, plannedPreparations } from '../../core/session/sessionPreparations.ts';
-import { closedDaysOf, type Term } from '../../core/terms/term.ts';
-import { heldSessions, weekRows } from '../../core/terms/weekRows.ts';
+import {
+  bookPreparations,
+  daysBetween,
+  type DueItem,
+  dueItems,
+  keepPreparations,
+  type OpenDays,
+  type PreparedSession,
+} from '../../core/calendar/index.ts';
+import { benchPreparations, plannedPreparations } from '../../core/session/index.ts';
+import { closedDaysOf, heldSessions, type Term, weekRows } from '../../core/terms/index.ts';
 import { today } from '../clock.ts';
 import { readSessions, type KeptSession } from '../db/repositories/sessions.ts';
 import { readShelf, type Shelf } from '../db/repositories/shelf.ts';

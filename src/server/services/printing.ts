@@ -10,11 +10,11 @@ import {
 } from '../db/repositories/printJobs.ts';
 import { findProgramme } from '../db/repositories/programmes.ts';
 import { inTransaction } from '../db/transaction.ts';
-import { composeGuide } from '../../core/guide/composeGuide.ts';
+import { composeGuide } from '../../core/guide/index.ts';
 import { guideLanguage } from '../../messages/guideLanguages.ts';
 import { authorMakers } from '../../messages/authorMakers.ts';
 import { randomUUID } from 'node:crypto';
-import { fitHome } from '../../core/homes/sessionReadiness.ts';
+import { fitHome } from '../../core/homes/index.ts';
 import {
   estimatePages,
   layoutPrintSet,
@@ -22,7 +22,7 @@ import {
   type PrintSet,
   type PrintSetHome,
   type PrintSetInput,
-} from '../../core/print/printSet.ts';
+} from '../../core/print/index.ts';
 import { checkShape } from '../../contracts/problems.ts';
 import { trayForm, type TrayChoice } from '../../contracts/tray.ts';
 import { countThing } from '../../messages/fits.ts';

@@ -5,8 +5,8 @@ import { programmeForm, readSettings, type ProgrammeSettings } from '../../contr
 import { isSameValue } from '../db/sameValue.ts';
 import { EdgeError } from '../http/errors.ts';
 import { LEAST_PACE, MOST_PACE } from '../../contracts/makerSource.ts';
-import { VARIANTS } from '../../core/makers/variant.ts';
-import { answersKey } from '../../core/session/makerSource.ts';
+import { VARIANTS } from '../../core/makers/index.ts';
+import { answersKey } from '../../core/session/index.ts';
 import type { Person } from './person.ts';
 
 /** Keeps a programme's settings; only an owner may. What it decided about cautions stays. */

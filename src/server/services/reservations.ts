@@ -1,6 +1,6 @@
 import { addReservation, endReservation, holdReservation } from '../db/repositories/reservations.ts';
 import { inTransaction, type Transaction } from '../db/transaction.ts';
-import { addDays, isCalendarDate, weekdayOf } from '../../core/calendar/dates.ts';
+import { addDays, isCalendarDate, weekdayOf } from '../../core/calendar/index.ts';
 import { reserveForm } from '../../contracts/forms.ts';
 import { checkForm } from '../../contracts/problems.ts';
 import { today } from '../clock.ts';

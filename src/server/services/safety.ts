@@ -1,18 +1,18 @@
 import { createHash } from 'node:crypto';
 import { decisionForm } from '../../contracts/forms.ts';
 import { checkForm } from '../../contracts/problems.ts';
-import { householdOn } from '../../core/homes/household.ts';
 import {
-  decisionOn,
-  openQuestions,
-  roomsOf,
   type CautionDecision,
   type Decided,
+  decisionOn,
+  householdOn,
+  openQuestions,
   type PartQuestion,
+  roomsOf,
   type SessionSafety,
-} from '../../core/homes/partQuestions.ts';
-import type { ThingsByKey } from '../../core/materials/thing.ts';
-import type { Session } from '../../core/session/session.ts';
+} from '../../core/homes/index.ts';
+import type { ThingsByKey } from '../../core/materials/index.ts';
+import type { Session } from '../../core/session/index.ts';
 import { addDecision, readDecisions, removeDecision, type StoredDecision } from '../db/repositories/decisions.ts';
 import { readHomes, type KeptHome } from '../db/repositories/homes.ts';
 import { markThingChecked } from '../db/repositories/shelfEntries.ts';

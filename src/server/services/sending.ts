@@ -8,12 +8,12 @@ import {
   readOpenLinks,
 } from '../db/repositories/sendings.ts';
 import { inTransaction, type Transaction } from '../db/transaction.ts';
-import { composeGuide } from '../../core/guide/composeGuide.ts';
+import { composeGuide } from '../../core/guide/index.ts';
 import { guideLanguage } from '../../messages/guideLanguages.ts';
-import type { ThingsByKey } from '../../core/materials/thing.ts';
+import type { ThingsByKey } from '../../core/materials/index.ts';
 import { randomUUID } from 'node:crypto';
-import type { HomeFit } from '../../core/homes/homeFit.ts';
-import type { Session } from '../../core/session/session.ts';
+import type { HomeFit } from '../../core/homes/index.ts';
+import type { Session } from '../../core/session/index.ts';
 import { describeFinding } from '../../messages/findings.ts';
 import { describeQuestion } from '../../messages/safety.ts';
 import { guideWords } from '../../messages/guideWords.ts';

@@ -4,7 +4,7 @@ import type { FieldProblem } from '../../contracts/fieldProblem.ts';
 import { checkShape } from '../../contracts/problems.ts';
 import { isRevision, NO_REVISION } from '../../contracts/revision.ts';
 import { ENTRY_SCHEMAS, titleOf, type ShelfEntry } from '../../contracts/shelfEntries.ts';
-import { checkScript, placesOf } from '../../core/session/checkScript.ts';
+import { checkScript, placesOf } from '../../core/session/index.ts';
 import { describeScriptFault } from '../../messages/edits.ts';
 import { writeShelfItems, type ActivityEntry, type ShelfKind, type ShelfWrite } from '../db/repositories/shelf.ts';
 import { hold } from '../db/hold.ts';

@@ -1,7 +1,6 @@
-import type { ThingsByKey } from '../../core/materials/thing.ts';
-import { composeSegment, type ComposedSegment } from '../../core/guide/composition.ts';
-import { templateScope } from '../../core/session/asWrittenScope.ts';
-import type { Segment } from '../../core/session/session.ts';
+import type { ThingsByKey } from '../../core/materials/index.ts';
+import { type ComposedSegment, composeSegment } from '../../core/guide/index.ts';
+import { type Segment, templateScope } from '../../core/session/index.ts';
 import { today } from '../clock.ts';
 import { readSession, readSessions, replaceSession, type KeptSession } from '../db/repositories/sessions.ts';
 import { readShelf, thingsByKey, type Shelf } from '../db/repositories/shelf.ts';

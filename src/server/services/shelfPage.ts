@@ -1,8 +1,7 @@
 import MiniSearch from 'minisearch';
-import { agesInYears } from '../../core/session/ages.ts';
+import { agesInYears } from '../../core/session/index.ts';
 import { skillWords } from '../../messages/skills.ts';
-import { likelyMinutes } from '../../core/shelf/effort.ts';
-import { matchesFilter, type ActivityFilter } from '../../core/shelf/filterActivities.ts';
+import { type ActivityFilter, likelyMinutes, matchesFilter } from '../../core/shelf/index.ts';
 import { readShelf, type ActivityEntry, type Shelf, type ShelfKind } from '../db/repositories/shelf.ts';
 import type { Person } from './person.ts';
 

@@ -1,10 +1,7 @@
 import type { SongQuestion } from '../../contracts/song.ts';
-import { knownWords } from '../../core/makers/wordKnowledge.ts';
-import { scaled, type Drawing } from '../../core/page/drawing.ts';
-import { flowPages } from '../../core/page/flow.ts';
-import { printableArea, USUAL_MARGIN } from '../../core/page/paper.ts';
-import { songLine } from '../../core/page/tunePage.ts';
-import { placeWords, type PlacedLine } from '../../core/songs/placeWords.ts';
+import { knownWords } from '../../core/makers/index.ts';
+import { type Drawing, flowPages, printableArea, scaled, songLine, USUAL_MARGIN } from '../../core/page/index.ts';
+import { type PlacedLine, placeWords } from '../../core/songs/index.ts';
 import { authorSpeech } from '../../messages/speeches.ts';
 import { writePdf } from '../print/pdf.ts';
 import type { Person } from './person.ts';

@@ -1,6 +1,5 @@
 import { createHash } from 'node:crypto';
-import { recordableSounds, type RecordableSound } from '../../core/words/recordableSounds.ts';
-import { readSoundOrder } from '../../core/words/soundOrder.ts';
+import { readSoundOrder, type RecordableSound, recordableSounds } from '../../core/words/index.ts';
 import { now } from '../clock.ts';
 import {
   readRecorded,

@@ -1,12 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import type { SoundSessionForm } from '../../contracts/forms.ts';
-import { firstValues } from '../../core/makers/maker.ts';
-import { segmentFromMaker } from '../../core/makers/makerSegment.ts';
-import { soundSessionParts } from '../../core/makers/soundSession.ts';
-import { agesFromYears } from '../../core/session/ages.ts';
-import type { Segment } from '../../core/session/session.ts';
-import { SOUND_UNIT } from '../../core/sounds/soundUnits.ts';
-import { taughtAround } from '../../core/terms/taughtSounds.ts';
+import { firstValues, segmentFromMaker, soundSessionParts } from '../../core/makers/index.ts';
+import { agesFromYears, type Segment } from '../../core/session/index.ts';
+import { SOUND_UNIT } from '../../core/sounds/index.ts';
+import { taughtAround } from '../../core/terms/index.ts';
 import { soundPartTitle, soundSessionAim, soundSessionTitle } from '../../messages/soundSession.ts';
 import { findMaker } from '../../makers/index.ts';
 import { authorSpeech } from '../../messages/speeches.ts';

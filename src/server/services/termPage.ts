@@ -1,14 +1,13 @@
-import { likelyMinutes, effortOf } from '../../core/shelf/effort.ts';
+import { effortOf, likelyMinutes } from '../../core/shelf/index.ts';
 import { today } from '../clock.ts';
 import { readPreparations } from './preparations.ts';
 import { readSessions } from '../db/repositories/sessions.ts';
 import { readShelf, type ActivityEntry } from '../db/repositories/shelf.ts';
 import { findTerm } from './terms.ts';
 import type { Person } from './person.ts';
-import { type DueItem, dueItems } from '../../core/calendar/dueItems.ts';
-import type { TouchedSession } from '../../core/terms/coverageView.ts';
+import { type DueItem, dueItems } from '../../core/calendar/index.ts';
+import type { PlannableActivity, TouchedSession } from '../../core/terms/index.ts';
 import type { KeptTerm } from '../db/repositories/terms.ts';
-import type { PlannableActivity } from '../../core/terms/proposal.ts';
 
 /** What a term may choose from on the shelf. */
 interface TermShelf {

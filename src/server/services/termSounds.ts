@@ -1,20 +1,17 @@
-import { knownWords } from '../../core/makers/wordKnowledge.ts';
-import { firstValues, runMaker } from '../../core/makers/maker.ts';
-import { makerPages } from '../../core/makers/makerPages.ts';
+import { firstValues, knownWords, makerPages, runMaker } from '../../core/makers/index.ts';
 import { maker as soundPageMaker } from '../../makers/sound-page/maker.ts';
-import { USUAL_MARGIN } from '../../core/page/paper.ts';
-import { SOUND_UNIT } from '../../core/sounds/soundUnits.ts';
-import { SOUND_SCHOOLS } from '../../core/terms/schools.ts';
-import { taughtSteps } from '../../core/terms/taughtSounds.ts';
-import { PICTURE_WORDS } from '../../core/words/pictureWords.ts';
+import { USUAL_MARGIN } from '../../core/page/index.ts';
+import { SOUND_UNIT } from '../../core/sounds/index.ts';
+import { SOUND_SCHOOLS, taughtSteps } from '../../core/terms/index.ts';
 import {
   bestNextSound,
   divideWords,
   graphemesIn,
-  openedBySteps,
   type NextSound,
+  openedBySteps,
+  PICTURE_WORDS,
   type SoundStep,
-} from '../../core/words/soundSequence.ts';
+} from '../../core/words/index.ts';
 import { authorSpeech } from '../../messages/speeches.ts';
 import { EdgeError } from '../http/errors.ts';
 import { writePdf } from '../print/pdf.ts';

@@ -1,11 +1,7 @@
 import { inTransaction, type Transaction } from '../db/transaction.ts';
 import { randomUUID } from 'node:crypto';
-import { agesFromYears } from '../../core/session/ages.ts';
-import type { Segment } from '../../core/session/session.ts';
-import { frameTerm } from '../../core/terms/frameTerm.ts';
-import type { School } from '../../core/terms/schools.ts';
-import { checkTerm, sessionDate, type Term } from '../../core/terms/term.ts';
-import { weekRows } from '../../core/terms/weekRows.ts';
+import { agesFromYears, type Segment } from '../../core/session/index.ts';
+import { checkTerm, frameTerm, type School, sessionDate, type Term, weekRows } from '../../core/terms/index.ts';
 import { checkForm, checkShape } from '../../contracts/problems.ts';
 import { isRevision, NO_REVISION } from '../../contracts/revision.ts';
 import { frameForm, keptTerm } from '../../contracts/term.ts';

@@ -1,13 +1,11 @@
 import { readRulings, removeRuling, writeRuling } from '../db/repositories/swapRulings.ts';
-import type { ThingsByKey } from '../../core/materials/thing.ts';
-import { findSwaps, type SwapProposal, type SwapRuling } from '../../core/materials/swapFinder.ts';
-import { usesOf } from '../../core/homes/feasibleActivities.ts';
+import { findSwaps, type SwapProposal, type SwapRuling, type ThingsByKey } from '../../core/materials/index.ts';
+import { activitiesFor, usesOf } from '../../core/homes/index.ts';
 import { checkForm } from '../../contracts/problems.ts';
 import { rulingForm } from '../../contracts/forms.ts';
 import type { ThingEntry } from '../../contracts/shelfFile.ts';
 import { readShelf, thingsByKey, readThings } from '../db/repositories/shelf.ts';
 import { EdgeError } from '../http/errors.ts';
-import { activitiesFor } from '../../core/homes/inventory.ts';
 import { asShelfChoice } from './inventory.ts';
 import { requireAuthor, type Person } from './person.ts';
 

@@ -1,6 +1,5 @@
 import { addTick, forgetTicksBefore, removeTick } from '../db/repositories/ticks.ts';
-import { addDays } from '../../core/calendar/dates.ts';
-import type { DueItem } from '../../core/calendar/dueItems.ts';
+import { addDays, type DueItem } from '../../core/calendar/index.ts';
 import { today } from '../clock.ts';
 import { EdgeError } from '../http/errors.ts';
 import { requireAuthor, type Person } from './person.ts';

@@ -1,4 +1,4 @@
-import type { DueItem } from '../../core/calendar/dueItems.ts';
+import type { DueItem } from '../../core/calendar/index.ts';
 import { today } from '../clock.ts';
 import { readAnswers } from '../db/repositories/post.ts';
 import { readTicks } from '../db/repositories/ticks.ts';

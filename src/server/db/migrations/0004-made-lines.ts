@@ -1,7 +1,6 @@
 import { authorMakers } from '../../../messages/authorMakers.ts';
-import { generatedParts } from '../../../core/makers/generatedParts.ts';
-import type { Line } from '../../../core/session/line.ts';
-import type { Segment } from '../../../core/session/session.ts';
+import { generatedParts } from '../../../core/makers/index.ts';
+import type { Line, Segment } from '../../../core/session/index.ts';
 
 /** How the lines of makers were named before they had keys: by their position. */
 const FORMER = /^made-(\d+)$/;

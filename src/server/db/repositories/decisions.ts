@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { CautionDecision } from '../../../core/homes/partQuestions.ts';
+import type { CautionDecision } from '../../../core/homes/index.ts';
 import { now } from '../../clock.ts';
 import { SessionDecisionRow } from '../decisionTables.ts';
 import { tables } from '../tables.ts';

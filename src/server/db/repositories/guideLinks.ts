@@ -1,9 +1,9 @@
 import type { GuideLanguage } from '../../../core/languages.ts';
 import { QueryTypes } from 'sequelize';
-import type { LevelName } from '../../../core/session/levelName.ts';
-import type { Guide } from '../../../core/guide/guide.ts';
-import { latestBirthMonth } from '../../../core/calendar/dates.ts';
-import { MONTHS_FOR_WORDS } from '../../../core/words/readingLog.ts';
+import type { LevelName } from '../../../core/session/index.ts';
+import type { Guide } from '../../../core/guide/index.ts';
+import { latestBirthMonth } from '../../../core/calendar/index.ts';
+import { MONTHS_FOR_WORDS } from '../../../core/words/index.ts';
 import { now, today } from '../../clock.ts';
 import { GuideLinkRow, HomeRow, MessageRow } from '../models.ts';
 import { tables } from '../tables.ts';

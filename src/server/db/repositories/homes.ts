@@ -2,7 +2,7 @@ import type { GuideLanguage } from '../../../core/languages.ts';
 import { Op } from 'sequelize';
 import type { Transaction } from '../transaction.ts';
 import { isUuid } from './sessions.ts';
-import type { Home } from '../../../core/homes/home.ts';
+import type { Home } from '../../../core/homes/index.ts';
 import { byCodeUnit } from '../../../core/ordering.ts';
 import { ChildRow, HomeRow, HomeThingRow, ShelfItemRow } from '../models.ts';
 import { tables } from '../tables.ts';

@@ -1,8 +1,8 @@
 import type { KeptDecision } from '../../../contracts/keptDecision.ts';
 import { randomUUID } from 'node:crypto';
 import { Op, QueryTypes } from 'sequelize';
-import type { Guide } from '../../../core/guide/guide.ts';
-import type { Session } from '../../../core/session/session.ts';
+import type { Guide } from '../../../core/guide/index.ts';
+import type { Session } from '../../../core/session/index.ts';
 import { GuideCopyRow, GuideLinkRow, SendingRow } from '../models.ts';
 import { tables } from '../tables.ts';
 import type { Transaction } from '../transaction.ts';

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Op, QueryTypes, type Transaction } from 'sequelize';
-import { withOwnIds, type Session } from '../../../core/session/session.ts';
+import { type Session, withOwnIds } from '../../../core/session/index.ts';
 import { now } from '../../clock.ts';
 import { GuideLinkRow, SessionRow, UserRow } from '../models.ts';
 import { tables } from '../tables.ts';

@@ -1,8 +1,8 @@
-import { asKnown, type Thing, type ThingsByKey } from '../../../core/materials/thing.ts';
+import { asKnown, type Thing, type ThingsByKey } from '../../../core/materials/index.ts';
 import { randomUUID } from 'node:crypto';
 import { Op, type Transaction } from 'sequelize';
 import type { BookEntry, SongEntry, ThingEntry } from '../../../contracts/shelfFile.ts';
-import type { ActivityBody, Segment } from '../../../core/session/session.ts';
+import type { ActivityBody, Segment } from '../../../core/session/index.ts';
 import { now } from '../../clock.ts';
 import { ShelfItemRow } from '../models.ts';
 import { tables } from '../tables.ts';

@@ -2,7 +2,7 @@ import { col, fn, literal, Op, where } from 'sequelize';
 import { now } from '../../clock.ts';
 import { ShelfItemRow } from '../models.ts';
 import { tables } from '../tables.ts';
-import { asKnown, type ShelvedThing } from '../../../core/materials/thing.ts';
+import { asKnown, type ShelvedThing } from '../../../core/materials/index.ts';
 import { inTransaction, type Transaction } from '../transaction.ts';
 import type { ShelfKind } from './shelf.ts';
 

@@ -1,4 +1,4 @@
-import type { SwapRuling } from '../../../core/materials/swapFinder.ts';
+import type { SwapRuling } from '../../../core/materials/index.ts';
 import { now } from '../../clock.ts';
 import { SwapRulingRow } from '../models.ts';
 import { tables } from '../tables.ts';

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Op, Sequelize, type Transaction } from 'sequelize';
-import type { Term } from '../../../core/terms/term.ts';
+import type { Term } from '../../../core/terms/index.ts';
 import { now } from '../../clock.ts';
 import { TermRow } from '../models.ts';
 import { tables } from '../tables.ts';

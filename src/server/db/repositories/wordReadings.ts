@@ -1,6 +1,6 @@
 import type { GuideLanguage } from '../../../core/languages.ts';
 import { QueryTypes } from 'sequelize';
-import type { WordRead } from '../../../core/words/readingLog.ts';
+import type { WordRead } from '../../../core/words/index.ts';
 import type { ProgrammeSettings } from '../../../contracts/programme.ts';
 import { byCodeUnit } from '../../../core/ordering.ts';
 import { isUuid } from './sessions.ts';

@@ -1,8 +1,12 @@
-import { FIRST_SOUNDS } from '../sounds/correspondences.ts';
-import { shown } from '../sounds/phones.ts';
-import type { Accent } from '../sounds/accents.ts';
-import type { Pronunciations } from '../sounds/pronunciations.ts';
-import { trickyPiece, wordPieces, type WordPieces } from '../sounds/wordPieces.ts';
+import {
+  type Accent,
+  FIRST_SOUNDS,
+  type Pronunciations,
+  shown,
+  trickyPiece,
+  wordPieces,
+  type WordPieces,
+} from '../sounds/index.ts';
 
 /** How a piece is marked below the word: a dot under one letter, a bar under two or more, an arc for letters apart. */
 type Mark = 'dot' | 'bar' | 'arc';

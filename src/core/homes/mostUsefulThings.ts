@@ -1,9 +1,9 @@
 import { byCodeUnit } from '../ordering.ts';
-import { isOldEnough } from '../materials/swaps.ts';
+import { isOldEnough } from '../materials/index.ts';
 import type { FeasibleActivity } from './feasibleActivities.ts';
 
 /** Three things and what they open together: skills, and activities that need nothing else. */
-export interface Basket {
+export interface UsefulThings {
   /** Three things (fewer when there are fewer), each with the skills it adds to those before it. */
   readonly things: readonly { readonly item: string; readonly adds: readonly string[] }[];
   readonly skills: readonly string[];
@@ -18,11 +18,11 @@ const SIZE = 3;
  * of the basket of which there usually are enough, and it needs at least one thing. Exact: every three are compared.
  * Among equals, the three that come first by key. Skills may be at most 62 different ones (`core/terms/skills` has 35).
  */
-export function bestBasket(
+export function mostUsefulThings(
   activities: readonly FeasibleActivity[],
   things: readonly { readonly key: string; readonly usualQty: number }[],
   youngestMonths: number,
-): Basket {
+): UsefulThings {
   const items = things.map(({ key }) => key).sort(byCodeUnit);
   const opened = findOpenings(activities, things, { items, youngestMonths });
   const best = compareAll(opened, items.length);
@@ -129,7 +129,7 @@ function compareAll(openings: readonly Opening[], count: number): number[] {
 function describeBasket(
   chosen: readonly number[],
   { items, opened }: { items: readonly string[]; opened: readonly Opening[] },
-): Basket {
+): UsefulThings {
   const openWith = (set: readonly number[]) =>
     opened.filter((opening) => opening.set.every((item) => set.includes(item)));
   const skillsWith = (set: readonly number[]) => [...new Set(openWith(set).flatMap(({ activity }) => activity.skills))];

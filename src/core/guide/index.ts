@@ -1,0 +1,16 @@
+/** A session put together: for its author, and for one home with its own things, dials and language. */
+
+export { composeGuide } from './composeGuide.ts';
+export {
+  type ComposedLine,
+  type ComposedSegment,
+  type ComposedSession,
+  composeSegment,
+  composeSession,
+  materialsOrNone,
+  timedParts,
+  writeNote,
+} from './composition.ts';
+export type { Guide, GuideLevel, GuideLine, GuidePicture, GuideSegment } from './guide.ts';
+export { readGuideCopy } from './guideCopy.ts';
+export { madePicture } from './madePicture.ts';

@@ -1,0 +1,39 @@
+/** A session as a value: parts, lines, levels, dials, and the closed set of edits that change it. */
+
+export { agesFromYears, agesInYears } from './ages.ts';
+export { amountAtLevel, templateScope } from './asWrittenScope.ts';
+export { checkScript, type PlacesByItem, placesOf, type ScriptFault, type ScriptProblem } from './checkScript.ts';
+export { type ChoiceDial, type Dial, dialValues, isNumberDial, type NumberDial } from './dial.ts';
+export { applyEdit, checkDial, type Edit, type EditProblem, type Regenerate } from './edit.ts';
+export { type LevelName, LEVELS } from './levelName.ts';
+export { isWholeLevel, levelsOf, linesAt, quantityAt, valuesAt } from './levels.ts';
+export { type Line, LINE_KINDS, type LineKind } from './line.ts';
+export type { MakerProblem } from './makerProblem.ts';
+export {
+  answersKey,
+  type AuthorChanges,
+  type LevelChanges,
+  type MakerSettings,
+  type MakerSource,
+  type MakerValues,
+  type NeedChange,
+  NUMBER_SCHOOLS,
+  type NumberSchool,
+  schoolOf,
+  USUAL_SETTINGS,
+  WORDS_EDITION,
+} from './makerSource.ts';
+export { aheadWith, type PartText, textsOfPart } from './partTexts.ts';
+export { emptyScript, plainSegment } from './plainSegment.ts';
+export {
+  type ActivityBody,
+  type LevelChange,
+  type Posture,
+  POSTURES,
+  type Segment,
+  SEGMENT_KINDS,
+  type Session,
+  type TripleOfQuantities,
+  withOwnIds,
+} from './session.ts';
+export { benchPreparations, plannedPreparations } from './sessionPreparations.ts';

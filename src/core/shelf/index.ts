@@ -1,0 +1,8 @@
+/** Entries of the shelf, and parts of a session made from them. */
+
+export { anotherBook, type KnownBook } from './anotherBook.ts';
+export { effortOf, likelyMinutes } from './effort.ts';
+export { type ActivityFilter, matchesFilter, type Season, SEASONS } from './filterActivities.ts';
+export { segmentFromActivity } from './fromShelf.ts';
+export { frameSegments, type NamedPart, segmentFor } from './segmentFor.ts';
+export type { ShelfActivity, ShelfBook, ShelfSong } from './shelfEntries.ts';

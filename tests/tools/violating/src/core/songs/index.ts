@@ -1,0 +1,2 @@
+/** A public surface. */
+export type * from './reachesUp.ts';

@@ -1,0 +1,2 @@
+// Breaks the rule of indexes: a file of a folder reads it through its own index.
+export type * from './index.ts';
