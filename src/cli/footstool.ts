@@ -1,6 +1,6 @@
 /** The command line of Footstool: each word is one file beside this one, loaded when it is asked for. */
 const COMMANDS: Record<string, () => Promise<(words: readonly string[]) => Promise<number>>> = {
-  calc: async () => (await import('./calc.ts')).runCalc,
+  calc: async () => (await import('./calc/calc.ts')).runCalc,
   start: async () => (await import('./start.ts')).runStart,
   serve: async () => (await import('./serve.ts')).runServe,
   seed: async () => (await import('./seed.ts')).runSeed,

@@ -1,8 +1,6 @@
-import type { FieldProblem } from './fieldProblem.ts';
 import type { ShelfActivity, ShelfBook, ShelfSong } from '../core/shelf/index.ts';
 import { asKnown, type Thing, type ThingsByKey } from '../core/materials/index.ts';
-import { checkScript, type PlacesByItem, placesOf, type Segment } from '../core/session/index.ts';
-import { describeScriptFault } from '../messages/edits.ts';
+import { checkScript, type PlacesByItem, type ScriptFault, placesOf, type Segment } from '../core/session/index.ts';
 import type { SessionEntry } from './sessionEntry.ts';
 import type { BookEntry, HomeEntry, SongEntry, ThingEntry } from './shelfFile.ts';
 
@@ -20,6 +18,16 @@ export interface FileSections {
   readonly homes: readonly HomeEntry[];
   readonly sessions: readonly SessionEntry[];
 }
+
+/** What is wrong in a file, where, with what explains it; `messages/fileProblems` says it. */
+export type FileProblem = { readonly path: string } & (
+  | { readonly code: 'script'; readonly fault: ScriptFault }
+  /** `first`: where the same name stands already. */
+  | { readonly code: 'twice'; readonly name: string; readonly first: string }
+  | { readonly code: 'not-known'; readonly item: string }
+  /** A home has what it said it has not. */
+  | { readonly code: 'had'; readonly item: string }
+);
 
 /** Fills in the sections that a file leaves out. */
 export function withSections(file: Partial<FileSections>): FileSections {
@@ -45,10 +53,7 @@ export function sourcesOf({ books, songs, activities }: Pick<FileSections, 'book
  * Everything wrong in a file whose shape is right: what is there twice, scripts that do not come out, things that
  * nobody knows. `known` are the things that are on the shelf already. A sound file gives an empty list.
  */
-export function checkContents(
-  file: FileSections,
-  known: readonly Pick<ThingEntry, 'key' | 'places'>[],
-): FieldProblem[] {
+export function checkContents(file: FileSections, known: readonly Pick<ThingEntry, 'key' | 'places'>[]): FileProblem[] {
   const places = placesOf([...known, ...file.things]);
   return [
     ...findRepeats(file),
@@ -65,14 +70,15 @@ function scriptProblems(
   script: Pick<Segment, 'title'> & Parameters<typeof checkScript>[0],
   at: string,
   places: PlacesByItem,
-): FieldProblem[] {
+): FileProblem[] {
   return checkScript(script, script.title, { places }).map(({ path, fault }) => ({
     path: `${at}.${path}`,
-    message: describeScriptFault(fault),
+    code: 'script' as const,
+    fault,
   }));
 }
 
-function findRepeats(file: FileSections): FieldProblem[] {
+function findRepeats(file: FileSections): FileProblem[] {
   const { things, books, songs, activities, homes } = file;
   return [
     ...Object.entries({ things, books, songs, activities }).flatMap(([section, entries]) =>
@@ -100,27 +106,27 @@ function findRepeats(file: FileSections): FieldProblem[] {
       ),
       ...(home.hasNot ?? []).flatMap((item, at) =>
         home.things.some((thing) => thing.item === item && thing.qty > 0)
-          ? [{ path: `homes[${index}].hasNot[${at}]`, message: `“${item}” is among the things it has` }]
+          ? [{ path: `homes[${index}].hasNot[${at}]`, code: 'had' as const, item }]
           : [],
       ),
     ]),
   ];
 }
 
-function repeatsIn(names: readonly string[], at: string, field: string): FieldProblem[] {
+function repeatsIn(names: readonly string[], at: string, field: string): FileProblem[] {
   const first = new Map<string, number>();
   return names.flatMap((name, index) => {
     if (!first.has(name)) first.set(name, index);
     return first.get(name) === index
       ? []
-      : [{ path: `${at}[${index}].${field}`, message: `“${name}” is already at ${at}[${first.get(name)}]` }];
+      : [{ path: `${at}[${index}].${field}`, code: 'twice', name, first: `${at}[${first.get(name)}]` }];
   });
 }
 
-function findMissingThings(file: FileSections, onShelf: readonly { readonly key: string }[]): FieldProblem[] {
+function findMissingThings(file: FileSections, onShelf: readonly { readonly key: string }[]): FileProblem[] {
   const known = new Set([...onShelf, ...file.things].map(({ key }) => key));
-  const check = (item: string, path: string): FieldProblem[] =>
-    known.has(item) ? [] : [{ path, message: `“${item}” is neither on the shelf nor among the things of this file` }];
+  const check = (item: string, path: string): FileProblem[] =>
+    known.has(item) ? [] : [{ path, code: 'not-known', item }];
   const ofNeeds = (needs: Segment['needs'], at: string) =>
     needs.flatMap((need, index) => [
       ...check(need.item, `${at}.needs[${index}].item`),

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { randomFile } from '../../tests/support/guideAtRandom.ts';
 import { slowGuide } from '../../tests/support/guideSlowly.ts';
-import { CALCULATIONS } from './calc/calculations.ts';
+import { CALCULATIONS } from '../cli/calc/calculations.ts';
 
 /** Many in `npm run soak`, a share of them with the other tests. */
 const FILES = process.env.FOOTSTOOL_SOAK ? 2000 : 250;

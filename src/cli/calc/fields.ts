@@ -1,6 +1,6 @@
 import type { Coins, Triple } from '../../core/numbers/index.ts';
 import { array, boolean, mixed, number, object, string } from 'yup';
-import { knownAs, threeOf } from '../fields.ts';
+import { knownAs, threeOf } from '../../contracts/fields.ts';
 import { isCalendarDate, isTimeOfDay } from '../../core/calendar/index.ts';
 
 /** A whole number within a range, both ends included. */

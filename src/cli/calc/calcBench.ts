@@ -51,8 +51,8 @@ export class CalcBench {
   }
 
   #start(): Worker {
-    return new Worker(new URL('./thread.mjs', import.meta.url), {
-      workerData: { module: './calcWorker.ts', name: this.#name },
+    return new Worker(new URL('../thread.mjs', import.meta.url), {
+      workerData: { module: './calc/calcWorker.ts', name: this.#name },
       resourceLimits: { maxOldGenerationSizeMb: MOST_MEGABYTES },
     });
   }

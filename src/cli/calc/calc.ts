@@ -1,5 +1,5 @@
 import { createInterface } from 'node:readline';
-import { CALCULATIONS } from '../contracts/calc/calculations.ts';
+import { CALCULATIONS } from './calculations.ts';
 import { CalcBench, type CalcText } from './calcBench.ts';
 
 /** `footstool calc [NAME [--lines]]`: answers from the core, without a database. Returns the exit code. */

@@ -1,6 +1,6 @@
 import { ValidationError, type ObjectSchema } from 'yup';
-import { findOutOfBounds } from '../bounds.ts';
-import { findOverlong } from '../problems.ts';
+import { findOutOfBounds } from '../../contracts/bounds.ts';
+import { findOverlong } from '../../contracts/problems.ts';
 
 /** Input to a calculation that does not fit: the JSON path at fault and what is wrong there. */
 export class CalcInputError extends Error {

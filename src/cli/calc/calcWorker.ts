@@ -1,7 +1,7 @@
 import { parentPort, workerData } from 'node:worker_threads';
-import { depthOfJson, USUAL_BOUNDS } from '../contracts/bounds.ts';
-import { CalcInputError } from '../contracts/calc/calculation.ts';
-import { CALCULATIONS } from '../contracts/calc/calculations.ts';
+import { depthOfJson, USUAL_BOUNDS } from '../../contracts/bounds.ts';
+import { CalcInputError } from './calculation.ts';
+import { CALCULATIONS } from './calculations.ts';
 import type { CalcText } from './calcBench.ts';
 
 const calculate = CALCULATIONS.get((workerData as { name: string }).name)!;

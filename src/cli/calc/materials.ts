@@ -2,7 +2,7 @@ import { findCautions } from '../../core/cautions/index.ts';
 import { checkReadiness } from '../../core/homes/index.ts';
 import { chooseSwaps, type StockedNeed, totalMaterials } from '../../core/materials/index.ts';
 import { describeExpressionProblem } from '../../messages/expressions.ts';
-import { actionName, traitName } from '../cautions.ts';
+import { actionName, traitName } from '../../contracts/cautions.ts';
 import { ageMonths, amount, array, boolean, dials, mixed, name, number, object, string, whole } from './fields.ts';
 import { calculation, CalcInputError } from './calculation.ts';
 

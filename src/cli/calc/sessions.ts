@@ -5,11 +5,12 @@ import type { Segment, Session } from '../../core/session/index.ts';
 import { frameSegments, segmentFor } from '../../core/shelf/index.ts';
 import { authorMakers } from '../../messages/authorMakers.ts';
 import { authorSpeech } from '../../messages/speeches.ts';
+import { describeFileProblem } from '../../messages/fileProblems.ts';
 import { describeMakerProblem } from '../../messages/makers.ts';
-import { checkContents, sourcesOf, thingsOf, withSections, type FileSections } from '../fileContents.ts';
-import { readSettings, type ProgrammeSettings } from '../programme.ts';
-import type { SessionEntry } from '../sessionEntry.ts';
-import { shelfFile, type HomeEntry } from '../shelfFile.ts';
+import { checkContents, sourcesOf, thingsOf, withSections, type FileSections } from '../../contracts/fileContents.ts';
+import { readSettings, type ProgrammeSettings } from '../../contracts/programme.ts';
+import type { SessionEntry } from '../../contracts/sessionEntry.ts';
+import { shelfFile, type HomeEntry } from '../../contracts/shelfFile.ts';
 import { calculation, CalcInputError } from './calculation.ts';
 import { boolean, name, object } from './fields.ts';
 
@@ -19,7 +20,7 @@ export const calcGuide = calculation(
   ({ file: given, session: title, home: nickname, assumeCommon }) => {
     const file = withSections(given);
     const [problem] = checkContents(file, []);
-    if (problem) throw new CalcInputError(`file.${problem.path}`, problem.message);
+    if (problem) throw new CalcInputError(`file.${problem.path}`, describeFileProblem(problem).message);
     const entry = file.sessions.find((candidate) => candidate.title === title);
     if (!entry) throw new CalcInputError('session', `no session of the file is called "${title}"`);
     const home = file.homes.find((candidate) => candidate.nickname === nickname);

@@ -1,4 +1,4 @@
-import { fromTo } from '../fields.ts';
+import { fromTo } from '../../contracts/fields.ts';
 import type { TermPlanInput, TermRule } from '../../core/terms/index.ts';
 import { planOnTwoCores } from '../../solver/planOnTwoCores.ts';
 import { amount, array, boolean, mixed, name, names, object, string, whole } from './fields.ts';
