@@ -13,6 +13,7 @@ import {
 } from '../server/db/repositories/programmes.ts';
 import { readInstallation, writeInstallation } from '../server/db/repositories/installation.ts';
 import { holdingInstallation } from '../server/db/hold.ts';
+import { firstSteps } from '../messages/steps.ts';
 import { readFile } from 'node:fs/promises';
 import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
@@ -157,7 +158,7 @@ function addMonths(month: string, months: number): string {
   return `${Math.floor(count / 12)}-${String((count % 12) + 1).padStart(2, '0')}`;
 }
 
-interface DemoTerm extends TermFrame {
+interface DemoTerm extends Omit<TermFrame, 'steps'> {
   readonly days: readonly Omit<TermDay, 'id'>[];
   readonly weeks: readonly { book?: string; activities?: readonly string[] }[];
 }
@@ -165,7 +166,7 @@ interface DemoTerm extends TermFrame {
 /** The demo's term, with the sessions that are already on the bench in their weeks. */
 async function addDemoTerm(owner: Person): Promise<void> {
   const demo = shiftDays(await readDemo<DemoTerm>('term/spring.json'), daysToShift());
-  const framed = frameTerm(demo, randomUUID);
+  const framed = frameTerm({ ...demo, steps: firstSteps(demo.school) }, randomUUID);
   if (!framed.ok) throw new Error('the demo term does not fit its own dates');
   const sessions = await readSessions(owner.programmeId);
   const term: Term = {

@@ -16,7 +16,6 @@ export interface NextStep {
   /** What to offer: the next rung when this one is there, this one again while it is not. */
   readonly offer: Rung;
   readonly easier: Rung | null;
-  readonly helps: string | null;
   /** Two that were not used lately: never used first, then the longest ago. Fewer when the shelf has fewer. */
   readonly activities: readonly LadderActivity[];
 }
@@ -28,17 +27,16 @@ export function proposeNext(
   noticed: { readonly skill: string; readonly isThere: boolean },
   activities: readonly LadderActivity[],
 ): NextStep | null {
-  const ladder = LADDERS.find(({ rungs }) => rungs.some(({ skill }) => skill === noticed.skill));
+  const ladder = LADDERS.find(({ rungs }) => rungs.some((rung) => rung === noticed.skill));
   if (!ladder) return null;
-  const at = ladder.rungs.findIndex(({ skill }) => skill === noticed.skill);
+  const at = ladder.rungs.findIndex((rung) => rung === noticed.skill);
   const to = noticed.isThere ? Math.min(at + 1, ladder.rungs.length - 1) : at;
   const offer = ladder.rungs[to]!;
   return {
     offer,
     easier: to > 0 ? ladder.rungs[to - 1]! : null,
-    helps: noticed.isThere ? null : offer.helps,
     activities: activities
-      .filter(({ skills }) => skills.includes(offer.skill))
+      .filter(({ skills }) => skills.includes(offer))
       .sort(
         (left, right) => byCodeUnit(left.lastUsed ?? '', right.lastUsed ?? '') || byCodeUnit(left.title, right.title),
       )

@@ -1,6 +1,6 @@
 import type { CalendarDate } from '../calendar/index.ts';
 import { err, ok, type Outcome } from '../outcome.ts';
-import { stepsOf, type School } from './schools.ts';
+import type { School } from './schools.ts';
 import { LANGUAGE_SKILLS, NUMBER_SKILLS } from '../ladders/index.ts';
 import { checkTerm, mondaysOf, type Term, type TermProblem, type TermSession } from './term.ts';
 
@@ -15,8 +15,8 @@ export interface TermFrame {
   /** In order, one a week; the weeks beyond them have none yet. */
   readonly themes: readonly string[];
   readonly school: School;
-  /** The programme’s own order of sounds, where it has one. */
-  readonly soundOrder?: string | undefined;
+  /** The steps of its school, in words, one for each week with a session. */
+  readonly steps: readonly string[];
 }
 
 /** A term from its frame: a week for each calendar week it touches, with one empty session each, ids from `newId`. */
@@ -37,7 +37,7 @@ export function frameTerm(frame: TermFrame, newId: () => string): Outcome<Term, 
     })),
     days: [],
     school,
-    steps: stepsOf(school, frame.soundOrder),
+    steps: frame.steps,
     rules: { targets: firstTargets(), perSlot: [1, 3], repeat: 2, rest: 3 },
   });
 }

@@ -13,7 +13,7 @@ export {
   proposalInput,
   slotsAhead,
 } from './proposal.ts';
-export { type School, SCHOOLS, SOUND_SCHOOLS } from './schools.ts';
+export { type OWN_NAME_STEPS, type School, SCHOOLS, SOUND_SCHOOLS, stepsOf } from './schools.ts';
 export { taughtAround, taughtSteps } from './taughtSounds.ts';
 export {
   checkTerm,

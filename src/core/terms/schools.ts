@@ -16,7 +16,24 @@ const COMMON_WORDS =
 /** How many common words are learned at a time. */
 const WORDS_IN_A_SET = 5;
 
-/** The usual steps of a school, one for each week with a session; sounds in the order of the programme. An author may change them. */
+/** How a child comes to its own name, step by step. */
+export const OWN_NAME_STEPS = [
+  'hear',
+  'clap-parts',
+  'first-sound',
+  'find',
+  'first-letter',
+  'order',
+  'trace',
+  'join-strip',
+  'copy',
+  'write',
+] as const;
+
+/**
+ * The usual steps of a school, one for each week with a session: letters and words as they are, the others by name
+ * (`OWN_NAME_STEPS`, skills), to be put into words. Sounds are in the order of the programme.
+ */
 export function stepsOf(school: School, soundOrder?: string): string[] {
   switch (school) {
     case 'sounds-first':
@@ -28,18 +45,7 @@ export function stepsOf(school: School, soundOrder?: string): string[] {
         COMMON_WORDS.slice(set * WORDS_IN_A_SET, (set + 1) * WORDS_IN_A_SET).join(' '),
       );
     case 'own-name':
-      return [
-        'hear it: whose name is it?',
-        'clap its parts',
-        'its first sound',
-        'find it among others',
-        'its first letter, large',
-        'its letters in order',
-        'in sand, in the air',
-        'strip cut up and joined',
-        'copied from a card',
-        'written without one',
-      ];
+      return [...OWN_NAME_STEPS];
     case 'number-rungs':
       return [...NUMBER_SKILLS];
   }

@@ -1,3 +1,4 @@
+import { stepsOf } from './schools.ts';
 import { frameTerm } from './frameTerm.ts';
 import type { Term, TermDay } from './term.ts';
 import { applyTermEdit, type TermEdit } from './termEdit.ts';
@@ -16,6 +17,7 @@ export const framed = (change: Partial<Parameters<typeof frameTerm>[0]> = {}): T
       minutes: 20,
       themes: ['wheels', 'shadows'],
       school: 'sounds-first',
+      steps: stepsOf('sounds-first'),
       ...change,
     },
     () => `s${++id}`,

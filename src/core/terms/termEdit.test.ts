@@ -1,6 +1,5 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { stepsOf } from './schools.ts';
 import { sessionDate } from './term.ts';
 import { day, edited, framed, sessionOf } from './term.fixture.ts';
 import { applyTermEdit, type TermEdit } from './termEdit.ts';
@@ -92,8 +91,8 @@ test('a day that is put again takes the place of the one before, and goes out ag
 
 test('another sequence brings its own steps; steps, title and what to aim for are the author’s', () => {
   const term = framed();
-  const other = edited(term, { do: 'choose-school', school: 'own-name' });
-  assert.deepEqual([other.school, other.steps], ['own-name', stepsOf('own-name')]);
+  const other = edited(term, { do: 'choose-school', school: 'own-name', steps: ['hear it'] });
+  assert.deepEqual([other.school, other.steps], ['own-name', ['hear it']]);
   const own = edited(
     term,
     { do: 'set-steps', steps: ['m', 'a'] },

@@ -1,6 +1,6 @@
 import { err, ok, type Outcome } from '../outcome.ts';
 import { emptySession } from './frameTerm.ts';
-import { stepsOf, type School } from './schools.ts';
+import type { School } from './schools.ts';
 import { checkTerm, type Term, type TermDay, type TermProblem, type TermRules, type TermSession } from './term.ts';
 
 /** Everything that can be done to a term, as data. Weeks by index, sessions by id. */
@@ -22,7 +22,7 @@ export type TermEdit =
   | { readonly do: 'put-day'; readonly day: TermDay }
   | { readonly do: 'remove-day'; readonly id: string }
   | { readonly do: 'set-title'; readonly title: string }
-  | { readonly do: 'choose-school'; readonly school: School; readonly soundOrder?: string | undefined }
+  | { readonly do: 'choose-school'; readonly school: School; readonly steps: readonly string[] }
   | { readonly do: 'set-steps'; readonly steps: readonly string[] }
   | { readonly do: 'set-rules'; readonly rules: Partial<TermRules> }
   | {
@@ -78,7 +78,7 @@ function change(term: Term, edit: TermEdit): Term {
     case 'set-title':
       return { ...term, title: edit.title };
     case 'choose-school':
-      return { ...term, school: edit.school, steps: stepsOf(edit.school, edit.soundOrder) };
+      return { ...term, school: edit.school, steps: edit.steps };
     case 'set-steps':
       return { ...term, steps: edit.steps };
     case 'set-rules':

@@ -1,5 +1,6 @@
 import { PANEL } from './panelLook.ts';
 import { type School, SCHOOLS, type Term, type TermEdit } from '../../core/terms/index.ts';
+import { firstSteps } from '../../messages/steps.ts';
 import { SCHOOL_WORDS } from '../../messages/term.ts';
 
 interface SequencePanelProps {
@@ -25,7 +26,10 @@ export function SequencePanel({ term, stepsLeft, mayWrite, soundOrder, onEdit }:
           className="select select-sm"
           value={term.school}
           disabled={!mayWrite}
-          onChange={({ target }) => onEdit({ do: 'choose-school', school: target.value as School, soundOrder })}
+          onChange={({ target }) => {
+            const school = target.value as School;
+            onEdit({ do: 'choose-school', school, steps: firstSteps(school, soundOrder) });
+          }}
         >
           {SCHOOLS.map((school) => (
             <option key={school} value={school}>

@@ -5,6 +5,7 @@ import { checkTerm, frameTerm, type School, sessionDate, type Term, weekRows } f
 import { checkForm, checkShape } from '../../contracts/problems.ts';
 import { isRevision, NO_REVISION } from '../../contracts/revision.ts';
 import { frameForm, keptTerm } from '../../contracts/term.ts';
+import { firstSteps } from '../../messages/steps.ts';
 import { describeTermProblem } from '../../messages/term.ts';
 import { addSession, moveSessions, readSession } from '../db/repositories/sessions.ts';
 import { readShelf } from '../db/repositories/shelf.ts';
@@ -29,7 +30,7 @@ export async function frameNewTerm(person: Person, fields: Record<string, unknow
     {
       ...form,
       school: form.school as School,
-      soundOrder: person.settings.numbers.soundOrder,
+      steps: firstSteps(form.school as School, person.settings.numbers.soundOrder),
       themes: form.themes.split(/\r?\n/).map(asTheme).filter(Boolean),
     },
     randomUUID,
