@@ -93,7 +93,11 @@ module.exports = {
       from: { path: 'src/makers/([^/]+)/', pathNot: TESTS },
       to: { path: '.', pathNot: ['src/core', 'src/makers/$1/', 'node_modules/pure-rand/'] },
     },
-    forbid('contracts-know-core-only', 'src/contracts', 'src/(server|islands|pages|cli|components|layouts|workers|messages)'),
+    forbid(
+      'contracts-know-core-only',
+      'src/contracts',
+      'src/(server|islands|pages|cli|components|layouts|workers|messages)',
+    ),
     forbid('messages-know-core-only', 'src/messages', 'src/(server|islands|pages|cli|components|layouts|workers)'),
     forbid('islands-stay-in-the-browser', 'src/islands', 'src/(server|pages|cli)'),
     forbid('sequelize-in-db-only', 'src', 'node_modules/(sequelize|umzug|pg)/', ['src/server/db/', TESTS]),
