@@ -33,6 +33,14 @@ test('every entry of the demo comes back from CSV as it went in', () => {
   }
 });
 
+test('phrases that hold commas come back as they went in, one or several', () => {
+  const [thing] = demo('thing');
+  for (const uses of [['weigh it, then hide it'], ['a boat, a hat; a bridge', 'a drum'], ['a drum'], []]) {
+    const [row] = rowsOf(writeCsv([{ ...thing!, uses }], 'thing'));
+    assert.deepEqual(row!.value.uses ?? [], uses);
+  }
+});
+
 test('semicolons and decimal commas of other offices are understood', () => {
   const [row] = rowsOf(`${HEAD.replaceAll(',', ';')}\r\nlid;lid;lids;flat stacks;28,5;;;;;12;0,8\r\n`);
   assert.deepEqual(row!.problems, []);

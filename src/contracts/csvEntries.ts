@@ -120,7 +120,7 @@ function readCell(written: string, column: CsvColumn): { value?: unknown; proble
     case 'phrases':
       return {
         value: written
-          .split(/[|,;]/)
+          .split(written.includes('|') ? '|' : /[,;]/)
           .map((phrase) => phrase.trim())
           .filter(Boolean),
       };
@@ -136,7 +136,13 @@ function readCell(written: string, column: CsvColumn): { value?: unknown; proble
 function writeCell(value: unknown, column: CsvColumn): string {
   if (value === undefined || value === null) return '';
   if (column === 'words') return (value as string[]).join(' ');
-  if (column === 'phrases') return (value as string[]).join(' | ');
+  if (column === 'phrases') return writePhrases(value as string[]);
   if (column === 'json') return JSON.stringify(value);
   return column === 'yes-no' ? (value ? 'yes' : 'no') : String(value);
+}
+
+/** With bars between; a single phrase that holds a comma or semicolon has a bar behind it, so that it stays one. */
+function writePhrases(phrases: readonly string[]): string {
+  const [only] = phrases;
+  return phrases.length === 1 && /[,;]/.test(only!) ? `${only} |` : phrases.join(' | ');
 }

@@ -11,7 +11,7 @@ import { describeMakerProblem } from './makers.ts';
 import { describeSwapReason } from './swaps.ts';
 import {
   countWords,
-  describeNothingFits,
+  describePlanProblem,
   describePlaced,
   describePlanReason,
   describeTermProblem,
@@ -54,7 +54,9 @@ test('problems say what is wrong, what is kept and what to do', () => {
     describeTermProblem({ code: 'ends-before-start', startsOn: '2027-03-01', endsOn: '2027-02-01' }),
     'The term would end on Monday 1 February, before it starts on Monday 1 March. Nothing was changed; choose a later end.',
   );
-  assert.match(describeNothingFits('after'), /pin the earlier one.*What stood in the term still stands\./);
+  const unfit = { code: 'nothing-fits', loosen: 'after' } as const;
+  assert.match(describePlanProblem(unfit), /pin the earlier one.*What stood in the term still stands\./);
+  assert.match(describePlanProblem({ code: 'out-of-time' }), /in the time we take.*still stands\./);
   assert.equal(
     describeMakerProblem({ code: 'out-of-range', maker: 'pair-cards', dial: 'total', min: 1, max: 12, value: 10_000 }),
     '“total” takes a whole number from 1 to 12, so “10000” was not taken.',

@@ -1,5 +1,14 @@
 import { numberWord } from './numberWord.ts';
-import type { DayKind, PinRule, PlanReason, School, TermProblem, TermRule, WeekNote } from '../core/terms/index.ts';
+import type {
+  DayKind,
+  PinRule,
+  PlanProblem,
+  PlanReason,
+  School,
+  TermProblem,
+  TermRule,
+  WeekNote,
+} from '../core/terms/index.ts';
 import { dayInWords } from './dates.ts';
 import { skillWords } from './skills.ts';
 
@@ -101,9 +110,12 @@ const LOOSEN_WORDS: Readonly<Record<TermRule, string>> = {
   perSlot: 'Ask for fewer activities in each session.',
 };
 
-/** Why nothing could be proposed, and what to loosen. */
-export function describeNothingFits(loosen: TermRule): string {
-  return `No plan keeps every rule. ${LOOSEN_WORDS[loosen]} What stood in the term still stands.`;
+/** Why nothing could be proposed, and what to do. */
+export function describePlanProblem(problem: PlanProblem): string {
+  const kept = 'What stood in the term still stands.';
+  return problem.code === 'out-of-time'
+    ? `No plan turned up in the time we take. Try again with fewer activities or a shorter stretch of the term. ${kept}`
+    : `No plan keeps every rule. ${LOOSEN_WORDS[problem.loosen]} ${kept}`;
 }
 
 const CONFLICT_WORDS: Readonly<Record<PinRule, string>> = {

@@ -38,7 +38,7 @@ function solveWhole(
   highs: Highs,
   model: LinearModel,
   { limits, hints }: { limits: SolverLimits; hints: LinearHints },
-): LinearAnswer | null {
+): LinearAnswer | 'out-of-time' | null {
   if (hasEmptyDemand(model)) return null;
   if (model.columns.length === 0) return { values: [], bound: 0 };
   const solver = highs.createModel(toModelData(highs, model, { isWhole: true, closed: hints.closed }));
@@ -56,7 +56,8 @@ function solveWhole(
     solver.run(callbacksFor(highs, hints));
     const values = [...solver.getSolution().colValue];
     const hasAnswer = solver.info.get('primal_solution_status') === 2;
-    return hasAnswer ? { values, bound: Number(solver.info.get('mip_dual_bound')) } : null;
+    if (hasAnswer) return { values, bound: Number(solver.info.get('mip_dual_bound')) };
+    return solver.getModelStatus() === highs.constants.modelStatus.infeasible ? null : 'out-of-time';
   } finally {
     solver.dispose();
   }

@@ -18,7 +18,7 @@ export interface TermPlanTask {
 export type TermPlanMessage =
   | { readonly kind: 'progress'; readonly progress: TermProgress }
   | { readonly kind: 'done'; readonly plan: TermPlan | null }
-  | { readonly kind: 'nothing-fits'; readonly problem: PlanProblem }
+  | { readonly kind: 'no-plan'; readonly problem: PlanProblem }
   | { readonly kind: 'broken'; readonly reason: string };
 
 /** Together with the search before it, a proposal takes no longer than about twenty seconds. */
@@ -32,7 +32,7 @@ self.onmessage = async ({ data: { input, way } }: MessageEvent<TermPlanTask>) =>
   try {
     const solver = await linearSolver(LIMITS, wasmAddress);
     const planned = planTermBy(way, input, solver, { onProgress });
-    if (planned && !planned.ok) say({ kind: 'nothing-fits', problem: planned.problem });
+    if (planned && !planned.ok) say({ kind: 'no-plan', problem: planned.problem });
     else say({ kind: 'done', plan: planned && planned.value });
   } catch (error) {
     say({ kind: 'broken', reason: (error as Error).message });

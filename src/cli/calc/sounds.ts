@@ -81,9 +81,19 @@ export const calcBasket = calculation(
 );
 
 const names = () =>
-  counts().test('names', 'must be whole numbers of parts from 1 to 20', (told) =>
-    Object.values(told ?? {}).every((count) => Number.isInteger(count) && count >= 1 && count <= 20),
-  );
+  counts()
+    .test('names', 'must be whole numbers of parts from 1 to 20', (told) =>
+      Object.values(told ?? {}).every((count) => Number.isInteger(count) && count >= 1 && count <= 20),
+    )
+    .test('once', 'must not tell a name twice with other numbers of parts', (told) => {
+      const heard = new Map<string, number>();
+      return Object.entries(told ?? {}).every(([name, count]) => {
+        const key = name.toLowerCase();
+        const isSame = (heard.get(key) ?? count) === count;
+        heard.set(key, count);
+        return isSame;
+      });
+    });
 const SUNG = /^[\p{L}\p{M}]+(?:['’-][\p{L}\p{M}]+)*$/u;
 
 export const calcSyllables = calculation(object({ words: wordList(), names: names() }), async (input) => {

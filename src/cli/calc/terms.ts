@@ -66,6 +66,8 @@ export const calcTermPlan = calculation(
     refuseOddities(input);
     const plan = await planOnTwoCores(input, LIMITS);
     if (plan.ok) return plan.value;
+    if (plan.problem.code === 'out-of-time')
+      throw new CalcInputError('slots', 'no plan was found in time; fewer slots or fewer activities would do');
     throw new CalcInputError(LOOSEN_PATHS[plan.problem.loosen], LOOSEN_WORDS[plan.problem.loosen]);
   },
 );

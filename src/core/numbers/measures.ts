@@ -34,13 +34,22 @@ export interface Measure {
   readonly spoons: readonly { readonly ml: number; readonly count: number }[];
 }
 
-/** Shares a container out in amounts a kitchen can measure: each share to 5 ml, in cups and spoons within 5 %, else in ml. */
+/** What a kitchen can pour exactly enough, in ml. */
+const STEP_ML = 5;
+
+/**
+ * Shares a container out in amounts a kitchen can measure: each share to the nearest 5 ml, in cups and spoons within 5 %, else in
+ * ml. Where the shares so rounded would not go into the container, each is rounded down: equal shares stay equal, nothing overflows.
+ */
 export function shareVolumes({ container, parts, headroom, spoons, cup }: MeasuresInput): {
   ml: number[];
   measures: Measure[];
 } {
   const total = parts.reduce((sum, part) => sum + part, 0);
-  const ml = parts.map((part) => roundTo((container * (1 - headroom) * part) / total / 5, 0) * 5);
+  const steps = parts.map((part) => (container * (1 - headroom) * part) / total / STEP_ML);
+  const nearest = steps.map((step) => roundTo(step, 0) * STEP_ML);
+  const overflows = nearest.reduce((sum, share) => sum + share, 0) > container;
+  const ml = overflows ? steps.map((step) => Math.floor(step + 1e-9) * STEP_ML) : nearest;
   return { ml, measures: ml.map((amount) => measureOf(amount, spoons, cup)) };
 }
 

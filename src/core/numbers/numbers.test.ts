@@ -153,3 +153,33 @@ test('volumes are shared to five millilitres and named as a kitchen measures', (
     ['1 tablespoon', '1 tablespoon'],
   );
 });
+
+test('shares go into their container: equal ones stay equal, and none is 5 ml off or more', () => {
+  const of = (container: number, parts: number[], headroom = 0) =>
+    shareVolumes({ container, parts, headroom, spoons: [5, 15], cup: 240 }).ml;
+  assert.deepEqual(
+    [of(100, [1, 1, 1]), of(100, [1, 1, 1], 0.1), of(1000, [1, 1, 1])],
+    [
+      [30, 30, 30],
+      [30, 30, 30],
+      [330, 330, 330],
+    ],
+  );
+  for (let container = 50; container <= 1000; container += 5)
+    for (const parts of [
+      [1, 1, 1],
+      [1, 2],
+      [1, 1, 2],
+      [2, 3, 2],
+      [1, 1, 1, 1, 1, 1],
+    ])
+      for (const headroom of [0, 0.1, 0.25]) {
+        const ml = of(container, parts, headroom);
+        assert.ok(ml.reduce((sum, share) => sum + share, 0) <= container, `${container} ${parts}`);
+        for (const [index, part] of parts.entries()) {
+          assert.equal(ml[index], ml[parts.indexOf(part)]);
+          const exact = (container * (1 - headroom) * part) / parts.reduce((sum, other) => sum + other, 0);
+          assert.ok(Math.abs(ml[index]! - exact) < 5, `${container} ${parts} ${headroom}`);
+        }
+      }
+});

@@ -52,8 +52,8 @@ export interface RelaxedAnswer {
 
 /** Solves a linear programme; the real one is HiGHS, handed in. */
 export interface LinearSolver {
-  /** Gives null only where it is proved, or the time ran out before any values were found. */
-  solve(model: LinearModel, hints?: LinearHints): LinearAnswer | null;
+  /** Null where it is proved that nothing fits; `out-of-time` where it was stopped before any values were found. */
+  solve(model: LinearModel, hints?: LinearHints): LinearAnswer | 'out-of-time' | null;
   /** Null where nothing fits, or the time ran out. */
   relax(model: LinearModel): RelaxedAnswer | null;
 }

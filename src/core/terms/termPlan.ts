@@ -10,12 +10,9 @@ export type { TermActivity, TermPlan, TermPlanInput };
 /** The rules that can be loosened, in the order they are tried when nothing fits. */
 export type TermRule = 'rest' | 'repeat' | 'after' | 'light' | 'minutes' | 'perSlot';
 
-/** Why no plan keeps the rules, and which rule to loosen. */
-export interface PlanProblem {
-  readonly code: 'nothing-fits';
-  /** The first rule whose loosening alone lets a plan fit. */
-  readonly loosen: TermRule;
-}
+/** Why there is no plan: none keeps the rules, with the first rule whose loosening alone lets one fit; or none was found in time. */
+export type PlanProblem =
+  { readonly code: 'nothing-fits'; readonly loosen: TermRule } | { readonly code: 'out-of-time' };
 
 /** A better plan or bound, found on the way. */
 export interface TermProgress {
@@ -85,6 +82,7 @@ export function planTerm(
   const tell = ({ values, bound }: LinearProgress) =>
     onProgress?.({ bound, plan: values && toPlan(input, read(values), bound ?? Infinity) });
   const answer = solver.solve(model, { start: early ? write(early.slots) : undefined, onProgress: tell, shouldStop });
+  if (answer === 'out-of-time') return early ? ok(early) : err({ code: 'out-of-time' });
   if (!answer) return err({ code: 'nothing-fits', loosen: findRuleToLoosen(input, solver) });
   return ok(betterOf(toPlan(input, read(answer.values), answer.bound), early ?? null));
 }
@@ -124,7 +122,7 @@ export function planTermRestricted(
     seconds: RESTRICTED_SECONDS,
     shouldStop,
   });
-  if (!answer) return early;
+  if (!answer || answer === 'out-of-time') return early;
   return betterOf(early, toPlan(input, read(answer.values), isExact ? Math.min(bound, answer.bound) : bound));
 }
 
@@ -194,14 +192,17 @@ export function mergeProgress(known: TermPlan | null, { plan, bound }: TermProgr
   return better && bound !== null ? betterOf(better, { ...better, bound: Math.floor(bound + 1e-6) }) : better;
 }
 
+/** With the planning before it, all rules are tried within twenty seconds. */
+const SECONDS_A_RULE = 1.2;
+
 /** Tries each rule without the others' help; asking for fewer activities a slot always works. */
 function findRuleToLoosen(input: TermPlanInput, solver: LinearSolver): TermRule {
   return (
     LOOSENED.find((rule) => {
       const loosened = loosen(input, rule);
-      return (
-        searchTerm(loosened, FULL_SEARCH) !== null || solver.solve(buildTermModel(loosened, 'sums').model) !== null
-      );
+      if (searchTerm(loosened, FULL_SEARCH) !== null) return true;
+      const answer = solver.solve(buildTermModel(loosened, 'sums').model, { seconds: SECONDS_A_RULE });
+      return answer !== null && answer !== 'out-of-time';
     }) ?? 'perSlot'
   );
 }

@@ -15,8 +15,10 @@ export function countSyllables(
   known: Pronunciations,
   names: Readonly<Record<string, number>> = {},
 ): SyllableCount {
-  const told = Object.entries(names).find(([name]) => name.toLowerCase() === word.toLowerCase());
-  if (told) return { word, count: told[1], guessed: false };
+  const told = Object.hasOwn(names, word)
+    ? names[word]
+    : Object.entries(names).find(([name]) => name.toLowerCase() === word.toLowerCase())?.[1];
+  if (told !== undefined) return { word, count: told, guessed: false };
   const parts = word
     .toLowerCase()
     .split(/[-\s]+/)

@@ -7,7 +7,7 @@ import {
   type TermPlanInput,
   type TermProgress,
 } from '../../core/terms/index.ts';
-import { describeNothingFits } from '../../messages/term.ts';
+import { describePlanProblem } from '../../messages/term.ts';
 import type { TermPlanMessage, TermPlanTask } from '../../workers/termPlan.ts';
 
 interface PlannersEars {
@@ -21,6 +21,9 @@ interface Planner {
   readonly worker: Worker;
   isDone: boolean;
 }
+
+/** Nobody waits longer for a proposal: the best plan by then is shown with its bound, or that none turned up. */
+const LONGEST_MS = 20_000;
 
 /**
  * Sets workers to propose a term, two of them where it is not small: the first that proves its plan ends it, otherwise
@@ -37,7 +40,9 @@ export function startPlanners(input: TermPlanInput, { onBest, onEnd }: PlannersE
         planners.push(startPlanner({ input, way: otherWay }));
       }
     : null;
+  const longest = setTimeout(() => endWithBest(), LONGEST_MS);
   const endWorkers = () => {
+    clearTimeout(longest);
     startSecond = null;
     for (const { worker } of planners) worker.terminate();
   };
@@ -49,6 +54,10 @@ export function startPlanners(input: TermPlanInput, { onBest, onEnd }: PlannersE
     best = mergeProgress(best, progress);
     if (best) onBest(best);
   };
+  const endWithBest = () => end(best ? null : describePlanProblem({ code: 'out-of-time' }));
+  const endIfAllAreDone = () => {
+    if (planners.every(({ isDone }) => isDone)) endWithBest();
+  };
   const hear = (message: TermPlanMessage, planner: Planner) => {
     switch (message.kind) {
       case 'progress':
@@ -59,26 +68,32 @@ export function startPlanners(input: TermPlanInput, { onBest, onEnd }: PlannersE
         if (message.plan) take({ plan: message.plan, bound: message.plan.bound });
         if (best && isProved(best)) end(null);
         else if (startSecond) startSecond();
-        else if (planners.every(({ isDone }) => isDone)) end(null);
+        else endIfAllAreDone();
         break;
-      case 'nothing-fits':
-        // Said as well when the time ran out before a plan was found; the other worker may have one.
-        end(best ? null : describeNothingFits(message.problem.loosen));
+      case 'no-plan':
+        planner.isDone = true;
+        if (message.problem.code === 'nothing-fits') end(best ? null : describePlanProblem(message.problem));
+        else if (startSecond) startSecond();
+        else endIfAllAreDone();
         break;
       case 'broken':
         end(`The planner stopped (${message.reason}). What stood in the term still stands.`);
     }
   };
   const startPlanner = (task: TermPlanTask): Planner => {
-    const worker = new Worker(new URL('../../workers/termPlan.ts', import.meta.url), { type: 'module' });
-    const planner: Planner = { worker, isDone: false };
-    worker.onmessage = ({ data }: MessageEvent<TermPlanMessage>) => hear(data, planner);
-    worker.onerror = ({ message }) =>
-      end(`The planner could not start (${message}). What stood in the term still stands.`);
-    worker.postMessage(task);
+    const planner: Planner = { worker: startWorker(task, end), isDone: false };
+    planner.worker.onmessage = ({ data }: MessageEvent<TermPlanMessage>) => hear(data, planner);
     return planner;
   };
   planners.push(startPlanner({ input, way }));
   setTimeout(() => startSecond?.(), headStartMs(input));
   return endWorkers;
+}
+
+function startWorker(task: TermPlanTask, end: (failure: string) => void): Worker {
+  const worker = new Worker(new URL('../../workers/termPlan.ts', import.meta.url), { type: 'module' });
+  worker.onerror = ({ message }) =>
+    end(`The planner could not start (${message}). What stood in the term still stands.`);
+  worker.postMessage(task);
+  return worker;
 }
