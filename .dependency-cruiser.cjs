@@ -10,6 +10,7 @@ const LAYERS = [
   'chance.ts',
   'remembering.ts',
   'languages.ts',
+  'contentVersion.ts',
   'numbers/',
   'calendar/',
   'sounds/',

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
-import { withOwnIds } from '../../src/core/session/index.ts';
+import { withOwnIds } from '../../src/core/session/session.ts';
 import { database } from '../../src/server/db/connection.ts';
 import type { EdgeError } from '../../src/server/http/errors.ts';
 import { keepReply, openGuide } from '../../src/server/services/guides.ts';

@@ -1,3 +1,4 @@
+import { upgradeFrom, withVersion, type Upgrade, type Versioned } from '../contentVersion.ts';
 import type { Guide, GuideLine, GuideSegment } from './guide.ts';
 
 /** A part as it was sent before levels were whole: one list of lines, and a sentence for easier and harder. */
@@ -8,18 +9,25 @@ interface FormerSegment {
   readonly withheld?: readonly string[] | undefined;
 }
 
-/**
- * A copy as it was sent, whenever that was. Copies of before stay word for word as they were: their one list of lines
- * is what is just right, their easier and harder are tips.
- */
-export function readGuideCopy(stored: Guide): Guide {
-  return {
-    ...stored,
-    state: stored.state ?? 'ready',
-    books: stored.books ?? [],
-    songs: stored.songs ?? [],
-    segments: stored.segments.map((segment) => ('levels' in segment ? segment : fromFormer(segment))),
-  };
+/** One list of lines becomes what is just right, easier and harder become tips; words stay as they were sent. */
+const wholeLevels: Upgrade = (stored: Guide) => ({
+  ...stored,
+  state: stored.state ?? 'ready',
+  books: stored.books ?? [],
+  songs: stored.songs ?? [],
+  segments: stored.segments.map((segment) => ('levels' in segment ? segment : fromFormer(segment))),
+});
+
+const UPGRADES: readonly Upgrade[] = [wholeLevels];
+
+/** A copy as it was sent, whenever that was, in today's shape. */
+export function readGuideCopy(stored: Versioned): Guide {
+  return upgradeFrom(stored, UPGRADES);
+}
+
+/** A guide as a copy of it is stored. */
+export function writeGuideCopy(guide: Guide): Guide & Versioned {
+  return withVersion(guide, UPGRADES);
 }
 
 function fromFormer(stored: GuideSegment): GuideSegment {

@@ -12,5 +12,5 @@ export {
   writeNote,
 } from './composition.ts';
 export type { Guide, GuideLevel, GuideLine, GuidePicture, GuideSegment } from './guide.ts';
-export { readGuideCopy } from './guideCopy.ts';
+export { readGuideCopy, writeGuideCopy } from './guideCopy.ts';
 export { madePicture } from './madePicture.ts';

@@ -39,7 +39,7 @@ const STEP_ML = 5;
 
 /**
  * Shares a container out in amounts a kitchen can measure: each share to the nearest 5 ml, in cups and spoons within 5 %, else in
- * ml. Where the shares so rounded would not go into the container, each is rounded down: equal shares stay equal, nothing overflows.
+ * ml. Where the shares so rounded come to more than the container, to 5 ml, each is rounded down: equal shares stay equal.
  */
 export function shareVolumes({ container, parts, headroom, spoons, cup }: MeasuresInput): {
   ml: number[];
@@ -48,7 +48,7 @@ export function shareVolumes({ container, parts, headroom, spoons, cup }: Measur
   const total = parts.reduce((sum, part) => sum + part, 0);
   const steps = parts.map((part) => (container * (1 - headroom) * part) / total / STEP_ML);
   const nearest = steps.map((step) => roundTo(step, 0) * STEP_ML);
-  const overflows = nearest.reduce((sum, share) => sum + share, 0) > container;
+  const overflows = nearest.reduce((sum, share) => sum + share, 0) > roundTo(container / STEP_ML, 0) * STEP_ML;
   const ml = overflows ? steps.map((step) => Math.floor(step + 1e-9) * STEP_ML) : nearest;
   return { ml, measures: ml.map((amount) => measureOf(amount, spoons, cup)) };
 }

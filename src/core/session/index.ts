@@ -34,6 +34,6 @@ export {
   SEGMENT_KINDS,
   type Session,
   type TripleOfQuantities,
-  withOwnIds,
 } from './session.ts';
 export { benchPreparations, plannedPreparations } from './sessionPreparations.ts';
+export { readScript, type StoredScript, writeScript } from './storedScript.ts';

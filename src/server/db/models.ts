@@ -2,7 +2,7 @@ import type { GuideLanguage } from '../../core/languages.ts';
 import { Model } from 'sequelize';
 import type { KeptDecision } from '../../contracts/keptDecision.ts';
 import type { Guide } from '../../core/guide/index.ts';
-import type { Segment, Session } from '../../core/session/index.ts';
+import type { Session, StoredScript } from '../../core/session/index.ts';
 import type { Term } from '../../core/terms/index.ts';
 import type { TrayChoice } from '../../contracts/tray.ts';
 import type { ProgrammeSettings } from '../../contracts/programme.ts';
@@ -99,7 +99,7 @@ export class SessionRow extends Model {
   declare ageFromMonths: number;
   declare ageToMonths: number;
   declare aim: string;
-  declare script: { segments: Segment[]; accepted: string[] };
+  declare script: StoredScript;
   declare revision: number;
   declare keptAt: Date;
   declare keptBy: string | null;

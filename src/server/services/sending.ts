@@ -8,7 +8,7 @@ import {
   readOpenLinks,
 } from '../db/repositories/sendings.ts';
 import { inTransaction, type Transaction } from '../db/transaction.ts';
-import { composeGuide } from '../../core/guide/index.ts';
+import { composeGuide, writeGuideCopy } from '../../core/guide/index.ts';
 import { guideLanguage } from '../../messages/guideLanguages.ts';
 import type { ThingsByKey } from '../../core/materials/index.ts';
 import { randomUUID } from 'node:crypto';
@@ -223,7 +223,7 @@ async function writeCopies(
   const guides = await inSlices(links, ({ home }) => guideFor(home));
   await addCopies(
     links.map(({ home, linkId }, index) => ({
-      ...{ linkId, sendingId, edition, sentAt, guide: guides[index]!, language: home.language },
+      ...{ linkId, sendingId, edition, sentAt, guide: writeGuideCopy(guides[index]!), language: home.language },
     })),
     transaction,
   );

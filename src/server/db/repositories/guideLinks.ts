@@ -1,6 +1,7 @@
 import type { GuideLanguage } from '../../../core/languages.ts';
 import { QueryTypes } from 'sequelize';
 import type { LevelName } from '../../../core/session/index.ts';
+import type { Versioned } from '../../../core/contentVersion.ts';
 import type { Guide } from '../../../core/guide/index.ts';
 import { latestBirthMonth } from '../../../core/calendar/index.ts';
 import { MONTHS_FOR_WORDS } from '../../../core/words/index.ts';
@@ -14,7 +15,8 @@ import { isUuid } from './sessions.ts';
 export interface OpenedCopy {
   readonly linkId: string;
   readonly edition: number;
-  readonly guide: Guide;
+  /** As it was stored. */
+  readonly guide: Guide & Versioned;
   readonly language: GuideLanguage;
   readonly sentAt: Date;
   readonly firstEdition: number;

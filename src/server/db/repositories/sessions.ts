@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Op, QueryTypes, type Transaction } from 'sequelize';
-import { type Session, withOwnIds } from '../../../core/session/index.ts';
+import { readScript, type Session, writeScript } from '../../../core/session/index.ts';
 import { now } from '../../clock.ts';
 import { GuideLinkRow, SessionRow, UserRow } from '../models.ts';
 import { tables } from '../tables.ts';
@@ -122,7 +122,7 @@ function toColumns(session: Session) {
     ageFromMonths: session.ages.fromMonths,
     ageToMonths: session.ages.toMonths,
     aim: session.aim,
-    script: { segments: session.segments, accepted: session.accepted },
+    script: writeScript(session),
   };
 }
 
@@ -137,8 +137,7 @@ function toKeptSession(row: SessionRow): KeptSession {
       at: row.heldAt ?? undefined,
       ages: { fromMonths: row.ageFromMonths, toMonths: row.ageToMonths },
       aim: row.aim,
-      segments: withOwnIds(row.script.segments),
-      accepted: row.script.accepted ?? [],
+      ...readScript(row.script),
     },
   };
 }
