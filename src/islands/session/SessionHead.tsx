@@ -51,7 +51,7 @@ export function SessionHead(props: SessionHeadProps) {
           />
         </label>
         <strong className="likely font-heading font-semibold text-sm" aria-live="polite">
-          most likely {total.mean} min, 8 times in 10 between {Math.round(total.low)} and {Math.round(total.high)}
+          about {Math.round(total.mean)} minutes; most homes {Math.round(total.low)} to {Math.round(total.high)}
         </strong>
       </div>
     </div>
