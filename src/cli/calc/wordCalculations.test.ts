@@ -15,6 +15,18 @@ const refusal = async (name: string, input: object): Promise<string> => {
   }
 };
 
+test('a name is told once: its own spelling goes first, and two counts for one name are refused', async () => {
+  const told = await ask('syllables', { words: ['Ilvo', 'ilvo', 'ILVO'], names: { ilvo: 2, Ilvo: 2 } });
+  assert.deepEqual(
+    (told.words as { count: number }[]).map(({ count }) => count),
+    [2, 2, 2],
+  );
+  const twice = { Ilvo: 2, ilvo: 3 };
+  assert.match(await refusal('syllables', { words: ['Ilvo'], names: twice }), /^names: must not tell a name twice/);
+  const song = { tune: ['SwSw'], lines: ['Ilvo Ilvo'], names: twice };
+  assert.match(await refusal('tune-fit', song), /^names: must not tell a name twice/);
+});
+
 test('segment answers as the contract says, for rare words from the whole dictionary', async () => {
   const order = [
     ['m', 'a', 's', 't'],

@@ -175,8 +175,7 @@ function toPlan(input: TermPlanInput, slots: TermPlan['slots'], bound: number): 
   return { slots, score, bound: Math.max(score, Math.floor(bound + 1e-6)), unmet };
 }
 
-/** The plan that scores higher, with the lower of the two bounds: each holds for both. */
-/** The plan with more points; of equals the first. Nothing against nothing is nothing. */
+/** The plan with more points, with the lower of the two bounds: each holds for both. Of equals the first; of none none. */
 export function betterOf(one: TermPlan | null, other: TermPlan): TermPlan;
 export function betterOf(one: TermPlan, other: TermPlan | null): TermPlan;
 export function betterOf(one: TermPlan | null, other: TermPlan | null): TermPlan | null;
