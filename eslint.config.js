@@ -12,6 +12,12 @@ const NO_CLOCK = {
   message: 'The clock is an argument here.',
 };
 
+// A count that words follow is a message with a plural (messages/author): nobody counts by hand in a sentence.
+const NO_PLURAL_BY_HAND = ['Literal[raw=/^.[^\\d#]/]', 'TemplateLiteral'].map((words) => ({
+  selector: `ConditionalExpression[test.operator=/^[!=]==$/][test.right.value=1] > ${words}.consequent`,
+  message: 'A sentence that counts is an ICU message: sayScreen (messages/screenWords.ts).',
+}));
+
 export default tseslint.config(
   { ignores: ['dist', '.astro', '.data', 'node_modules', 'tests/tools/violating', 'test-results', 'public'] },
   ...tseslint.configs.recommended,
@@ -43,6 +49,11 @@ export default tseslint.config(
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
   },
   {
+    files: ['src/**/*.{ts,tsx,astro}'],
+    ignores: ['src/{core,makers}/**', 'src/**/*.test.ts'],
+    rules: { 'no-restricted-syntax': ['error', ...NO_PLURAL_BY_HAND] },
+  },
+  {
     files: ['src/**/*.{ts,tsx}'],
     ignores: ['src/**/*.test.ts', 'src/server/db/migrations/*.ts'],
     rules: { 'max-lines-per-function': ['error', { max: 60, skipBlankLines: true, skipComments: true }] },
@@ -53,6 +64,7 @@ export default tseslint.config(
     rules: {
       'no-restricted-syntax': [
         'error',
+        ...NO_PLURAL_BY_HAND,
         {
           selector: 'TSAsExpression > TSAsExpression > TSUnknownKeyword.typeAnnotation',
           message: 'A schema’s type is inferred; what Yup cannot tell is said with knownAs (contracts/fields.ts).',

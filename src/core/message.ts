@@ -12,7 +12,7 @@ export interface Message {
 export type MessageValues = Readonly<Record<string, MessageValue>>;
 
 /** A number is counted or written by the sentence; a string is a choice or a sign; the others are said first. */
-export type MessageValue = number | string | OwnWords | Message | MessageList | MoneyAmount;
+export type MessageValue = number | string | OwnWords | Message | MessageList | MoneyAmount | WrittenSum | ShortDay;
 
 /** Words of an author, in the author's language whatever the sentence around them is in. */
 interface OwnWords {
@@ -22,7 +22,7 @@ interface OwnWords {
 /** Several values in a row, joined the way the language does it. None gives nothing. */
 export interface MessageList {
   readonly items: readonly MessageValue[];
-  readonly join: 'and' | 'comma' | 'or' | 'plus' | 'semicolon' | 'then';
+  readonly join: 'and' | 'comma' | 'or' | 'plus' | 'semicolon' | 'sentences' | 'then';
 }
 
 /** An amount of money in the smallest unit of its currency. */
@@ -32,6 +32,16 @@ export interface MoneyAmount {
   readonly currency: string;
   /** Written in the large unit with two decimals, so that 35p and £0.35 never stand side by side. */
   readonly asMajor: boolean;
+}
+
+/** A sum over dials, such as `boxes*wheels`, to be written as one writes it by hand. */
+interface WrittenSum {
+  readonly sum: string;
+}
+
+/** A day as `YYYY-MM-DD`, to be written shortly: its number and its month. */
+interface ShortDay {
+  readonly day: string;
 }
 
 /** Says one sentence. A key that no catalogue has, or a value it needs and lacks, is a fault of ours and throws. */
@@ -52,4 +62,43 @@ export type Catalogues = Readonly<Record<string, Readonly<Record<string, string>
 /** Values in a row. */
 export function listOf(items: readonly MessageValue[], join: MessageList['join'] = 'and'): MessageList {
   return { items, join };
+}
+
+/** Words of an author, as a value. */
+export function own(text: string): OwnWords {
+  return { own: text };
+}
+
+/** What cannot be done, or what is wrong: a code, and in its other fields what it speaks of. A problem may hold another. */
+export interface Problem {
+  readonly code: string;
+}
+
+/**
+ * A problem as the sentence of its code, `problems/<code>`, with its fields as values: lists stand with commas, a problem inside
+ * is said first. A field that is empty is left out, and the sentence is `problems/<code>.plain`.
+ * @example problemMessage({ code: 'negative', at: 'n-5', value: -2 }) // { key: 'problems/negative', values: { at: 'n-5', value: -2 } }
+ */
+export function problemMessage(problem: Problem): Message {
+  const fields = Object.entries(problem).filter(([name, value]) => name !== 'code' && value !== undefined);
+  const isEmpty = (value: unknown) => value === '' || (Array.isArray(value) && value.length === 0);
+  const told = fields
+    .filter(([, value]) => !isEmpty(value))
+    .map(([name, value]) => [name, valueOfField(value)] as const);
+  const key = `problems/${problem.code}${told.length < fields.length ? '.plain' : ''}`;
+  return { key, values: Object.fromEntries(told) };
+}
+
+function valueOfField(value: unknown): MessageValue {
+  if (typeof value === 'number') return value;
+  if (Array.isArray(value))
+    return listOf(
+      value.map((item) => own(String(item))),
+      'comma',
+    );
+  return isProblem(value) ? problemMessage(value) : own(String(value));
+}
+
+function isProblem(value: unknown): value is Problem {
+  return typeof value === 'object' && value !== null && 'code' in value;
 }

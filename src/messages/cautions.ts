@@ -1,7 +1,8 @@
 import type { CautionLevel, CautionOverAges } from '../core/cautions/index.ts';
 import { cautionText, CAUTION_WORDS } from './cautionWords.ts';
-import { ageInWords } from './dates.ts';
 import { guide } from './languages/en.ts';
+import { capital, sayScreen } from './screenWords.ts';
+import { ageInWords } from './spans.ts';
 
 const LIST = new Intl.ListFormat('en-GB');
 
@@ -12,12 +13,11 @@ export function describeCaution(
 ): { readonly things: string; readonly text: string } {
   const things = because.flatMap((reason) => nameOf(reason) ?? []);
   const asks = words ?? cautionText('en', rule, level ?? 'stop');
-  const from =
+  const text =
     stopsUnderMonths === null || stopsUnderMonths === 0
-      ? ''
-      : ` Left out where a child under ${ageInWords(stopsUnderMonths)} is in the room.`;
-  const named = LIST.format(things);
-  return { things: named.charAt(0).toUpperCase() + named.slice(1), text: `${asks}${from}` };
+      ? asks
+      : sayScreen('caution.left-out-under', { asks, age: ageInWords(stopsUnderMonths) });
+  return { things: capital(LIST.format(things)), text };
 }
 
 /** Each usual rule by a name an author would use. */

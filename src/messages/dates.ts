@@ -9,30 +9,15 @@ export function dayInWords(day: string, locale: string): string {
   }).format(date);
 }
 
-/** An age in words from whole months: "2 years 3 months", "8 months". */
-export function ageInWords(months: number): string {
-  const years = Math.floor(months / 12);
-  const left = months % 12;
-  const yearWords = years === 0 ? '' : years === 1 ? '1 year' : `${years} years`;
-  const monthWords = left === 0 && years > 0 ? '' : left === 1 ? '1 month' : `${left} months`;
-  return [yearWords, monthWords].filter(Boolean).join(' ');
+/** A day in short, such as "29 Apr". */
+export function shortDay(day: string, locale = 'en-GB'): string {
+  return new Intl.DateTimeFormat(`${locale}-u-ca-gregory`, { day: 'numeric', month: 'short', timeZone: 'UTC' }).format(
+    new Date(`${day}T00:00:00Z`),
+  );
 }
 
 /** Days of the week, Monday first. */
 export const WEEKDAY_WORDS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
-
-/** A lead in words: "3 days before", "5 open days before", "30 hours before". */
-export function leadWords(lead: {
-  readonly days?: number | undefined;
-  readonly workingDays?: number | undefined;
-  readonly hours?: number | undefined;
-}): string {
-  const { days = 0, workingDays, hours } = lead;
-  if (hours !== undefined) return hours === 1 ? '1 hour before' : `${hours} hours before`;
-  if (workingDays !== undefined) return workingDays === 1 ? '1 open day before' : `${workingDays} open days before`;
-  if (days === 0) return 'on the day';
-  return days === 1 ? 'the day before' : `${days} days before`;
-}
 
 /** A moment in words, by the clock of the machine that shows it: "8 March, 09:00". */
 export function momentInWords(moment: string): string {

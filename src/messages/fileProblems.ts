@@ -1,6 +1,8 @@
 import type { FieldProblem } from '../contracts/fieldProblem.ts';
 import type { FileProblem } from '../contracts/fileContents.ts';
+import { problemMessage } from '../core/message.ts';
 import { describeScriptFault } from './edits.ts';
+import { sayMessage } from './screenWords.ts';
 
 /** What is wrong in a file, said where it stands. */
 export function describeFileProblem(problem: FileProblem): FieldProblem {
@@ -8,14 +10,5 @@ export function describeFileProblem(problem: FileProblem): FieldProblem {
 }
 
 function sentenceOf(problem: FileProblem): string {
-  switch (problem.code) {
-    case 'script':
-      return describeScriptFault(problem.fault);
-    case 'twice':
-      return `“${problem.name}” is already at ${problem.first}`;
-    case 'not-known':
-      return `“${problem.item}” is neither on the shelf nor among the things of this file`;
-    case 'had':
-      return `“${problem.item}” is among the things it has`;
-  }
+  return problem.code === 'script' ? describeScriptFault(problem.fault) : sayMessage(problemMessage(problem));
 }

@@ -4,9 +4,11 @@ import { findFindings } from '../core/checks/index.ts';
 import { fitHomes } from '../core/homes/index.ts';
 import { composeSession } from '../core/guide/index.ts';
 import { CARTS, homeWith, SESSION, THINGS } from '../core/guide/session.fixture.ts';
+import { USUAL_POLICY } from '../core/cautions/index.ts';
 import type { Session } from '../core/session/index.ts';
 import { describeFinding } from './findings.ts';
-import { ageInWords } from './dates.ts';
+import { sayScreen } from './screenWords.ts';
+import { ageInWords } from './spans.ts';
 import { describeEditProblem, describeScriptFault } from './edits.ts';
 import { describeError } from './errors.ts';
 
@@ -17,7 +19,7 @@ const wordsFor = (session: Session, homes = [homeWith([])]) => {
   });
   return findFindings(session, composed, fitHomes(session, homes, { things: THINGS }).fits, { things: THINGS }).map(
     (finding) => {
-      const { title, text, remedy } = describeFinding(finding, THINGS);
+      const { title, text, remedy } = describeFinding(finding);
       return `${title} | ${text}${remedy ? ` | ${remedy}` : ''}`;
     },
   );
@@ -26,10 +28,10 @@ const wordsFor = (session: Session, homes = [homeWith([])]) => {
 test('findings are sentences with numbers, and remedies are verbs', () => {
   const small = homeWith([], { children: [{ nickname: 'Pip', birthMonth: '2025-01' }], nickname: 'Blue door' });
   assert.deepEqual(wordsFor(SESSION, [small]), [
-    '16 bottle lids | boxes × wheels: worked out from the dials.',
+    '16 bottle lids | Worked out from the dials: boxes × wheels.',
     '1 home lacks boxs and bottle lids | Nothing else there will do: Blue door. Give it out in a bag, or choose another thing here.',
     'Bottle lids: not for 1 home | Small enough to swallow. Use something larger. Those homes get another thing, or a kit. | Write it with jar lids',
-    'The book to Carts and lids is one long sit | 13.3 minutes; the youngest sits for about 9. | Put Wheel hunt in between',
+    'The book to Carts and lids is one long sit | About 13 minutes; the youngest sits for about 9. | Put Wheel hunt in between',
   ]);
 });
 
@@ -47,8 +49,8 @@ test('a home that goes without a part is told of once, and a remedy is one that 
   const session = { ...SESSION, segments: [{ ...CARTS, needs: [{ ...lids, swaps }] }] };
   const composed = composeSession(session, things, { seatedMinutesPerYear: 3, youngestMonths: 36 });
   const findings = findFindings(session, composed, fitHomes(session, [small], { things }).fits, { things });
-  assert.equal(findings.find(({ facts }) => facts.code === 'caution')?.remedy?.do, 'use-swap');
-  assert.match(JSON.stringify(findings), /"swapTo":"jar-lid"/);
+  assert.equal(findings.find(({ code }) => code === 'caution')?.remedy?.do, 'use-swap');
+  assert.match(JSON.stringify(findings), /"item":"jar-lid"/);
 });
 
 test('what stops a session says where and why', () => {
@@ -63,7 +65,7 @@ test('what stops a session says where and why', () => {
   assert.match(words, /This line cannot be written out \| The brace at character 5 is never closed/);
   assert.match(words, /How many boxs\? \| “4\/\(boxes-4\)” divides by zero/);
   assert.match(words, /Made for a circle/);
-  assert.match(words, /together: “boxs” is not a dial here \(there are: boxes, wheels\)/);
+  assert.match(words, /Together: “boxs” is not a dial here \(there are: boxes, wheels\)/);
 });
 
 test('more setting up than play is said with both', () => {
@@ -78,7 +80,7 @@ test('more setting up than play is said with both', () => {
   };
   assert.ok(
     wordsFor({ ...SESSION, segments: [costly] }, []).includes(
-      'More work than play | About 13 min of setting up for 3 min of play.',
+      'More work than play | About 13 minutes of setting up for 3 minutes of play.',
     ),
   );
 });
@@ -118,4 +120,36 @@ test('ages are said in years and months', () => {
     '1 year 1 month',
     '2 years 6 months',
   ]);
+});
+
+test('a home that goes without a part is told why, in the programme’s own words where the rule is its own', () => {
+  const policy = {
+    ...USUAL_POLICY,
+    own: [{ name: 'own-1', actions: ['paint'], level: 'stop' as const, words: 'No paint here on Fridays.' }],
+  };
+  const segment = { ...CARTS, needs: [], actions: ['paint'] };
+  const session = { ...SESSION, segments: [segment] };
+  const composed = composeSession(session, THINGS, { seatedMinutesPerYear: 3, youngestMonths: 36 });
+  const settings = { things: THINGS, policy };
+  const homes = ['Blue door', 'Top floor', 'Mill', 'Quay', 'Barn'].map((nickname) =>
+    homeWith([], { id: nickname, nickname }),
+  );
+  const without = findFindings(session, composed, fitHomes(session, homes, settings).fits, settings)
+    .filter(({ code }) => code === 'left-out')
+    .map(describeFinding);
+  assert.deepEqual(without, [
+    {
+      title: '5 homes go without this',
+      text: 'That’s Blue door, Top floor, Mill and 2 more. No paint here on Fridays. Add another activity for the same skill, or something else that will do.',
+      remedy: null,
+    },
+  ]);
+});
+
+test('a sentence that is said without its value, or with one it does not know, does not compile', () => {
+  assert.equal(sayScreen('count.can-do', { count: 1 }), '1 home can do it as written');
+  // @ts-expect-error It speaks of a count.
+  assert.throws(() => sayScreen('count.can-do'));
+  // @ts-expect-error It knows no homes.
+  sayScreen('count.can-do', { count: 2, homes: 2 });
 });

@@ -1,34 +1,19 @@
-/** What a letter to a colleague says; the link stands on a line of its own. */
+import { sayLetter } from './screenWords.ts';
+
+/** What a letter to a colleague says. */
 export function personLetter(
   { kind, programme, name, by, address }: PersonLetter,
   token: string,
 ): { subject: string; text: string } {
-  const hello = name ? `Hello ${name},` : 'Hello,';
+  const hello = name ? sayLetter('hello', { name }) : sayLetter('hello-you');
   if (kind === 'invite')
     return {
-      subject: `${programme}: your place in Footstool`,
-      text: [
-        hello,
-        '',
-        `${by} asks you to join ${programme} in Footstool, where short sessions for families are written and sent.`,
-        'Open this link within seven days and choose a password:',
-        '',
-        `${address}/join/${token}`,
-        '',
-        'If you did not expect this, you need not do anything.',
-      ].join('\n'),
+      subject: sayLetter('invite.subject', { programme }),
+      text: sayLetter('invite', { hello, by, programme, link: `${address}/join/${token}` }),
     };
   return {
-    subject: 'Footstool: a new password',
-    text: [
-      hello,
-      '',
-      'Somebody asked for a new password for this address in Footstool. If that was you, open this link within an hour:',
-      '',
-      `${address}/reset/${token}`,
-      '',
-      'If it was not, leave it: your password stays as it is.',
-    ].join('\n'),
+    subject: sayLetter('reset.subject'),
+    text: sayLetter('reset', { hello, link: `${address}/reset/${token}` }),
   };
 }
 

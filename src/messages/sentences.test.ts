@@ -1,12 +1,15 @@
 import type { DueWhat } from '../core/calendar/preparation.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
+import type { TemplateProblem } from '../core/expressions/index.ts';
 import type { SwapReason } from '../core/materials/index.ts';
 import type { EditProblem } from '../core/session/index.ts';
 import type { PlanReason, WeekNote } from '../core/terms/index.ts';
-import { leadWords } from './dates.ts';
+import { leadWords } from './spans.ts';
 import { describeEditProblem } from './edits.ts';
-import { describeExpressionProblem, describeTemplateProblem } from './expressions.ts';
+import { problemMessage } from '../core/message.ts';
+import { describeExpressionProblem } from './expressions.ts';
+import { sayMessage } from './screenWords.ts';
 import { describeMakerProblem } from './makers.ts';
 import { describeSwapReason } from './swaps.ts';
 import {
@@ -148,10 +151,8 @@ test('what is wrong with a sum is said with the words at fault', () => {
     '“lids” is not a dial here (there are: n, from)',
   );
   assert.equal(describeExpressionProblem({ code: 'unknown-name', at: 'lids', known: [] }), '“lids” is not a dial here');
-  assert.equal(
-    describeTemplateProblem({ code: 'expression', column: 7, problem: { code: 'division-by-zero', at: 'n/0' } }),
-    '“n/0” divides by zero (in the braces at character 7)',
-  );
+  const inBraces: TemplateProblem = { code: 'braces', column: 7, problem: { code: 'division-by-zero', at: 'n/0' } };
+  assert.equal(sayMessage(problemMessage(inBraces)), '“n/0” divides by zero (in the braces at character 7)');
 });
 
 test('leads, counts and when something was last touched', () => {

@@ -1,4 +1,5 @@
 import type { SoundSessionRole } from '../core/makers/index.ts';
+import { sayScreen } from './screenWords.ts';
 
 const ROLE_WORDS: Readonly<Record<SoundSessionRole, string>> = {
   again: 'Once more: a sound you know',
@@ -17,10 +18,10 @@ export function soundPartTitle(role: SoundSessionRole): string {
 
 /** What a session on a sound is called. */
 export function soundSessionTitle(sound: string): string {
-  return `The sound of the week: ${sound}`;
+  return sayScreen('sound-session.title', { sound });
 }
 
 /** What a home would notice if a session on a sound works. */
 export function soundSessionAim(sound: string): string {
-  return `They hear ${sound} in words, and make it by themselves.`;
+  return sayScreen('sound-session.aim', { sound });
 }

@@ -9,6 +9,7 @@ import { LANGUAGE_WORDS } from './languageWords.ts';
 import { scripts as en } from '../makers/scripts.en.ts';
 import { own, splitOwn, withoutMarks } from './ownWords.ts';
 import { print } from './print/en.ts';
+import { SCREEN_CATALOGUES } from './screenWords.ts';
 import { createSpeech } from './speech.ts';
 import { authorSpeech } from './speeches.ts';
 
@@ -31,7 +32,7 @@ const catalogues = (language: GuideLanguage): Catalogues => {
   const { makers, framing, guide } = LANGUAGE_WORDS[language];
   return { ...makers, framing, guide };
 };
-const ENGLISH: Catalogues = { ...catalogues('en'), print };
+const ENGLISH: Catalogues = { ...catalogues('en'), print, ...SCREEN_CATALOGUES };
 
 test('every English sentence can be read by the message format', () => {
   for (const [name, catalogue] of Object.entries(ENGLISH))

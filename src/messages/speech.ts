@@ -1,6 +1,8 @@
 import { IntlMessageFormat } from 'intl-messageformat';
 import type { Catalogues, MessageList, MessageValue, MessageValues, MoneyAmount, Speech } from '../core/message.ts';
 import { CURRENCIES, type CurrencyName } from '../core/numbers/index.ts';
+import { shortDay } from './dates.ts';
+import { formatSum } from './sums.ts';
 
 /** Spoken names of whole numbers: `{n, number, words}` and `{n, number, ordinal}`. */
 export interface NumberNames {
@@ -22,18 +24,7 @@ const NAMES = { words: { notation: 'words' }, ordinal: { notation: 'ordinal' } }
 /** Says sentences of a language; each is parsed when it is said first. */
 export function createSpeech({ locale, catalogues, numberNames, isolates = false }: SpeechOptions): Speech {
   const parsed = new Map<string, IntlMessageFormat>();
-  const pluralRules = memoised((type: 'cardinal' | 'ordinal') => new Intl.PluralRules(locale, { type }));
-  const plainNumber = new Intl.NumberFormat(locale);
-  const formatters = {
-    getNumberFormat: (locales?: string | string[], options?: Intl.NumberFormatOptions) => {
-      const notation = options?.notation as string | undefined;
-      if (notation === 'words') return { format: numberNames.cardinal };
-      if (notation === 'ordinal') return { format: numberNames.ordinal };
-      return options && Object.keys(options).length > 0 ? new Intl.NumberFormat(locales, options) : plainNumber;
-    },
-    getDateTimeFormat: (...args: ConstructorParameters<typeof Intl.DateTimeFormat>) => new Intl.DateTimeFormat(...args),
-    getPluralRules: (_: unknown, { type = 'cardinal' }: Intl.PluralRulesOptions = {}) => pluralRules(type),
-  };
+  const formatters = formattersOf(locale, numberNames);
   const sentence = (key: string): IntlMessageFormat | null => {
     const known = parsed.get(key);
     if (known) return known;
@@ -55,6 +46,8 @@ export function createSpeech({ locale, catalogues, numberNames, isolates = false
     if (typeof value === 'string') return value;
     if ('own' in value) return isolates ? `\u2068${value.own}\u2069` : value.own;
     if ('items' in value) return joined(value);
+    if ('sum' in value) return formatSum(value.sum);
+    if ('day' in value) return shortDay(value.day, locale);
     return 'minor' in value ? money(value) : say(value.key, value.values);
   };
   const money = (amount: MoneyAmount): string =>
@@ -80,7 +73,23 @@ export function createSpeech({ locale, catalogues, numberNames, isolates = false
   return { language: locale.slice(0, 2), say, find };
 }
 
-const SEPARATORS = { comma: ', ', plus: ' + ', semicolon: '; ' } as const;
+/** Numbers, days and plurals of a language. */
+function formattersOf(locale: string, numberNames: NumberNames) {
+  const pluralRules = memoised((type: 'cardinal' | 'ordinal') => new Intl.PluralRules(locale, { type }));
+  const plainNumber = new Intl.NumberFormat(locale);
+  return {
+    getNumberFormat: (locales?: string | string[], options?: Intl.NumberFormatOptions) => {
+      const notation = options?.notation as string | undefined;
+      if (notation === 'words') return { format: numberNames.cardinal };
+      if (notation === 'ordinal') return { format: numberNames.ordinal };
+      return options && Object.keys(options).length > 0 ? new Intl.NumberFormat(locales, options) : plainNumber;
+    },
+    getDateTimeFormat: (...args: ConstructorParameters<typeof Intl.DateTimeFormat>) => new Intl.DateTimeFormat(...args),
+    getPluralRules: (_: unknown, { type = 'cardinal' }: Intl.PluralRulesOptions = {}) => pluralRules(type),
+  };
+}
+
+const SEPARATORS = { comma: ', ', plus: ' + ', semicolon: '; ', sentences: ' ' } as const;
 
 function splitKey(key: string): [string, string] {
   const at = key.indexOf('/');

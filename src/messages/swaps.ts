@@ -1,4 +1,5 @@
 import type { SwapReason } from '../core/materials/index.ts';
+import { sayScreen } from './screenWords.ts';
 import { countWords } from './term.ts';
 
 const LACKS: Readonly<Record<string, string>> = {
@@ -22,28 +23,26 @@ const LACKS: Readonly<Record<string, string>> = {
 export function describeSwapReason(reason: SwapReason): string {
   switch (reason.code) {
     case 'lacks':
-      return LACKS[reason.trait] ?? `it is not ${reason.trait}`;
+      return sayScreen('swap.lacks', { lack: LACKS[reason.trait] ?? `it is not ${reason.trait}` });
     case 'larger':
-      return `${timesWords(reason.times)} as large`;
     case 'smaller':
-      return `${timesWords(reason.times)} smaller`;
+      return sayScreen(`swap.${reason.code}`, { times: timesWords(reason.times) });
     case 'thin':
-      return `thin: a hand will not feel that ${countWords(reason.qty)} is many`;
+      return sayScreen('swap.thin', { count: countWords(reason.qty) });
     case 'few':
-      return `a home usually has ${reason.usualQty}, and ${reason.qty} are needed`;
+      return sayScreen('swap.few', { usualQty: reason.usualQty, qty: reason.qty });
     case 'cover-places':
-      return `${countWords(reason.places)} hollows: cover ${countWords(reason.cover)}`;
+      return sayScreen('swap.cover-places', { places: countWords(reason.places), cover: countWords(reason.cover) });
     case 'add-places':
-      return `${countWords(reason.places)} hollows: ${countWords(reason.lacking)} are lacking`;
+      return sayScreen('swap.add-places', { places: countWords(reason.places), lacking: countWords(reason.lacking) });
     case 'rare':
-      return 'few homes have one';
     case 'alike':
-      return 'alike in all that matters here';
+      return sayScreen(`swap.${reason.code}`);
     case 'ruled':
-      return reason.why || 'you decided that it will do';
+      return reason.why || sayScreen('swap.ruled');
   }
 }
 
 function timesWords(times: number): string {
-  return times < 10 ? `${times} times` : 'many times';
+  return times < 10 ? sayScreen('swap.times', { times }) : sayScreen('swap.many-times');
 }

@@ -1,3 +1,4 @@
+import { problemMessage } from '../core/message.ts';
 import { numberWord } from './numberWord.ts';
 import type {
   DayKind,
@@ -9,25 +10,19 @@ import type {
   TermRule,
   WeekNote,
 } from '../core/terms/index.ts';
-import { dayInWords } from './dates.ts';
+import { dayInWords, shortDay } from './dates.ts';
+import { sayMessage, sayScreen } from './screenWords.ts';
 import { skillWords } from './skills.ts';
 
 const day = (date: string) => dayInWords(date, 'en-GB');
 
 /** What is wrong with the dates of a term, what is kept and what to do. */
 export function describeTermProblem(problem: TermProblem): string {
-  switch (problem.code) {
-    case 'ends-before-start':
-      return `The term would end on ${day(problem.endsOn)}, before it starts on ${day(problem.startsOn)}. Nothing was changed; choose a later end.`;
-    case 'too-long':
-      return `That is ${problem.weeks} weeks, and a term holds at most ${problem.most}. Nothing was changed; frame it in two terms.`;
-    case 'day-backwards':
-      return `“${problem.title}” would end before it starts. It was not taken; the rest stands as it was.`;
-    case 'day-outside':
-      return `“${problem.title}” lies outside the term. It was not taken; the rest stands as it was.`;
-    case 'closures-overlap':
-      return `“${problem.title}” and “${problem.other}” both close some of the same days. It was not taken; change one of the two.`;
-  }
+  const said =
+    problem.code === 'ends-before-start'
+      ? { ...problem, startsOn: day(problem.startsOn), endsOn: day(problem.endsOn) }
+      : problem;
+  return sayMessage(problemMessage(said));
 }
 
 export const DAY_KIND_WORDS: Readonly<Record<DayKind, string>> = {
@@ -58,46 +53,37 @@ export const SCHOOL_WORDS: Readonly<Record<School, { name: string; why: string }
 /** A note of a week row as a short phrase. */
 export function describeWeekNote(note: WeekNote): string {
   switch (note.code) {
-    case 'closed':
-      return `closed: ${note.title}`;
-    case 'travel':
-      return `away: ${note.title}`;
-    case 'special':
-      return note.title;
-    case 'heavy':
-      return `${note.title}: light`;
     case 'heavy-week':
-      return 'busy week: light';
-    case 'second-special':
-      return `${note.title}: the second special week in a row, so light`;
+      return sayScreen('week.heavy-week');
     case 'not-fixed':
-      return `${note.title}: not fixed yet, between ${shortDay(note.from)} and ${shortDay(note.to)}`;
-    case 'session-on-closed':
-      return `nothing is held on ${shortDay(note.on)}; move what stands here`;
+      return sayScreen('week.not-fixed', { title: note.title, from: shortDay(note.from), to: shortDay(note.to) });
     case 'session-on-weekend':
-      return `${day(note.on)} is a weekend day here`;
+      return sayScreen('week.session-on-weekend', { day: day(note.on) });
+    case 'session-on-closed':
     case 'session-outside':
-      return `${shortDay(note.on)} lies outside the term`;
+      return sayScreen(`week.${note.code}`, { on: shortDay(note.on) });
+    default:
+      return sayScreen(`week.${note.code}`, { title: note.title });
   }
 }
 
 /** Why an activity stands where it stands. */
 export function describePlanReason(reason: PlanReason): string {
   switch (reason.code) {
-    case 'pinned':
-      return 'pinned by you';
-    case 'brings-back':
-      return `brings back ${skillWords(reason.skill)} after ${countWords(reason.weeks)} weeks`;
+    case 'brings-back': {
+      const { weeks, skill } = reason;
+      return sayScreen('plan.brings-back', { skill: skillWords(skill), weeks, count: countWords(weeks) });
+    }
     case 'first-touch':
-      return `first visit to ${skillWords(reason.skill)}`;
     case 'again':
-      return `${skillWords(reason.skill)} once more`;
+      return sayScreen(`plan.${reason.code}`, { skill: skillWords(reason.skill) });
     case 'theme':
-      return `on the theme of ${reason.theme.replaceAll('-', ' ')}`;
+      return sayScreen('plan.theme', { theme: reason.theme.replaceAll('-', ' ') });
     case 'builds-on':
-      return `builds on “${reason.title}”`;
+      return sayScreen('plan.builds-on', { title: reason.title });
+    case 'pinned':
     case 'light':
-      return 'light on the adult';
+      return sayScreen(`plan.${reason.code}`);
   }
 }
 
@@ -112,10 +98,8 @@ const LOOSEN_WORDS: Readonly<Record<TermRule, string>> = {
 
 /** Why nothing could be proposed, and what to do. */
 export function describePlanProblem(problem: PlanProblem): string {
-  const kept = 'What stood in the term still stands.';
-  return problem.code === 'out-of-time'
-    ? `No plan turned up in the time we take. Try again with fewer activities or a shorter stretch of the term. ${kept}`
-    : `No plan keeps every rule. ${LOOSEN_WORDS[problem.loosen]} ${kept}`;
+  const said = problem.code === 'nothing-fits' ? { ...problem, loosen: LOOSEN_WORDS[problem.loosen] } : problem;
+  return sayMessage(problemMessage(said));
 }
 
 const CONFLICT_WORDS: Readonly<Record<PinRule, string>> = {
@@ -127,13 +111,7 @@ const CONFLICT_WORDS: Readonly<Record<PinRule, string>> = {
 
 /** Why what is pinned cannot stand, and what to do. */
 export function describePinConflict(rule: PinRule, activity: string, session: string): string {
-  return `“${activity}” in ${session} ${CONFLICT_WORDS[rule]}. Let it go there, or change what to aim for; nothing was changed.`;
-}
-
-export function shortDay(date: string): string {
-  return new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' }).format(
-    new Date(`${date}T00:00:00Z`),
-  );
+  return sayScreen('plan.pin', { activity, session, why: CONFLICT_WORDS[rule] });
 }
 
 /** A small number in words, a larger one in digits. */
@@ -154,12 +132,11 @@ export function lastTouchedWords({
 }): string {
   if (last === null || gapDays === null) return 'not yet';
   if (gapDays < DAYS_TO_COUNT_WEEKS) return shortDay(last);
-  return `${shortDay(last)}, ${countWords(Math.floor(gapDays / 7))} weeks ago`;
+  return sayScreen('plan.last', { day: shortDay(last), count: countWords(Math.floor(gapDays / 7)) });
 }
 
 /** How many of the skills a term aims for stand in a session that is held. */
 export function describePlaced(wanted: number, unplaced: number): string {
   if (wanted === 0) return 'no skills aimed for';
-  if (unplaced === 0) return `all ${wanted} skills have a week`;
-  return `${unplaced} of ${wanted} skills not planned yet`;
+  return unplaced === 0 ? sayScreen('plan.placed', { wanted }) : sayScreen('plan.some-placed', { unplaced, wanted });
 }

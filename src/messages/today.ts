@@ -1,35 +1,42 @@
 import type { DueItem } from '../core/calendar/index.ts';
 import { dayInWords } from './dates.ts';
+import { sayScreen } from './screenWords.ts';
 
 /** A due item as a sentence around the title of its session: what stands before and after it. */
 export function describeDueItem({ what, on, by }: Pick<DueItem, 'what' | 'on' | 'by'>): {
   before: string;
   after: string;
 } {
-  const onDay = dayInWords(on, 'en-GB');
-  const clock = by.length > 10 ? `, by ${by.slice(11)}` : '';
+  const day = dayInWords(on, 'en-GB');
+  const clock = by.length > 10 ? by.slice(11) : '';
   switch (what.kind) {
     case 'hold':
-      return { before: '', after: 'is the day’s session at home.' };
+      return { before: '', after: sayScreen('due.hold.after') };
     case 'write':
-      return { before: 'Start writing', after: `for ${onDay}.` };
+      return { before: sayScreen('due.write'), after: sayScreen('due.write.after', { day }) };
     case 'send':
-      return what.isChanged
-        ? { before: 'Send', after: `again: it changed after it went out. It is for ${onDay}.` }
-        : { before: 'Send', after: `so that homes have it in good time for ${onDay}.` };
-    case 'reserve':
-      return { before: `Reserve the book “${what.book}” for`, after: `on ${onDay}.` };
-    case 'collect':
-      return { before: `Have “${what.book}” in the room for`, after: `on ${onDay}.` };
-    case 'keep':
       return {
-        before: `Homes: ${what.text} (from “${what.activity}”). “${what.until}” needs it in`,
-        after: `on ${onDay}.`,
+        before: sayScreen('due.send'),
+        after: sayScreen(what.isChanged ? 'due.send-again.after' : 'due.send.after', { day }),
       };
+    case 'reserve':
+    case 'collect':
+      return {
+        before: sayScreen(`due.${what.kind}`, { book: what.book }),
+        after: sayScreen(`due.${what.kind}.after`, { day }),
+      };
+    case 'keep': {
+      const { text, activity, until } = what;
+      return { before: sayScreen('due.keep', { text, activity, until }), after: sayScreen('due.keep.after', { day }) };
+    }
     case 'prepare':
-      return { before: `${what.text} This is for “${what.activity}” in`, after: `on ${onDay}${clock}.` };
     case 'homes-prepare':
-      return { before: `Homes: ${what.text} It is for “${what.activity}” in`, after: `on ${onDay}${clock}.` };
+      return {
+        before: sayScreen(`due.${what.kind}`, { text: what.text, activity: what.activity }),
+        after: clock
+          ? sayScreen(`due.${what.kind}-by.after`, { day, clock })
+          : sayScreen(`due.${what.kind}.after`, { day }),
+      };
   }
 }
 

@@ -73,7 +73,7 @@ test('grapes stop a part for a three-year-old, stairs stop nobody, and a road is
   await signIn(page);
   await addHome(page, 'Grape yard', { born: '2023-09' });
   const bench = await sessionSaying(page, 'Snack on the stairs', 'Go up the stairs with a bowl of grapes.');
-  await expect(page.getByText(/it says .*“grapes”, which is not for them/)).toBeVisible();
+  await expect(page.getByText(/It says .*“grapes”, which is not for them/)).toBeVisible();
   await page.goto(`${bench}/send`);
   const row = page.getByRole('row').filter({ hasText: 'Grape yard' });
   await expect(row).toContainText('goes without “A part of your own”');

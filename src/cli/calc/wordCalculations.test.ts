@@ -78,7 +78,7 @@ test('sheets are made for each kind, and a list that cannot be one is refused', 
     assert.ok(Array.isArray(once[part]), kind);
     assert.deepEqual(await ask('sheet', { kind, words, seed: 7 }), once);
   }
-  assert.match(await refusal('sheet', { kind: 'path', words: [], seed: 1 }), /^words: must hold at least 1 word/);
+  assert.match(await refusal('sheet', { kind: 'path', words: [], seed: 1 }), /^words: must hold at least 1 of them/);
   assert.match(
     await refusal('sheet', { kind: 'path', words: ['see', 'See'], seed: 1 }),
     /^words\[1\]: “see” stands .* twice/,

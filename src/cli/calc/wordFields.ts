@@ -11,8 +11,8 @@ export const wordList = (least = 0, most = MOST_WORDS) =>
   array()
     .of(string().required().max(LONGEST_TEXT))
     .required()
-    .min(least, `must hold at least ${least} ${least === 1 ? 'word' : 'words'}`)
-    .max(most, `must hold at most ${most} words`);
+    .min(least, `must hold at least ${least} of them`)
+    .max(most, `must hold at most ${most} of them`);
 
 /** The accent; North American where none is given. */
 export const accent = () =>

@@ -5,6 +5,7 @@ import { test } from 'node:test';
 import { findFindings } from './findings.ts';
 import { fitHomes, type Home } from '../homes/index.ts';
 import { composeSession } from '../guide/index.ts';
+import { listOf, own } from '../message.ts';
 import { applyEdit, plainSegment, type Session } from '../session/index.ts';
 import { CARTS, homeWith, SESSION, THINGS } from '../guide/session.fixture.ts';
 
@@ -22,23 +23,23 @@ const everything = [
 ];
 
 test('a sit that is too long offers the move that breaks it, and pressing it works', () => {
-  const sit = findingsFor([homeWith(everything)]).find(({ facts }) => facts.code === 'seated-too-long');
+  const sit = findingsFor([homeWith(everything)]).find(({ code }) => code === 'seated-too-long');
   assert.deepEqual(sit?.remedy, { do: 'move-segment', segment: 'hunt', to: 1 });
   const mended = applyEdit(SESSION, sit!.remedy!, regenerateIn(authorMakers));
   assert.ok(mended.ok);
   assert.equal(
-    findingsFor([homeWith(everything)], mended.value).some(({ facts }) => facts.code === 'seated-too-long'),
+    findingsFor([homeWith(everything)], mended.value).some(({ code }) => code === 'seated-too-long'),
     false,
   );
 });
 
 test('what was done on purpose is not said again, but what stops a session is', () => {
-  const sit = findingsFor([homeWith(everything)]).find(({ facts }) => facts.code === 'seated-too-long')!;
+  const sit = findingsFor([homeWith(everything)]).find(({ code }) => code === 'seated-too-long')!;
   const group = { ...SESSION, segments: [{ ...CARTS, size: 'group' as const }], accepted: [sit.id, 'group:carts'] };
   assert.deepEqual(
     findingsFor([homeWith(everything)], group)
       .filter(({ weight }) => weight === 'stop')
-      .map(({ facts }) => facts.code),
+      .map(({ code }) => code),
     ['group-only'],
   );
   assert.equal(
@@ -49,18 +50,17 @@ test('what was done on purpose is not said again, but what stops a session is', 
 
 test('homes under three are counted beside what they must not have, with the swap to write instead', () => {
   const small = homeWith(everything, { children: [{ nickname: 'Pip', birthMonth: '2025-01' }] });
-  const caution = findingsFor([small, homeWith(everything)]).find(({ facts }) => facts.code === 'caution');
-  assert.ok(caution?.facts.code === 'caution');
-  assert.equal(caution.facts.homes, 1);
-  assert.deepEqual(caution.remedy, { do: 'use-swap', segment: 'carts', need: 'lids', item: 'jar-lid' });
+  const caution = findingsFor([small, homeWith(everything)]).find(({ code }) => code === 'caution');
+  assert.equal(caution?.values?.count, 1);
+  assert.deepEqual(caution?.remedy, { do: 'use-swap', segment: 'carts', need: 'lids', item: 'jar-lid' });
 });
 
 test('what the same homes lack is said once', () => {
   const bare = homeWith([], { id: 'bare', nickname: 'Top floor' });
-  const lacks = findingsFor([bare, homeWith(everything)]).filter(({ facts }) => facts.code === 'homes-lack');
+  const lacks = findingsFor([bare, homeWith(everything)]).filter(({ code }) => code === 'homes-lack');
   assert.deepEqual(
-    lacks.map(({ facts }) => facts.code === 'homes-lack' && [facts.needs.map(({ item }) => item), facts.nicknames]),
-    [[['small-box', 'bottle-lid'], ['Top floor']]],
+    lacks.map(({ values }) => values),
+    [{ count: 1, things: listOf([own('boxs'), own('bottle lids')]), homes: listOf([own('Top floor')]) }],
   );
 });
 
@@ -75,7 +75,7 @@ test('the second long sit of a session has its remedy, too, though the first is 
     ...[sitting('b1', 7), sitting('b2', 7), moving('hop'), moving('skip')],
   ];
   const session = { ...SESSION, segments };
-  const sits = findingsFor([homeWith(everything)], session).filter(({ facts }) => facts.code === 'seated-too-long');
+  const sits = findingsFor([homeWith(everything)], session).filter(({ code }) => code === 'seated-too-long');
   assert.deepEqual(
     sits.map(({ id, remedy }) => [id, remedy?.do === 'move-segment' && remedy.to]),
     [
@@ -93,8 +93,8 @@ test('an amount is explained by the sum of the level that it stands at', () => {
     regenerateIn(authorMakers),
   );
   assert.ok(atEasier.ok);
-  const sums = findingsFor([homeWith(everything)], atEasier.value).flatMap(({ facts }) =>
-    facts.code === 'computed' ? [[facts.sum, facts.qty]] : [],
+  const sums = findingsFor([homeWith(everything)], atEasier.value).flatMap(({ code, values }) =>
+    code === 'computed' ? [[values?.sum, values?.qty]] : [],
   );
-  assert.deepEqual(sums, [['boxes+1', 3]]);
+  assert.deepEqual(sums, [[{ sum: 'boxes+1' }, 3]]);
 });

@@ -1,5 +1,5 @@
 /** What the checks say of a session, each with a remedy where there is one. */
 
-export type { Finding } from './finding.ts';
-export { findFindings } from './findings.ts';
+export type { Finding, FindingCode } from './finding.ts';
+export { findFindings, mayBeAccepted } from './findings.ts';
 export { type HomeVerdict, type JudgedAgainst, judgeSession, type SessionJudgement } from './judgeSession.ts';

@@ -49,6 +49,6 @@ test('a line that cannot be written names the column', () => {
   const divided = renderTemplate('Share {=n/(n-4)} out', scope);
   assert.deepEqual(divided, {
     ok: false,
-    problem: { code: 'expression', column: 7, problem: { code: 'division-by-zero', at: 'n/(n-4)' } },
+    problem: { code: 'braces', column: 7, problem: { code: 'division-by-zero', at: 'n/(n-4)' } },
   });
 });

@@ -13,7 +13,7 @@ export type TextPiece =
 export type TemplateProblem =
   | { code: 'unclosed-brace'; column: number }
   | { code: 'unknown-need'; need: string; column: number }
-  | { code: 'expression'; column: number; problem: ExpressionProblem };
+  | { code: 'braces'; column: number; problem: ExpressionProblem };
 
 /** A thing as a line may name it: one and many of it, and how many of it are used. */
 interface NamedThing {
@@ -86,7 +86,7 @@ function renderThing(slot: string, column: number, scope: TemplateScope): Outcom
   if (form === 'one') return piece(thing.one);
   if (form === 'count') return piece(`${thing.qty} ${thing.qty === 1 ? thing.one : thing.many}`);
   const number = evaluateExpression(form, scope.values);
-  if (!number.ok) return err({ code: 'expression', column, problem: number.problem });
+  if (!number.ok) return err({ code: 'braces', column, problem: number.problem });
   return piece(number.value === 1 ? thing.one : thing.many);
 }
 
@@ -107,7 +107,7 @@ function renderValue(
     return ok({ kind: 'dial', name: source, text: String(scope.values[source]) });
   }
   const evaluation = evaluateExpression(source, scope.values);
-  if (!evaluation.ok) return err({ code: 'expression', column, problem: evaluation.problem });
+  if (!evaluation.ok) return err({ code: 'braces', column, problem: evaluation.problem });
   if (words !== undefined) {
     return ok({ kind: 'computed', expression: source, text: chooseByNumber(words, evaluation.value) });
   }

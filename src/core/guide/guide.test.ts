@@ -195,9 +195,7 @@ test('a thing that nobody knows is refused to every home and stops the session',
   );
   assert.equal(guide.state, 'short');
   const composed = composeSession(SESSION, fewer, { seatedMinutesPerYear: 3, youngestMonths: 36 });
-  const codes = findFindings(SESSION, composed, [], { things: fewer }).map(
-    ({ facts, weight }) => `${weight} ${facts.code}`,
-  );
+  const codes = findFindings(SESSION, composed, [], { things: fewer }).map(({ code, weight }) => `${weight} ${code}`);
   assert.ok(codes.includes('stop thing-unknown'), codes.join());
 });
 

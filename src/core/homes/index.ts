@@ -26,5 +26,6 @@ export {
   roomsOf,
   type SessionSafety,
 } from './partQuestions.ts';
+export { questionMessages, stopMessage, wordsMessage } from './questionWords.ts';
 export { checkReadiness, type HomeState, type Readiness } from './readiness.ts';
 export { fitHome, fitHomes, type FitSettings, needIdIn, readinessOfAll } from './sessionReadiness.ts';

@@ -11,6 +11,7 @@ export {
   WORD_AIMS,
   type WordAim,
   type WordFinding,
+  type WordFindingCode,
   type WordQuestion,
 } from './lineWords.ts';
 export { type BookPage, type BookSentence, littleBook, NEW_PAGES } from './littleBook.ts';

@@ -1,5 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
+import { describeWordFinding } from '../../messages/findings.ts';
 import { knownWords } from '../makers/index.ts';
 import { ACCENTS } from '../sounds/index.ts';
 import { checkLineWords, withWordReplaced, wordsOfLine, type WordQuestion } from './lineWords.ts';
@@ -28,7 +29,7 @@ test('the row of words of a line is found, whatever stands around it', () => {
 test('a word that does not rhyme is named, and another that does is offered, in both accents', () => {
   const { findings } = ask('Say hat, cat and cot.', { aim: 'rhyme' });
   assert.deepEqual(
-    findings.map((finding) => [finding.code, 'word' in finding && finding.word]),
+    findings.map(({ code, word }) => [code, word]),
     [['no-rhyme', 'cot']],
   );
   for (const accent of ACCENTS) {
@@ -47,11 +48,7 @@ test('a word that does not rhyme is named, and another that does is offered, in 
 test('what starts otherwise for the ear is named with how it is written, and what offers itself starts so', () => {
   const { findings } = ask('Lay out a sock, a ship, a city and soap.', { aim: 'starts', sound: 's' });
   assert.deepEqual(
-    findings.map((finding) => [
-      finding.code,
-      'word' in finding ? finding.word : '',
-      'written' in finding ? finding.written : '',
-    ]),
+    findings.map(({ code, word, values }) => [code, word, values.written]),
     [
       ['starts-otherwise', 'ship', 'sh'],
       ['starts-so-but', 'city', 'c'],
@@ -61,7 +58,7 @@ test('what starts otherwise for the ear is named with how it is written, and wha
   assert.ok(ship?.code === 'starts-otherwise' && ship.instead !== null);
   assert.deepEqual(findStarts('S', [ship.instead], words.known, 'gb').yes, [ship.instead]);
   const two = ask('a sock, a fork and a bell', { aim: 'starts', sound: 's' }).findings;
-  const offered = two.map((finding) => ('instead' in finding ? finding.instead : ''));
+  const offered = two.map(({ instead }) => instead);
   assert.equal(new Set(offered).size, 2);
 });
 
@@ -71,27 +68,22 @@ test('what cannot be read yet says what lacks and on which day it comes; what is
     { on: '2027-04-29', graphemes: ['sh', 'ch', 'th'] },
     { on: '2027-05-13', graphemes: ['air'] },
   ];
-  const at = (on: string, text: string) => ask(text, { aim: 'readable', on, steps }).findings;
+  const at = (on: string, text: string) =>
+    ask(text, { aim: 'readable', on, steps }).findings.map((finding) => describeWordFinding(finding).text);
   assert.deepEqual(at('2027-03-20', '“chair”'), [
-    {
-      ...{ code: 'not-readable', word: 'chair', tricky: undefined },
-      lacking: [
-        { grapheme: 'ch', on: '2027-04-29' },
-        { grapheme: 'air', on: '2027-05-13' },
-      ],
-    },
+    '“chair” cannot be read yet: ch comes on 29 Apr, air comes on 13 May.',
   ]);
   assert.deepEqual(at('2027-05-13', '“chair”'), []);
   assert.deepEqual(at('2027-03-20', '“mat pin rest”'), []);
-  const [said] = at('2027-05-20', '“said”');
-  assert.ok(said?.code === 'not-readable' && said.lacking.some(({ on }) => on === null));
+  assert.deepEqual(at('2027-05-20', '“said”'), ['“said” cannot be read yet: ai is tricky here, d is in no step.']);
 });
 
 test('two words of one picture are named, and another of the kind has a picture of its own', () => {
   const { findings } = ask('hen, chicken and duck', { aim: 'pictures' });
   const [shared] = findings;
   assert.ok(findings.length === 1 && shared?.code === 'share-picture');
-  assert.deepEqual(shared.words, ['hen', 'chicken']);
+  assert.equal(describeWordFinding(shared).text, '“hen” and “chicken” share a picture or look alike.');
+  assert.equal(shared.word, 'chicken');
   assert.ok(shared.instead !== null && PICTURE_WORD.get(shared.instead)!.group === undefined);
   assert.deepEqual(ask('cat, duck and frog', { aim: 'pictures' }).findings, []);
 });

@@ -1,5 +1,6 @@
 import type { CalendarDate } from '../calendar/index.ts';
 import { type Accent, FIRST_SOUNDS, type Phone, type Pronunciations } from '../sounds/index.ts';
+import { listOf, type Message, type MessageValues } from '../message.ts';
 import { PICTURE_WORD, PICTURE_WORDS } from './pictureWords.ts';
 import { findRhymes } from './rhymes.ts';
 import { segmentWord } from './segmentWord.ts';
@@ -16,31 +17,19 @@ export interface TaughtOn {
   readonly graphemes: readonly string[];
 }
 
-/** What is found about a word of a line; `instead` is a word that would do. */
-export type WordFinding =
-  | {
-      readonly code: 'no-rhyme';
-      readonly word: string;
-      readonly others: readonly string[];
-      readonly instead: string | null;
-    }
-  | {
-      readonly code: 'starts-otherwise';
-      readonly word: string;
-      readonly written: string;
-      readonly sound: string;
-      readonly instead: string | null;
-    }
-  | { readonly code: 'starts-so-but'; readonly word: string; readonly written: string }
-  | { readonly code: 'unsure'; readonly word: string }
-  | {
-      readonly code: 'not-readable';
-      readonly word: string;
-      /** What is not taught by the day of the session, and when it comes; null where it is in no step. */
-      readonly lacking: readonly { readonly grapheme: string; readonly on: CalendarDate | null }[];
-      readonly tricky: string | undefined;
-    }
-  | { readonly code: 'share-picture'; readonly words: readonly [string, string]; readonly instead: string | null };
+/** What may be found about a word of a line. */
+export type WordFindingCode =
+  'no-rhyme' | 'rhymes-with-none' | 'starts-otherwise' | 'starts-so-but' | 'unsure' | 'not-readable' | 'share-picture';
+
+/** What is found about a word of a line; its sentence speaks of the values, by the names in `messages/findings`. */
+export interface WordFinding {
+  readonly code: WordFindingCode;
+  /** The word that would be changed. */
+  readonly word: string;
+  readonly values: MessageValues;
+  /** A word that would do in its place; null where none is known. */
+  readonly instead: string | null;
+}
 
 /** What the words of a line were found to be. */
 export interface CheckedLine {
@@ -134,6 +123,22 @@ const isFree = (word: string, taken: readonly string[]) => {
   );
 };
 
+function about(
+  code: WordFindingCode,
+  word: string,
+  values: MessageValues = {},
+  instead: string | null = null,
+): WordFinding {
+  return { code, word, values: { word, ...values }, instead };
+}
+
+/** When a piece of a word is taught, or that no step brings it. */
+function comesOn(grapheme: string, on: CalendarDate | undefined, isTricky: boolean): Message {
+  const shown = grapheme.replace('_', '–');
+  if (on !== undefined) return { key: 'findings/not-readable.comes', values: { grapheme: shown, day: { day: on } } };
+  return { key: `findings/not-readable.${isTricky ? 'tricky' : 'in-no-step'}`, values: { grapheme: shown } };
+}
+
 function rhymeFindings(words: readonly string[], known: Pronunciations, accent: Accent): WordFinding[] {
   const { families, unsure } = findRhymes(words, known, accent);
   const largest = families.reduce<readonly string[]>(
@@ -153,10 +158,11 @@ function rhymeFindings(words: readonly string[], known: Pronunciations, accent: 
     return found ?? null;
   };
   return words.flatMap((word): WordFinding[] => {
-    if (unsure.includes(word)) return [{ code: 'unsure', word }];
+    if (unsure.includes(word)) return [about('unsure', word)];
     if (largest.includes(word)) return [];
     const others = largest.length > 0 ? largest : words.filter((other) => other !== word);
-    return [{ code: 'no-rhyme', word, others, instead: another() }];
+    if (others.length === 0) return [about('rhymes-with-none', word, {}, another())];
+    return [about('no-rhyme', word, { others: listOf(others) }, another())];
   });
 }
 
@@ -184,9 +190,10 @@ function startFindings(
   };
   return words.flatMap((word): WordFinding[] => {
     const trap = trapOf.get(word);
-    if (unsure.includes(word)) return [{ code: 'unsure', word }];
-    if (yes.includes(word)) return trap ? [{ code: 'starts-so-but', word, written: trap.written }] : [];
-    return [{ code: 'starts-otherwise', word, written: trap?.written ?? word[0]!, sound: written, instead: another() }];
+    if (unsure.includes(word)) return [about('unsure', word)];
+    if (yes.includes(word)) return trap ? [about('starts-so-but', word, { written: trap.written })] : [];
+    const values = { written: trap?.written ?? word[0]!, sound: written };
+    return [about('starts-otherwise', word, values, another())];
   });
 }
 
@@ -200,12 +207,12 @@ function readingFindings(
   return words.flatMap((word): WordFinding[] => {
     const divided = segmentWord(word, { known, accent, taught });
     if (divided.decodable) return [];
-    const lacking = divided.unknown.map((grapheme) => ({
-      grapheme,
+    const lacking = divided.unknown.map((grapheme) => {
       // A piece that is taught and still cannot be read has another sound here: no day brings it.
-      on: taught.has(grapheme) ? null : (steps.find((step) => step.graphemes.includes(grapheme))?.on ?? null),
-    }));
-    return [{ code: 'not-readable', word, lacking, tricky: divided.tricky }];
+      const on = taught.has(grapheme) ? undefined : steps.find((step) => step.graphemes.includes(grapheme))?.on;
+      return comesOn(grapheme, on, divided.tricky === grapheme);
+    });
+    return [about('not-readable', word, { lacking: listOf(lacking, 'comma') })];
   });
 }
 
@@ -218,7 +225,7 @@ function pictureFindings(words: readonly string[]): WordFinding[] {
       if (!isShared) return [];
       const same = PICTURE_WORDS.filter(({ category }) => category === two.category);
       const instead = same.find((entry) => entry.group === undefined && isFree(entry.word, words))?.word ?? null;
-      return [{ code: 'share-picture', words: [word, other], instead }];
+      return [{ ...about('share-picture', word, { other }, instead), word: other }];
     }),
   );
 }

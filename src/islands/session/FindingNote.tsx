@@ -1,18 +1,16 @@
-import type { ThingsByKey } from '../../core/materials/index.ts';
-import type { Finding } from '../../core/checks/index.ts';
+import { type Finding, mayBeAccepted } from '../../core/checks/index.ts';
 import type { Edit } from '../../core/session/index.ts';
 import { describeFinding } from '../../messages/findings.ts';
 
 interface FindingNoteProps {
   readonly finding: Finding;
-  readonly things: ThingsByKey;
   readonly mayWrite: boolean;
   readonly onEdit: (edit: Edit) => void;
 }
 
 /** What a check has to say, beside what it is about, with the remedy that can be pressed. */
-export function FindingNote({ finding, things, mayWrite, onEdit }: FindingNoteProps) {
-  const { title, text, remedy } = describeFinding(finding, things);
+export function FindingNote({ finding, mayWrite, onEdit }: FindingNoteProps) {
+  const { title, text, remedy } = describeFinding(finding);
   return (
     <div className={`finding finding-${finding.weight}`}>
       <strong>{title}</strong> <span>{text}</span>
@@ -27,7 +25,7 @@ export function FindingNote({ finding, things, mayWrite, onEdit }: FindingNotePr
               {remedy}
             </button>
           )}
-          {finding.weight === 'warning' && finding.facts.code !== 'to-settle' && (
+          {mayBeAccepted(finding) && (
             <button
               type="button"
               className="text-teal underline underline-offset-[3px] cursor-pointer"

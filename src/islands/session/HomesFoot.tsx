@@ -5,7 +5,8 @@ import type { HomeVerdict, SessionJudgement } from '../../core/checks/index.ts';
 import type { HomeState } from '../../core/homes/index.ts';
 import { type ComposedSession, materialsOrNone } from '../../core/guide/index.ts';
 import type { Session } from '../../core/session/index.ts';
-import { leadWords } from '../../messages/dates.ts';
+import { sayScreen } from '../../messages/screenWords.ts';
+import { leadWords } from '../../messages/spans.ts';
 import { countOutcomes, countThing, describeDifferences, OUTCOME_WORDS } from '../../messages/fits.ts';
 
 interface HomesFootProps {
@@ -60,7 +61,7 @@ export function HomesFoot({
         >
           <HomeSteps states={ordered.map(({ state }) => state)} />
           <span>
-            <strong>{ready === 1 ? '1 home can do it as written' : `${ready} homes can do it as written`}</strong>
+            <strong>{sayScreen('count.can-do', { count: ready })}</strong>
             <span className="text-xs line-clamp-2">
               {countOutcomes(homes.map(({ outcome }) => outcome))}
               {withoutBook > 0 && ` · ${withoutBook} without the book`}

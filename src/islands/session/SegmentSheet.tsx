@@ -65,7 +65,7 @@ export function SegmentSheet(props: SegmentSheetProps) {
       {groupByRow(findings, part).map(({ row, span, group }) => (
         <div key={row} className="margin" style={{ gridRow: `${row} / span ${span}` }}>
           {group.map((finding) => (
-            <FindingNote key={finding.id} {...{ finding, things, mayWrite, onEdit }} />
+            <FindingNote key={finding.id} {...{ finding, mayWrite, onEdit }} />
           ))}
         </div>
       ))}

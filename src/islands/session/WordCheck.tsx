@@ -9,7 +9,8 @@ import {
   type WordAim,
   type WordFinding,
 } from '../../core/words/index.ts';
-import { AIM_WORDS, describeCheckedWords, describeWordFinding } from '../../messages/lineWords.ts';
+import { describeWordFinding } from '../../messages/findings.ts';
+import { AIM_WORDS, describeCheckedWords } from '../../messages/lineWords.ts';
 
 /** What words are checked by: the day of the session, what is taught when, and how words are said. */
 export interface WordChecks {
@@ -80,7 +81,7 @@ export function WordCheck({ line, text, segment, checks, onEdit, onClose }: Word
             <ul>
               {checked.findings.map((finding, index) => (
                 <li key={index} className="flex flex-wrap items-baseline gap-x-3">
-                  <span>{describeWordFinding(finding)}</span>
+                  <span>{describeWordFinding(finding).text}</span>
                   <Remedy {...{ finding, line, segment, onEdit }} />
                 </li>
               ))}
@@ -98,10 +99,10 @@ function Remedy({
   segment,
   onEdit,
 }: { finding: WordFinding } & Pick<WordCheckProps, 'line' | 'segment' | 'onEdit'>) {
-  if (!('instead' in finding) || finding.instead === null) return null;
-  const word = finding.code === 'share-picture' ? finding.words[1] : finding.word;
+  const { remedy } = describeWordFinding(finding);
+  if (finding.instead === null || remedy === null) return null;
   // A word that a dial or a thing brings stands in no source, and is changed there.
-  const text = withWordReplaced(line.text, word, finding.instead);
+  const text = withWordReplaced(line.text, finding.word, finding.instead);
   if (text === null) return null;
   return (
     <button
@@ -109,7 +110,7 @@ function Remedy({
       className="border border-ink rounded px-2 font-heading font-semibold cursor-pointer hover:bg-teal-ground"
       onClick={() => onEdit({ do: 'change-line', segment: segment.id, line: line.id, change: { text } })}
     >
-      Take “{finding.instead}” instead
+      {remedy}
     </button>
   );
 }

@@ -3,6 +3,7 @@ import { LONGEST_SONG, songAddress, type SongQuestion } from '../../contracts/so
 import { songLine } from '../../core/page/index.ts';
 import { findTune, type PlacedLine, readMelodyLine, TUNES } from '../../core/songs/index.ts';
 import type { Accent } from '../../core/sounds/index.ts';
+import { sayScreen } from '../../messages/screenWords.ts';
 import { lineVerdict } from '../../messages/tunes.ts';
 import { DrawingView } from '../drawing/DrawingView.tsx';
 import { playTune } from './playTune.ts';
@@ -95,9 +96,7 @@ function useSong({ start, first, accent }: Omit<TuneRoomProps, 'mayWrite'>) {
 function howManyFit(lines: readonly PlacedLine[]): string {
   const sung = lines.filter(({ kind }) => kind === 'sung').length;
   const fitting = lines.filter((line) => line.kind === 'sung' && line.fit.verdict === 'fits').length;
-  return sung === 0
-    ? 'No words yet.'
-    : `${fitting} of ${sung} ${sung === 1 ? 'line' : 'lines'} ${fitting === 1 ? 'fits' : 'fit'}.`;
+  return sayScreen('count.lines-fit', { fitting, count: sung });
 }
 
 /** Which tune, the words as they are written, and the tune to hear; it stops when either changes. */

@@ -2,7 +2,8 @@ import { PANEL } from './panelLook.ts';
 import { useState, type FormEvent } from 'react';
 import { DAY_KINDS, type DayKind, type Term, type TermDay, type TermEdit } from '../../core/terms/index.ts';
 import { isCalendarDate } from '../../core/calendar/index.ts';
-import { DAY_KIND_WORDS, shortDay } from '../../messages/term.ts';
+import { shortDay } from '../../messages/dates.ts';
+import { DAY_KIND_WORDS } from '../../messages/term.ts';
 import { newId } from '../autosave/newId.ts';
 
 interface DaysPanelProps {

@@ -1,5 +1,6 @@
 import type { PlanReason, TermEdit, TermSession, WeekRow } from '../../core/terms/index.ts';
-import { describeWeekNote, shortDay } from '../../messages/term.ts';
+import { shortDay } from '../../messages/dates.ts';
+import { describeWeekNote } from '../../messages/term.ts';
 import { newId } from '../autosave/newId.ts';
 import { SessionCell } from './SessionCell.tsx';
 import { SkillStrip } from './SkillStrip.tsx';

@@ -1,6 +1,7 @@
 import type { FieldProblem } from '../../contracts/fieldProblem.ts';
 import { useEffect, useState } from 'react';
 import type { FieldValues, UseFormReturn } from 'react-hook-form';
+import { sayScreen } from '../../messages/screenWords.ts';
 import { askServer } from './askServer.ts';
 
 interface ServerFormInput<Values extends FieldValues> {
@@ -45,21 +46,18 @@ export function useServerForm<Values extends FieldValues>({ form, address, bodyO
     });
     for (const { field, message } of placed) form.setError(field as never, { message });
     setWord({
-      text: problems.length > 0 ? countWords(problems.length) : (error?.message ?? NOT_REACHED),
+      text:
+        problems.length > 0
+          ? sayScreen('count.not-saved', { count: problems.length })
+          : (error?.message ?? NOT_REACHED),
       current: error?.code === 'conflict' ? error.current : undefined,
       others: problems.filter(({ path }) => !fieldOf(path)),
     });
   };
   const submit = form.handleSubmit(keep, (errors) => {
-    setWord({ text: countWords(countErrors(errors)), others: [] });
+    setWord({ text: sayScreen('count.not-saved', { count: countErrors(errors) }), others: [] });
   });
   return { submit, word, setWord };
-}
-
-function countWords(count: number): string {
-  return count === 1
-    ? 'Not saved yet: one place needs another look. It is marked below.'
-    : `Not saved yet: ${count} places need another look. They are marked below.`;
 }
 
 function countErrors(errors: object): number {

@@ -139,7 +139,7 @@ function refuseUnready(
   if (session.segments.length === 0)
     throw new EdgeError('wrong-input', { problems: [{ path: 'The session', message: 'has nothing in it yet' }] });
   const problems = findStops(session, fits, { things, person }).map((finding) => {
-    const { title, text } = describeFinding(finding, things);
+    const { title, text } = describeFinding(finding);
     const part = session.segments.find(({ id }) => id === finding.segment)?.title ?? '';
     return { path: `“${part}”`, message: `${title}: ${text}` };
   });

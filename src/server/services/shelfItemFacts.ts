@@ -6,8 +6,8 @@ import { asUsed } from '../../core/homes/index.ts';
 import { namesOf, type Swap } from '../../core/materials/index.ts';
 import { reportSpread, spreadOf } from '../../core/time/index.ts';
 import { describeCaution } from '../../messages/cautions.ts';
-import { leadWords } from '../../messages/dates.ts';
-import { formatSum } from '../../messages/expressions.ts';
+import { leadWords } from '../../messages/spans.ts';
+import { formatSum } from '../../messages/sums.ts';
 import type { Person } from './person.ts';
 import type { ShelfItemPage } from './shelfItem.ts';
 

@@ -1,0 +1,69 @@
+/** How homes do a session, and what the numbers on screens count. */
+export const counts = {
+  'count.homes': '{count, plural, one {# home} other {# homes}}',
+  'count.can-do': '{count, plural, one {# home} other {# homes}} can do it as written',
+  'count.swaps': '{count} with a swap',
+  'count.likely': '{count} probably can',
+  'count.kit': '{count, plural, one {# needs} other {# need}} a kit',
+  'count.lacks': '{count, plural, one {# lacks} other {# lack}} something',
+  'count.without': '{count, plural, one {# goes} other {# go}} without a part',
+  'count.sheets': '{count, plural, one {# sheet} other {# sheets}}',
+  'count.not-saved':
+    'Not saved yet: {count, plural, =1 {one place needs another look. It is marked below.} other {# places need another look. They are marked below.}}',
+  'count.free-in': 'free, here in {days, plural, one {# open day} other {# open days}}',
+  'count.to-homes': 'to {count, plural, one {# home} other {# homes}}',
+  'count.no-book': '{count, plural, one {# has} other {# have}} no book at hand',
+  'count.to-look-at': '{count, plural, =1 {One thing} other {# things}} to look at first.',
+  'count.until-looked':
+    'Guides aren’t printed until you’ve looked at {count, plural, =1 {one thing} other {# things}}:',
+  'count.do-not-fit':
+    '{count, plural, one {# place does} other {# places do}} not fit. Nothing was taken in; mend them and send the file again.',
+  'count.lines-fit':
+    '{count, plural, =0 {No words yet.} other {{fitting} of {count, plural, one {# line} other {# lines}} {fitting, plural, one {fits } other {fit }}.}}',
+  'count.after-answers': 'After {count, plural, one {# answer} other {# answers}}:',
+  'differs.left-out': 'goes without “{title}”',
+  'differs.withheld': 'nothing safe for {things}',
+  'differs.swap': '{things} for {insteadOf}',
+  'differs.swap-why': '{things} for {insteadOf} ({why})',
+  'differs.kit': 'a kit with {qty} {thing}',
+  'differs.missing': 'hasn’t got {qty} {thing}',
+  'differs.assumed': 'probably has {qty} {thing}',
+} as const;
+
+/** Ages and leads. */
+export const times = {
+  'age.years': '{years, plural, one {# year} other {# years}}',
+  'age.months': '{months, plural, one {# month} other {# months}}',
+  'age.both': '{years, plural, one {# year} other {# years}} {months, plural, one {# month} other {# months}}',
+  'lead.hours': '{hours, plural, one {# hour} other {# hours}} before',
+  'lead.open-days': '{days, plural, one {# open day} other {# open days}} before',
+  'lead.days': '{days, plural, =0 {on the day} =1 {the day before} other {# days before}}',
+} as const;
+
+/** What an author is told about a line of words on a line of a tune. */
+export const songs = {
+  'line.spoken': 'Spoken between the lines; it takes no notes.',
+  'line.fits': '{counted}: it fits.',
+  'line.as-many': '{counted}: as many as notes.',
+  'line.one-short': '{counted}: one short. Hold “{held}” over two notes, or add a syllable.',
+  'line.one-long': '{counted}: one long. Sing “{first}” and “{second}” on one note, or leave a syllable out.',
+  'line.short': '{counted}: {gap} short. Add a word, or hold more than one note.',
+  'line.long': '{counted}: {gap} too many. Leave a word out, or begin a new line.',
+  'line.counted':
+    '{syllables, plural, one {# syllable} other {# syllables}} on {notes, plural, one {# note} other {# notes}}',
+  'line.clashes': '{said} The stress of {words} falls on a weak beat: move the word, or take another.',
+  'sound-session.title': 'The sound of the week: {sound}',
+  'sound-session.aim': 'They hear {sound} in words, and make it by themselves.',
+} as const;
+
+/** Words of a line that were looked at. */
+export const looked = {
+  'looked.no-words': 'There are no words in this line.',
+  'looked.no-row': 'No row of words was found: write them with commas, such as “hat, cat and bat”.',
+  'looked.fine': '{words}: fine.',
+  'looked.at': 'Looked at {words}.',
+  'decided.part': '“{part}”: {decided}',
+  'decided.words': '{words} in “{part}”: {decided}',
+  'decided.why': '{said} ({why})',
+  'caution.left-out-under': '{asks} Left out where a child under {age} is in the room.',
+} as const;
