@@ -64,10 +64,21 @@ const numberDial = exactly({
   value: dialNumber(),
 });
 
+/** What choices are called, where that is not what they are. */
+const wordsOfChoices = () =>
+  mixed<Readonly<Record<string, string>>>()
+    .test(
+      'words',
+      'must be an object of choices and what they are called',
+      (value) => value === undefined || isRecordOf(value, ['string']),
+    )
+    .meta({ jsonSchema: recordOf(['string']) });
+
 const choiceDial = exactly({
   name: localName(),
   label: someWords(80),
   choices: array().of(someWords(60)).required().min(2).max(MOST_CHOICES),
+  words: wordsOfChoices(),
   value: someWords(60),
 });
 

@@ -3,7 +3,8 @@ import { test } from 'node:test';
 import { upgradeFrom, withVersion, type Upgrade } from './contentVersion.ts';
 import { readGuideCopy, writeGuideCopy, type Guide } from './guide/index.ts';
 import { SESSION } from './guide/session.fixture.ts';
-import { readScript, writeScript } from './session/index.ts';
+import { readScript, readWholeSession, USUAL_SETTINGS, writeScript, writeWholeSession } from './session/index.ts';
+import { readStoredEntry, writeStoredEntry } from './shelf/index.ts';
 
 const UPGRADES: readonly Upgrade[] = [
   ({ name }: { name: string }) => ({ names: [name] }),
@@ -34,4 +35,18 @@ test('a copy of a guide says nothing of versions once it is read', () => {
   const guide = { title: 'Carts', state: 'swaps', books: [], songs: [], segments: [] } as unknown as Guide;
   assert.deepEqual(readGuideCopy(writeGuideCopy(guide)), guide);
   assert.deepEqual(readGuideCopy({ title: 'Carts', segments: [] } as object), { ...guide, state: 'ready' });
+});
+
+test('an entry and a sent session from before choices had ids are read with them, and keep what else they hold', () => {
+  const dials = [{ name: 'frame', label: 'frame', choices: ['ten', 'two tens'], value: 'two tens' }];
+  const made = { maker: 'frame', values: { frame: 'two tens', first: 3 }, settings: USUAL_SETTINGS };
+  const entry = { key: 'frames', idea: 'two tens', dials, made };
+  const read = readStoredEntry<typeof entry>(entry as object);
+  assert.deepEqual(read.made.values, { frame: 'two-tens', first: 3 });
+  assert.deepEqual([read.idea, read.dials[0]!.value], ['two tens', 'two-tens']);
+  assert.deepEqual(readStoredEntry(writeStoredEntry(entry)), read);
+  const part = { ...SESSION.segments[0]!, dials, rightDials: { frame: 'two tens' }, made };
+  const sent = readWholeSession({ ...SESSION, segments: [part] } as never);
+  assert.deepEqual([sent.title, sent.segments[0]!.rightDials], [SESSION.title, { frame: 'two-tens' }]);
+  assert.deepEqual(readWholeSession(writeWholeSession(sent)), sent);
 });

@@ -66,7 +66,7 @@ test('a story comes back to its sound at least three times, and a rhyme begins w
       story.split(new RegExp(`\\b${spoken[0]}${spoken.slice(1)}[a-z]*\\b|\\b${sound}\\b`)).length > 3,
       `${sound}: ${story}`,
     );
-    const rhyme = made('sound-story', { sound, told: 'as a rhyme' }).lines.right.find(
+    const rhyme = made('sound-story', { sound, told: 'as-a-rhyme' }).lines.right.find(
       ({ key }) => key === 'say-1',
     )!.text;
     const words = rhyme.toLowerCase().match(/[a-z’]+/g)!;
@@ -145,11 +145,11 @@ test('strips hold whole sentences and all their pieces; one without a stop is na
 
 test('stops to clap are counted in our texts and in one’s own; a text with too few says so', () => {
   assert.match(made('clap-the-full-stops').key[0]!, /^7 stops/);
-  const own = { text: 'my own', own: 'One. “Two?” he said. Mr. Fenn came! Who? Four.' };
+  const own = { text: 'my-own', own: 'One. “Two?” he said. Mr. Fenn came! Who? Four.' };
   assert.match(made('clap-the-full-stops', own).key[0]!, /^5 stops/);
-  assert.match(made('clap-the-full-stops', { ...own, marks: 'every mark' }).key[0]!, /^6 stops/);
-  assert.equal(why('clap-the-full-stops', { text: 'my own', own: 'Only one.' }), 'problem.few');
-  assert.equal(why('clap-the-full-stops', { text: 'my own' }), 'problem.empty');
+  assert.match(made('clap-the-full-stops', { ...own, marks: 'every-mark' }).key[0]!, /^6 stops/);
+  assert.equal(why('clap-the-full-stops', { text: 'my-own', own: 'Only one.' }), 'problem.few');
+  assert.equal(why('clap-the-full-stops', { text: 'my-own' }), 'problem.empty');
 });
 
 test('portions return at growing distances, and the table has a row a child', () => {

@@ -62,9 +62,9 @@ test('pair cards: what is asked is answered by the cards that are laid out', () 
     total: fc.integer({ min: 1, max: 12 }),
     order: fc.constantFrom('both', 'once'),
     zero: fc.constantFrom('yes', 'no'),
-    set: fc.constantFrom('all pairs of one total', 'all up to a total', 'a chain'),
+    set: fc.constantFrom('all-pairs-of-one-total', 'all-up-to-a-total', 'a-chain'),
     faces: fc.constantFrom('dots', 'numerals'),
-    back: fc.constantFrom('nothing', 'the total'),
+    back: fc.constantFrom('nothing', 'the-total'),
   });
   fc.assert(
     fc.property(anyCards, (values) => {
@@ -73,7 +73,7 @@ test('pair cards: what is asked is answered by the cards that are laid out', () 
       const { lines, key, printable } = answer.value;
       const cards = key.map((line) => line.match(/\d+/g)!.map(Number) as [number, number, number]);
       assert.match(lines.right[0]!.text, new RegExp(`^Lay ${cards.length} cards? out, ${values.faces} up\\.$`));
-      if (values.set === 'a chain') {
+      if (values.set === 'a-chain') {
         const [, a, b] = /card with (\d+) and (\d+) down/.exec(lines.right[1]!.text)!;
         assert.deepEqual([Number(a), Number(b)], cards[0]!.slice(0, 2));
         cards.slice(1).forEach(([begins], index) => assert.equal(begins, cards[index]![1]));
@@ -194,7 +194,7 @@ test('paper is listed as many sheets as come out of the printer, on A4 and on Le
     ['length-pairs', 'colours', upTo(5, 2)],
   ] as const)
     for (const value of values) {
-      const answer = make(id, { [dial]: value, back: 'the total' });
+      const answer = make(id, { [dial]: value, back: 'the-total' });
       assert.ok(answer.ok, `${id} ${value}`);
       assert.equal(
         qtyOf(answer.value, 'paper'),

@@ -190,7 +190,7 @@ test('frames say how many are missing, how many to cover, and refuse what does n
     '1 more make 10.',
     'A tray with 12 places: cover 2.',
   ]);
-  assert.match(made('frame', { frame: 'two tens', first: 8, second: 5 }).facts[0]!, /^7 more make 20/);
+  assert.match(made('frame', { frame: 'two-tens', first: 8, second: 5 }).facts[0]!, /^7 more make 20/);
   assert.match(refusal('frame', { first: 8, second: 5 }), /13 counters do not go into 10 places/);
   assert.match(made('frame', {}, { isLeftHanded: true }).lines.right[0]!.text, /from the right/);
 });
@@ -201,7 +201,7 @@ test('pair cards hold every pair once: counted by listing all', () => {
       fc.integer({ min: 1, max: 9 }),
       fc.constantFrom('both', 'once'),
       fc.constantFrom('yes', 'no'),
-      fc.constantFrom('all pairs of one total', 'all up to a total'),
+      fc.constantFrom('all-pairs-of-one-total', 'all-up-to-a-total'),
       (total, order, zero, set) => {
         const answer = make('pair-cards', { total, order, zero, set });
         const expected: string[] = [];
@@ -209,7 +209,7 @@ test('pair cards hold every pair once: counted by listing all', () => {
           for (let b = 0; b <= total; b++) {
             if (order === 'once' && a > b) continue;
             if (zero === 'no' && (a === 0 || b === 0)) continue;
-            if (set === 'all up to a total' ? a + b <= total : a + b === total)
+            if (set === 'all-up-to-a-total' ? a + b <= total : a + b === total)
               expected.push(`${a} and ${b}: ${a + b}`);
           }
         assert.deepEqual(answer.ok ? [...answer.value.key].sort() : [], expected.sort());
@@ -261,7 +261,7 @@ test('the money table refuses what cannot be paid, with the reason, and explains
     /3p cannot be paid exactly, and the till cannot give the change/,
   );
   assert.match(
-    refusal('money-table', { purse: '5', prices: '3', till: '1 1', change: 'not yet' }),
+    refusal('money-table', { purse: '5', prices: '3', till: '1 1', change: 'not-yet' }),
     /only be paid with change/,
   );
   const { lines, facts } = made('money-table', { purse: '50', prices: '35', till: '10 5' });
@@ -280,7 +280,7 @@ test('shares of a container leave the headroom, the clock’s short hand moves o
     ['225 ml', '450 ml'],
   );
   assert.equal(lines.right[2]!.answer, 'no: 75 ml stay empty');
-  assert.match(made('clock', { hour: 12, minutes: 'half past' }).lines.right[0]!.text, /between 12 and 1\./);
+  assert.match(made('clock', { hour: 12, minutes: 'half-past' }).lines.right[0]!.text, /between 12 and 1\./);
   assert.deepEqual(made('dice-moves', { shuffle: 5 }), made('dice-moves', { shuffle: 5 }));
   assert.notDeepEqual(made('dice-moves', { shuffle: 5 }).key, made('dice-moves', { shuffle: 6 }).key);
   assert.match(refusal('guess-and-count', { number: 3, near: 4 }), /every guess/);

@@ -156,9 +156,9 @@ test('hunt for a hundred: plates are filled one by one, and each level’s answe
 
 test('clock: both hands stand where walking round minute by minute brings them, and an hour later is the next', () => {
   for (const hour of upTo(12, 1))
-    for (const minutes of ['o’clock', 'half past']) {
+    for (const minutes of ['oclock', 'half-past']) {
       let [short, long] = [0, 0];
-      for (let minute = 0; minute < (hour % 12) * 60 + (minutes === 'half past' ? 30 : 0); minute++) {
+      for (let minute = 0; minute < (hour % 12) * 60 + (minutes === 'half-past' ? 30 : 0); minute++) {
         short = (short + 0.5) % 360;
         long = (long + 6) % 360;
       }
@@ -188,7 +188,7 @@ test('frames: places are filled one by one, and what is seen, empty and to go is
   for (const [frame, places] of [
     ['five', 5],
     ['ten', 10],
-    ['two tens', 20],
+    ['two-tens', 20],
   ] as const)
     for (const first of upTo(20))
       for (const second of upTo(20)) {

@@ -81,7 +81,7 @@ test('a word is broken so that an adult says its sounds', () => {
   for (const [word, pieces] of Object.entries(said))
     assert.equal(spokenPieces(wordPieces(word, known, accent)).join('-'), pieces);
   assert.equal(refused('blend-by-ear', { words: 'coat, butterfly' }), 'list');
-  for (const kind of ['I spy', 'fetch it', 'touch it', 'a puppet says'])
+  for (const kind of ['i-spy', 'fetch-it', 'touch-it', 'a-puppet-says'])
     assert.ok(
       made('blend-by-ear', { kind }).lines.right.some(({ kind: line, text }) => line === 'say' && text.includes('-')),
     );
@@ -103,7 +103,7 @@ test('there are as many tiles as are said, of what the words take, in the letter
   const letters = (output: MakerOutput) =>
     output.printable.cards.flatMap((card) => ofKind(card, 'text').map(({ text }) => text)).join('');
   assert.equal(letters(made('letter-tiles', { words: 'sun, nut' })), 'sunt');
-  assert.equal(letters(made('letter-tiles', { words: 'sun, nut', laid: 'all at once' })), 'suunnt');
+  assert.equal(letters(made('letter-tiles', { words: 'sun, nut', laid: 'all-at-once' })), 'suunnt');
   assert.equal(letters(made('letter-tiles', { words: 'sun, nut' }, { letters: 'capitals' })), 'SUNT');
   assert.ok(made('letter-tiles', { words: 'moon', have: 'mon' }).facts.some((fact) => fact.includes('short of o: 1')));
   assert.ok(made('letter-tiles', { words: 'moon', have: 'moon' }).facts.some((fact) => fact.includes('has them all')));
@@ -132,7 +132,7 @@ test('word cards say what cannot be read yet and what is tricky', () => {
 
 test('the key of a word sheet is true of what is printed', () => {
   const words = 'the, and, see, go';
-  const hunt = made('word-sheet', { kind: 'word hunt', words });
+  const hunt = made('word-sheet', { kind: 'word-hunt', words });
   assert.equal(hunt.key.length, 4);
   const texts = hunt.printable.sheets.flatMap((sheet) => ofKind(sheet, 'text').map(({ text }) => text));
   for (const [row, line] of hunt.key.entries()) {
@@ -140,7 +140,7 @@ test('the key of a word sheet is true of what is printed', () => {
     assert.equal(texts[row * 6 + Number(place)], word);
     assert.equal(texts[row * 6], word);
   }
-  const search = made('word-sheet', { kind: 'word search', words });
+  const search = made('word-sheet', { kind: 'word-search', words });
   const letters = search.printable.sheets.flatMap((sheet) => ofKind(sheet, 'text').map(({ text }) => text));
   const side = Math.sqrt(letters.length - 4);
   for (const line of search.key) {
@@ -153,14 +153,14 @@ test('the key of a word sheet is true of what is printed', () => {
     );
     assert.equal(read.join(''), word);
   }
-  assert.equal(refused('word-sheet', { words: 'in, pin', kind: 'word search' }), 'list');
+  assert.equal(refused('word-sheet', { words: 'in, pin', kind: 'word-search' }), 'list');
   assert.equal(refused('word-sheet', { words }, { playOnly: true }), 'breaks-level');
 });
 
 test('I stands large in words and sentences; a card of it has its dot', () => {
   const textsOf = (drawings: readonly Drawing[]) =>
     drawings.flatMap(({ shapes }) => shapes.flatMap((shape) => (shape.kind === 'text' ? [shape.text] : [])));
-  for (const kind of ['match across', 'path', 'missing word']) {
+  for (const kind of ['match-across', 'path', 'missing-word']) {
     const texts = textsOf(made('word-sheet', { kind, words: 'i, am, we, see' }).printable.sheets);
     assert.ok(texts.includes('I') && !texts.includes('i'), kind);
   }
@@ -193,8 +193,8 @@ test('a path is walked from the dot along its line to the square, each place bes
 test('a word game is over when every word was read often enough, or with luck, as the programme has it; what is played with is listed', () => {
   for (const [kind, things] of [
     ['path', ['die', 'bottle-lid', 'button']],
-    ['dice lines', ['die']],
-    ['three in a row', ['bottle-lid', 'button']],
+    ['dice-lines', ['die']],
+    ['three-in-a-row', ['bottle-lid', 'button']],
   ] as const) {
     const values = { kind, words: 'the, and, my, see, go' };
     const drawnOut = made('word-sheet', values);
@@ -227,7 +227,7 @@ test('a name strip has a capital first, then small letters, and an edge of its o
 
 test('what is to be listened for has its things in the list, plain ones first', () => {
   const few = made('guess-the-sound', { things: 2 });
-  const many = made('guess-the-sound', { things: 8, round: 'near and far' });
+  const many = made('guess-the-sound', { things: 8, round: 'near-and-far' });
   const items = ({ materials }: MakerOutput) => materials.map(({ item }) => item);
   assert.deepEqual(items(few), ['bicycle-bell', 'bunch-of-keys', 'cushion']);
   assert.deepEqual(items(many).slice(0, 2), items(few).slice(0, 2));

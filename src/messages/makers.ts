@@ -1,5 +1,5 @@
 import { listOf } from '../core/message.ts';
-import { sayFor } from '../core/makers/index.ts';
+import { choiceIn, sayFor } from '../core/makers/index.ts';
 import type { MakerProblem } from '../core/session/index.ts';
 import { authorSpeech } from './speeches.ts';
 
@@ -15,7 +15,10 @@ export function describeMakerProblem(problem: MakerProblem): string {
       return say('makers/problem.out-of-range', { dial: dial(problem.dial), min, max, value: short(value) });
     }
     case 'no-such-choice': {
-      const choices = listOf(problem.choices, 'comma');
+      const choices = listOf(
+        problem.choices.map((choice) => choiceWord(maker, choice)),
+        'comma',
+      );
       return say('makers/problem.no-such-choice', { dial: dial(problem.dial), choices, value: short(problem.value) });
     }
     case 'list':
@@ -38,6 +41,9 @@ export const makerAbout = (maker: string): string => authorSpeech.say(`${maker}/
 /** What a dial of a maker turns; the way it is run is a dial of all of them. */
 export const dialLabel = (maker: string, dial: string): string =>
   authorSpeech.say(dial === 'variant' ? 'makers/dial.variant' : `${maker}/dial.${dial}`);
+
+/** What a choice of a maker is called. */
+export const choiceWord = (maker: string, choice: string): string => choiceIn(maker, choice, authorSpeech);
 
 /** How a list dial is written. */
 export const dialHint = (maker: string, dial: string): string => authorSpeech.say(`${maker}/hint.${dial}`);

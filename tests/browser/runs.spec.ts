@@ -8,9 +8,9 @@ test('a way of running it changes the lines; the school of the programme changes
   await page.goto(address('/makers/number-pots'));
   await benchIsReady(page);
   await expect(lines(page)).toContainText('Let your child fill, tip and stir the pots');
-  await page.getByLabel('how it is run').selectOption('moving about');
+  await page.getByLabel('how it is run').selectOption('moving-about');
   await expect(lines(page)).toContainText('carry them number by number');
-  await page.getByLabel('how it is run').selectOption('five minutes');
+  await page.getByLabel('how it is run').selectOption('five-minutes');
   await expect(lines(page).getByRole('listitem')).toHaveCount(3);
   await page.goto(address('/programme'));
   await page.getByLabel('How something new begins').selectOption('shown in small steps: show, find, tell');

@@ -55,14 +55,14 @@ function makerFaults({ lines, materials, variant, printable }: MakerOutput): str
       );
     }
     // What is done during the day is done with what is in hand anyway; nothing is fetched for it.
-    for (const line of variant === 'during the day' ? [] : lines[level].filter(({ key }) => key !== 'daily'))
+    for (const line of variant === 'during-the-day' ? [] : lines[level].filter(({ key }) => key !== 'daily'))
       for (const text of said(line))
         for (const thing of thingsNamedIn(withoutWords(text, onPaper), Object.values(things)))
           if (!listed.has(thing.key)) faults.push(`${level}: names ${thing.many}, not in its list: “${text}”`);
     if (level !== 'right' && texts(level).join() === texts('right').join())
       faults.push(`${level} is the same as right`);
   }
-  if (variant !== 'five minutes') {
+  if (variant !== 'five-minutes') {
     const cases = lines.right.filter(({ kind }) => kind === 'if');
     if (cases.length < 2) faults.push('fewer than two cases of what may go otherwise');
     for (const { text } of cases) if (!text.includes(': ')) faults.push(`a case without what to do: “${text}”`);

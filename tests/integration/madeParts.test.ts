@@ -8,6 +8,8 @@ import { listLinks } from '../../src/server/services/postLinks.ts';
 import { keepProgramme } from '../../src/server/services/programme.ts';
 import { findSession, keepSession } from '../../src/server/services/sessions.ts';
 import { findMaker } from '../../src/makers/index.ts';
+import { database } from '../../src/server/db/connection.ts';
+import { up as idsOfChoices } from '../../src/server/db/migrations/0009-ids-of-choices.ts';
 import { USUAL_SETTINGS } from '../../src/core/session/index.ts';
 import { programmeSettings } from '../../src/contracts/programme.ts';
 import { findProgramme } from '../../src/server/db/repositories/programmes.ts';
@@ -65,7 +67,7 @@ test('answers correct a maker’s minutes for that way of running it, once, and 
   assert.ok(correction.homes > 3 && correction.likely > correction.planned && correction.likely < 20);
   await refuses(adoptMakerCorrection(at.reader, correction.key), 'not-allowed');
   await refuses(adoptMakerCorrection(at.stranger, correction.key), 'not-found');
-  await refuses(adoptMakerCorrection(at.owner, 'maker:pair-cards:moving about'), 'not-found');
+  await refuses(adoptMakerCorrection(at.owner, 'maker:pair-cards:moving-about'), 'not-found');
   const twice = await Promise.allSettled([
     adoptMakerCorrection(person, correction.key),
     adoptMakerCorrection(person, correction.key),
@@ -90,10 +92,48 @@ test('answers correct a maker’s minutes for that way of running it, once, and 
   await refuses(keepProgramme(await withSettings(), form), 'wrong-input');
 });
 
+test('answers and corrections that were kept under words for how a part is run are kept under ids', async () => {
+  const id = await sessionOf(['pair-cards']);
+  await sendToAll(TITLE);
+  const { token } = (await listLinks(at.owner, id))[0]!;
+  const [segment] = (await openGuide(token))!.guide.segments.filter(({ from }) => from?.startsWith('maker:'));
+  await keepReply(token, reply({ parts: [{ segment: segment!.id, minutes: '20', ease: 'right' }] }));
+  const queries = { sequelize: database() };
+  const run = (sql: string) => queries.sequelize.query(sql);
+  const pace = '{"factor": 1.5, "last": 1.5, "at": "2027-01-01T00:00:00.000Z"}';
+  await run(`UPDATE reply_parts SET shelf_key = 'maker:pair-cards:two children' WHERE shelf_key LIKE 'maker:%'`);
+  await run(
+    `UPDATE programmes SET settings = jsonb_set(settings, '{makerPaces}', '{"maker:frame:five minutes": ${pace}}')`,
+  );
+  await idsOfChoices(queries);
+  await idsOfChoices(queries);
+  const [keys] = await run(`SELECT DISTINCT shelf_key FROM reply_parts WHERE shelf_key LIKE 'maker:%'`);
+  assert.deepEqual(keys, [{ shelf_key: 'maker:pair-cards:two-children' }]);
+  const { settings } = await withSettings();
+  assert.deepEqual(Object.keys(settings.makerPaces), ['maker:frame:five-minutes']);
+  assert.equal(settings.makerPaces['maker:frame:five-minutes']?.factor, 1.5);
+});
+
+test('every document that is stored says the version of its shape', async () => {
+  const documents = {
+    shelf_items: 'body',
+    sessions: 'script',
+    sendings: 'session',
+    guide_copies: 'guide',
+  };
+  for (const [table, document] of Object.entries(documents)) {
+    const [[counts]] = (await database().query(
+      `SELECT count(*)::int AS stored, count(${document}->'contentVersion')::int AS versioned FROM ${table}`,
+    )) as unknown as [[{ stored: number; versioned: number }]];
+    assert.ok(counts.stored > 0 && counts.versioned === counts.stored, `${table}: ${JSON.stringify(counts)}`);
+  }
+});
+
 test('a maker’s room starts from the values its address says, where the maker takes them', () => {
   const arrivals = findMaker('arrivals')!;
   const start = (query: string) => startValues(arrivals, new URLSearchParams(query), USUAL_SETTINGS);
   assert.equal(start('guests=2+0+3').guests, '2 0 3');
+  assert.equal(start('variant=two+children').variant, 'two-children', 'an address from before choices had ids');
   for (const query of ['guests=x', 'guests=', `guests=${'9 '.repeat(99)}`, 'variant=hasOwnProperty', '__proto__=1'])
     assert.equal(start(query).guests, '1 2 1 3', query);
 });

@@ -57,6 +57,8 @@ test('a term is framed from a form, and each wrong field is named', async () => 
     page.term.weeks.slice(0, 4).map(({ theme }) => theme),
     ['wheels', 'shadows', 'post-and-parcels', ''],
   );
+  const [stored] = await database().query(`SELECT DISTINCT body->'contentVersion' AS version FROM terms`);
+  assert.deepEqual(stored, [{ version: 0 }]);
 });
 
 test('a planned session goes onto the bench once, and moves there when the term moves it', async () => {

@@ -1,4 +1,5 @@
 import { upgradeFrom, withVersion, type Upgrade, type Versioned } from '../contentVersion.ts';
+import { answersKeyWithId } from '../session/index.ts';
 import type { Guide, GuideLine, GuideSegment } from './guide.ts';
 
 /** A part as it was sent before levels were whole: one list of lines, and a sentence for easier and harder. */
@@ -18,7 +19,15 @@ const wholeLevels: Upgrade = (stored: Guide) => ({
   segments: stored.segments.map((segment) => ('levels' in segment ? segment : fromFormer(segment))),
 });
 
-const UPGRADES: readonly Upgrade[] = [wholeLevels];
+/** Answers about a part that a maker wrote were kept under words for how it is run. */
+const idsOfWays: Upgrade = (stored: Guide) => ({
+  ...stored,
+  segments: stored.segments.map((segment) =>
+    segment.from === undefined ? segment : { ...segment, from: answersKeyWithId(segment.from) },
+  ),
+});
+
+const UPGRADES: readonly Upgrade[] = [wholeLevels, idsOfWays];
 
 /** A copy as it was sent, whenever that was, in today's shape. */
 export function readGuideCopy(stored: Versioned): Guide {

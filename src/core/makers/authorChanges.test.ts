@@ -114,7 +114,7 @@ test('minutes follow the way of running, unless the author set them; the order t
   const pots = partOf('number-pots');
   const { setup, together, alone, tidy } = pots.minutes;
   const kept: Segment = { ...pots, minutes: { tidy, alone, together, setup } };
-  const variant: Edit = { do: 'turn-dial', segment: 'number-pots', dial: 'variant', value: 'moving about' };
+  const variant: Edit = { do: 'turn-dial', segment: 'number-pots', dial: 'variant', value: 'moving-about' };
   const moving = edited(kept, variant);
   assert.equal(moving.posture, 'moving');
   assert.notDeepEqual(moving.minutes.together, together);

@@ -3,6 +3,7 @@
 export { counterSwaps } from './counterSwaps.ts';
 export { generatedParts } from './generatedParts.ts';
 export {
+  choiceIn,
   dialsOf,
   type FindMaker,
   firstValues,

@@ -1,6 +1,6 @@
 import type { MessageValues, Say, Speech } from '../message.ts';
 import { err, ok, type Outcome } from '../outcome.ts';
-import type { MakerProblem, MakerSettings, MakerValues } from '../session/index.ts';
+import { type MakerProblem, type MakerSettings, type MakerValues, withChoiceIds } from '../session/index.ts';
 import type { MakerOutput, Worked } from './makerOutput.ts';
 import { runLines, runShape, type RunShape } from './run.ts';
 import { VARIANTS, type Variant } from './variant.ts';
@@ -18,6 +18,7 @@ export type MakerDial =
   | {
       readonly kind: 'choice';
       readonly name: string;
+      /** Ids, or signs such as letters; the catalogue has the words of ids, as `choice.<id>`. */
       readonly choices: readonly string[];
       readonly value: string;
     }
@@ -67,6 +68,12 @@ export function dialLabelKey(maker: Maker, name: string): string {
   return name === VARIANT_DIAL.name ? 'makers/dial.variant' : `${maker.id}/dial.${name}`;
 }
 
+/** What a choice is called: in the maker's own catalogue, or in what all makers share; a sign, such as a letter, is called itself. */
+export function choiceIn(makerId: string, choice: string, speech: Speech): string {
+  const find = (catalogue: string) => speech.find(`${catalogue}/choice.${choice}`);
+  return find(makerId) ?? find('makers') ?? choice;
+}
+
 /** The values a maker starts from. */
 export function firstValues(maker: Maker): Record<string, number | string> {
   return Object.fromEntries(dialsOf(maker).map(({ name, value }) => [name, value]));
@@ -95,7 +102,7 @@ export function workOut(
   given: MakerValues,
   { settings, speech }: MakerContext,
 ): Outcome<Worked, MakerProblem> {
-  const values = { ...firstValues(maker), ...given };
+  const values = { ...firstValues(maker), ...withChoiceIds(maker.id, given) };
   for (const dial of dialsOf(maker)) {
     const problem = problemOf(dial, values[dial.name]);
     if (problem) return err({ maker: maker.id, dial: dial.name, ...problem });
@@ -108,7 +115,7 @@ export function workOut(
 export function runMaker(maker: Maker, given: MakerValues, context: MakerContext): Outcome<MakerOutput, MakerProblem> {
   const worked = workOut(maker, given, context);
   if (!worked.ok) return worked;
-  const variant = (given.variant ?? VARIANTS[0]) as Variant;
+  const variant = (withChoiceIds(maker.id, given).variant ?? VARIANTS[0]) as Variant;
   return ok(
     wholeRun(maker, worked.value, { variant, settings: context.settings, say: sayFor(maker.id, context.speech) }),
   );
@@ -123,8 +130,8 @@ function wholeRun(
   const { values, easier } = worked;
   const lines = runLines({ shape: runShape(run), levels: worked.lines, values, easier, variant, settings, say });
   // During the day nothing is fetched: it is done with what is in hand anyway.
-  const materials = variant === 'during the day' ? [] : worked.materials;
-  const isMoving = variant === 'moving about';
+  const materials = variant === 'during-the-day' ? [] : worked.materials;
+  const isMoving = variant === 'moving-about';
   return {
     ...worked,
     ...{ lines, materials, variant },
@@ -139,7 +146,7 @@ function wholeRun(
       wait: worked.wait?.minutes,
       known: worked.together,
     }),
-    posture: isMoving ? 'moving' : variant === 'during the day' ? 'free' : 'seated',
+    posture: isMoving ? 'moving' : variant === 'during-the-day' ? 'free' : 'seated',
   };
 }
 

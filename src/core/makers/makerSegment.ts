@@ -9,11 +9,12 @@ import {
   plainSegment,
   type Regenerate,
   type Segment,
+  withChoiceIds,
   WORDS_EDITION,
 } from '../session/index.ts';
 import { changesOf, withChanges } from './authorChanges.ts';
 import { generatedParts, type GeneratedParts } from './generatedParts.ts';
-import { dialLabelKey, dialsOf, sayFor, type Maker, type MakersInWords } from './maker.ts';
+import { choiceIn, dialLabelKey, dialsOf, sayFor, type Maker, type MakersInWords } from './maker.ts';
 
 /** What a part is made with. */
 interface MakerPart extends Pick<MakerSource, 'values' | 'settings' | 'paces'> {
@@ -25,8 +26,9 @@ interface MakerPart extends Pick<MakerSource, 'values' | 'settings' | 'paces'> {
 /** A part of a session that a maker writes; its number and choice dials can be turned on the bench. */
 export function segmentFromMaker(
   maker: Maker,
-  { values, settings, paces, id, speech }: MakerPart,
+  { values: given, settings, paces, id, speech }: MakerPart,
 ): Outcome<Segment, MakerProblem> {
+  const values = withChoiceIds(maker.id, given);
   const made: MakerSource = { maker: maker.id, values, settings, edition: WORDS_EDITION, ...(paces && { paces }) };
   const generated = generatedParts(made, { findMaker: () => maker, speech });
   if (!generated.ok) return generated;
@@ -51,7 +53,11 @@ function benchDials(maker: Maker, values: MakerValues, speech: Speech): Dial[] {
     const value = values[name] ?? dial.value;
     const label = speech.say(dialLabelKey(maker, name));
     if (dial.kind === 'number') return [{ name, label, min: dial.min, max: dial.max, value: value as number }];
-    return dial.kind === 'choice' ? [{ name, label, choices: dial.choices, value: String(value) }] : [];
+    if (dial.kind === 'list') return [];
+    const { choices } = dial;
+    const named = choices.map((choice) => [choice, choiceIn(maker.id, choice, speech)] as const);
+    const words = Object.fromEntries(named.filter(([choice, word]) => word !== choice));
+    return [{ name, label, choices, value: String(value), ...(Object.keys(words).length > 0 && { words }) }];
   });
 }
 
@@ -69,7 +75,7 @@ export function regenerateIn(makers: MakersInWords): Regenerate {
     const isFormer = (made.edition ?? 1) !== WORDS_EDITION;
     const changes = before.ok ? changesOf(segment, before.value, { former: made.changes, isFormer }) : made.changes;
     const maker = makers.findMaker(made.maker);
-    const dials = isFormer && maker ? benchDials(maker, values, makers.speech) : segment.dials;
+    const dials = maker ? benchDials(maker, values, makers.speech) : segment.dials;
     const source: MakerSource = { ...made, values, edition: WORDS_EDITION, changes };
     const regenerated = withGenerated(
       { ...segment, dials, rightDials: dialValues(dials), made: source },

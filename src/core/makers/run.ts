@@ -73,7 +73,7 @@ function linesOf(input: RunInput, level: LevelName): MakerLine[] {
   const section = (name: string, lines: readonly RunLine[] = []) =>
     lines.map((line, index) => write(line, `${name}-${index + 1}`));
   const wayOut = section('out', shape.wayOut);
-  if (variant === 'five minutes') {
+  if (variant === 'five-minutes') {
     const middle = {
       easier: write('do', 'short-easier'),
       right: write('ask', 'short-2'),
@@ -85,7 +85,7 @@ function linesOf(input: RunInput, level: LevelName): MakerLine[] {
     'case',
     Array.from({ length: shape.cases }, () => 'if' as const),
   );
-  if (variant === 'during the day') {
+  if (variant === 'during-the-day') {
     const asDay = section('day', shape.day);
     const intro = schoolOf(settings) === 'small-steps' ? [write('say', 'show')] : [];
     const body = {
@@ -110,9 +110,9 @@ function linesOf(input: RunInput, level: LevelName): MakerLine[] {
 
 const SECTIONS = {
   sitting: 'sitting',
-  'moving about': 'moving',
-  'as a game': 'game',
-  'two children': 'two',
+  'moving-about': 'moving',
+  'as-a-game': 'game',
+  'two-children': 'two',
 } as const;
 
 /** What is laid out, which stands first, and what follows it. */

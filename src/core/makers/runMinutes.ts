@@ -8,11 +8,11 @@ const SECONDS_A_LINE = 25;
 /** How much longer a turn takes than sitting at a table. */
 const SLOWER: Readonly<Record<Variant, number>> = {
   sitting: 1,
-  'moving about': 1.6,
-  'as a game': 1.5,
-  'two children': 1.4,
-  'during the day': 0.5,
-  'five minutes': 0.4,
+  'moving-about': 1.6,
+  'as-a-game': 1.5,
+  'two-children': 1.4,
+  'during-the-day': 0.5,
+  'five-minutes': 0.4,
 };
 const MOST_FOR_FIVE = 5;
 
@@ -40,12 +40,12 @@ export function runMinutes({
 }): Segment['minutes'] {
   const said = lines.filter(({ kind, role }) => kind !== 'if' && role === undefined).length;
   const likely = (said * SECONDS_A_LINE + turns.count * turns.seconds * SLOWER[variant]) / 60;
-  const isQuick = variant === 'during the day' || variant === 'five minutes';
+  const isQuick = variant === 'during-the-day' || variant === 'five-minutes';
   const cutting = printable.cards.length * 0.15 + printable.sheets.length;
   return {
     setup: spread(isQuick ? 0.4 : 0.5 + materials.length * 0.5 + cutting),
-    together: known && !isQuick ? known : spread(variant === 'five minutes' ? Math.min(MOST_FOR_FIVE, likely) : likely),
-    alone: variant === 'sitting' ? [0, 3, 8] : variant === 'two children' ? [0, 4, 10] : [0, 0, 0],
+    together: known && !isQuick ? known : spread(variant === 'five-minutes' ? Math.min(MOST_FOR_FIVE, likely) : likely),
+    alone: variant === 'sitting' ? [0, 3, 8] : variant === 'two-children' ? [0, 4, 10] : [0, 0, 0],
     tidy: spread(isQuick ? 0.4 : 0.3 + materials.length * 0.3),
     ...(wait && !isQuick && { wait }),
   };

@@ -49,23 +49,23 @@ function allParts(findMaker: FindMaker, sound: string, before: readonly string[]
   return [
     ...(known === undefined
       ? []
-      : [{ role: 'again', maker: soundPot, values: pot(known, { variant: 'five minutes' }) } as const]),
+      : [{ role: 'again', maker: soundPot, values: pot(known, { variant: 'five-minutes' }) } as const]),
     { role: 'page', maker: soundPage, values: { sound } },
     ...(choicesOf(soundStory, 'sound').includes(sound)
       ? [{ role: 'rhyme', maker: soundStory, values: { sound, told: 'as a rhyme' } } as const]
       : []),
     ...(hasPot(sound) ? [{ role: 'pot', maker: soundPot, values: pot(sound, { shuffle: 2 }) } as const] : []),
-    { role: 'song', maker: findMaker('pattern-song')!, values: { verses: 2, variant: 'five minutes' } },
-    { role: 'home', maker: soundPage, values: { sound, variant: 'during the day' } },
+    { role: 'song', maker: findMaker('pattern-song')!, values: { verses: 2, variant: 'five-minutes' } },
+    { role: 'home', maker: soundPage, values: { sound, variant: 'during-the-day' } },
     sound.length === 1
       ? {
           ...{ role: 'world', maker: findMaker('letter-hunt')! },
-          values: { only: otherLetters(sound, before), variant: 'during the day' },
+          values: { only: otherLetters(sound, before), variant: 'during-the-day' },
         }
       : {
           role: 'world',
           maker: findMaker('alphabet-chart')!,
-          values: { letter: sound[0]!, variant: 'during the day' },
+          values: { letter: sound[0]!, variant: 'during-the-day' },
         },
   ];
 }

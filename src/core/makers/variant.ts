@@ -1,11 +1,11 @@
 /** The ways to run a maker's part; the first is the usual one. `five minutes` is a run of three lines. */
 export const VARIANTS = [
   'sitting',
-  'moving about',
-  'as a game',
-  'two children',
-  'during the day',
-  'five minutes',
+  'moving-about',
+  'as-a-game',
+  'two-children',
+  'during-the-day',
+  'five-minutes',
 ] as const;
 /** A way to run a maker's part. */
 export type Variant = (typeof VARIANTS)[number];

@@ -71,7 +71,7 @@ test('for all homes each has its own named set; for the author there is one; a k
 });
 
 test('once something has backs, every front stands on a new sheet, with its own back or an empty one behind it', () => {
-  const backed = session(part('tally'), part('pair-cards', { back: 'the total' }));
+  const backed = session(part('tally'), part('pair-cards', { back: 'the-total' }));
   for (const version of ['usual', 'large'] as const) {
     const { pages, isTwoSided } = trayOf({ session: backed, version });
     assert.ok(isTwoSided && pages.length % 2 === 0);

@@ -12,6 +12,8 @@ export interface ChoiceDial {
   readonly name: string;
   readonly label: string;
   readonly choices: readonly string[];
+  /** What a choice is called, where that is not what it is. */
+  readonly words?: Readonly<Record<string, string>> | undefined;
   readonly value: string;
 }
 
@@ -21,6 +23,11 @@ export type Dial = NumberDial | ChoiceDial;
 /** Tells a number dial from a choice. */
 export function isNumberDial(dial: Dial): dial is NumberDial {
   return !('choices' in dial);
+}
+
+/** What a choice is called. */
+export function choiceWord({ words = {} }: ChoiceDial, choice: string): string {
+  return Object.hasOwn(words, choice) ? words[choice]! : choice;
 }
 
 /** The values of the dials of a segment by name. */

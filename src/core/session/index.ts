@@ -3,7 +3,8 @@
 export { agesFromYears, agesInYears } from './ages.ts';
 export { amountAtLevel, templateScope } from './asWrittenScope.ts';
 export { checkScript, type PlacesByItem, placesOf, type ScriptFault, type ScriptProblem } from './checkScript.ts';
-export { type ChoiceDial, type Dial, dialValues, isNumberDial, type NumberDial } from './dial.ts';
+export { answersKeyWithId, partWithChoiceIds, withChoiceIds } from './choiceIds.ts';
+export { type ChoiceDial, choiceWord, type Dial, dialValues, isNumberDial, type NumberDial } from './dial.ts';
 export { applyEdit, checkDial, type Edit, type EditProblem, type Regenerate } from './edit.ts';
 export { type LevelName, LEVELS } from './levelName.ts';
 export { isWholeLevel, levelsOf, linesAt, quantityAt, valuesAt } from './levels.ts';
@@ -36,4 +37,4 @@ export {
   type TripleOfQuantities,
 } from './session.ts';
 export { benchPreparations, plannedPreparations } from './sessionPreparations.ts';
-export { readScript, type StoredScript, writeScript } from './storedScript.ts';
+export { readScript, readWholeSession, type StoredScript, writeScript, writeWholeSession } from './storedScript.ts';

@@ -1,4 +1,5 @@
 import { upgradeFrom, withVersion, type Upgrade, type Versioned } from '../contentVersion.ts';
+import { partWithChoiceIds } from './choiceIds.ts';
 import { withOwnIds, type Session } from './session.ts';
 
 /** What of a session is stored as one document: its parts, and what was accepted on purpose. */
@@ -13,14 +14,31 @@ const ownIds: Upgrade = ({
   accepted,
 });
 
-const UPGRADES: readonly Upgrade[] = [ownIds];
+/** Choices of makers were the words that stood on the screen. */
+const choiceIds: Upgrade = (stored: Pick<Session, 'segments' | 'accepted'>) => ({
+  ...stored,
+  segments: stored.segments.map(partWithChoiceIds),
+});
+
+const UPGRADES: readonly Upgrade[] = [ownIds, choiceIds];
 
 /** A stored script in today's shape, whenever it was stored. */
 export function readScript(stored: Versioned): Pick<Session, 'segments' | 'accepted'> {
   return upgradeFrom(stored, UPGRADES);
 }
 
-/** A session's script as it is stored. */
+/** A whole session as it went out, in today's shape. */
+export function readWholeSession(stored: Versioned & Omit<Session, 'segments' | 'accepted'>): Session {
+  const { contentVersion: _version, ...session } = stored;
+  return { ...session, ...readScript(stored) };
+}
+
+/** A whole session as it is stored when it goes out. */
+export function writeWholeSession(session: Session): Session & Versioned {
+  return { ...session, ...writeScript(session) };
+}
+
+/** A session's script as it is stored. A page or a file from before choices had ids may still bring their words. */
 export function writeScript({ segments, accepted }: Pick<Session, 'segments' | 'accepted'>): StoredScript {
-  return withVersion({ segments, accepted }, UPGRADES);
+  return withVersion({ segments: segments.map(partWithChoiceIds), accepted }, UPGRADES);
 }

@@ -5,4 +5,5 @@ export { effortOf, likelyMinutes } from './effort.ts';
 export { type ActivityFilter, matchesFilter, type Season, SEASONS } from './filterActivities.ts';
 export { segmentFromActivity } from './fromShelf.ts';
 export { frameSegments, type NamedPart, segmentFor } from './segmentFor.ts';
+export { readStoredEntry, writeStoredEntry } from './storedEntry.ts';
 export type { ShelfActivity, ShelfBook, ShelfSong } from './shelfEntries.ts';

@@ -14,6 +14,7 @@ export {
   slotsAhead,
 } from './proposal.ts';
 export { type OWN_NAME_STEPS, type School, SCHOOLS, SOUND_SCHOOLS, stepsOf } from './schools.ts';
+export { readTermBody, type TermBody, writeTermBody } from './storedTerm.ts';
 export { taughtAround, taughtSteps } from './taughtSounds.ts';
 export {
   checkTerm,

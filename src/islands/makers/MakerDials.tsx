@@ -1,4 +1,4 @@
-import { dialHint, dialLabel } from '../../messages/makers.ts';
+import { choiceWord, dialHint, dialLabel } from '../../messages/makers.ts';
 import type { MakerValues } from '../../core/session/index.ts';
 import { useEffect, useState } from 'react';
 import { dialsOf, type Maker, type MakerDial } from '../../core/makers/index.ts';
@@ -65,7 +65,9 @@ function DialField({
             onChange={({ target }) => onTurn(target.value)}
           >
             {dial.choices.map((choice) => (
-              <option key={choice}>{choice}</option>
+              <option key={choice} value={choice}>
+                {choiceWord(maker, choice)}
+              </option>
             ))}
           </select>
         </label>

@@ -1,4 +1,4 @@
-import { type ChoiceDial, type Dial, isNumberDial, type NumberDial } from '../../core/session/index.ts';
+import { type ChoiceDial, choiceWord, type Dial, isNumberDial, type NumberDial } from '../../core/session/index.ts';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 
 interface DialChipProps {
@@ -127,7 +127,9 @@ function ChoiceChip({ dial, onTurn }: { dial: ChoiceDial; onTurn: (value: string
       onClick={(event) => event.stopPropagation()}
     >
       {dial.choices.map((choice) => (
-        <option key={choice}>{choice}</option>
+        <option key={choice} value={choice}>
+          {choiceWord(dial, choice)}
+        </option>
       ))}
     </select>
   );

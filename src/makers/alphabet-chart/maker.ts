@@ -39,11 +39,11 @@ export const maker: Maker = {
   place: 450,
   skills: ['letter-sound', 'first-sound'],
   dials: [
-    { kind: 'choice', name: 'hung', choices: ['in one line', 'as a wall of cards'], value: 'in one line' },
+    { kind: 'choice', name: 'hung', choices: ['in-one-line', 'as-a-wall-of-cards'], value: 'in-one-line' },
     { kind: 'choice', name: 'letter', choices: ALPHABET, value: 'm' },
   ],
   make(values, settings, say) {
-    const isLine = values.hung === 'in one line';
+    const isLine = values.hung === 'in-one-line';
     const letter = String(values.letter);
     const at = ALPHABET.indexOf(letter);
     const unit = unitOf(letter);

@@ -5,6 +5,8 @@ export const scripts = {
   about: 'From a to z by letter, sound and picture: one line along a wall, or a wall of cards.',
   'dial.hung': 'hung',
   'dial.letter': 'letter of the day',
+  'choice.in-one-line': 'in one line',
+  'choice.as-a-wall-of-cards': 'as a wall of cards',
   fact: '{count} cards; {hung, select, line {in one line they are {metres} m long} other {in rows they are a wall}}. The letter of the day is {letter}: {sound}, as {place, select, end {at the end of} other {at the start of}} {word}.',
   'fact.two': 'Letters with a second sound have two dots: {two}.',
   'swap.peg': 'holds cards on a string or a curtain',

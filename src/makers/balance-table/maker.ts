@@ -15,11 +15,11 @@ export const maker: Maker = {
   skills: ['compare', 'size-order'],
   dials: [
     { kind: 'number', name: 'things', min: 3, max: 8, value: 4 },
-    { kind: 'choice', name: 'counter', choices: ['building blocks', 'bottle lids'], value: 'building blocks' },
+    { kind: 'choice', name: 'counter', choices: ['building-blocks', 'bottle-lids'], value: 'building-blocks' },
   ],
   make(values, _settings, say) {
     const things = WEIGHED.slice(0, numberOf(values, 'things'));
-    const isBlocks = values.counter === 'building blocks';
+    const isBlocks = values.counter === 'building-blocks';
     const facts: MessageValues = {
       ...{
         things: things.length,

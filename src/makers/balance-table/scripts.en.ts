@@ -5,6 +5,8 @@ export const scripts = {
   about: 'Several things from the house: guess each in counters, weigh it, and read the table together.',
   'dial.things': 'things to weigh',
   'dial.counter': 'weighed in',
+  'choice.building-blocks': 'building blocks',
+  'choice.bottle-lids': 'bottle lids',
   'thing.spoon': 'a spoon',
   'thing.toy-car': 'a toy car',
   'thing.potato': 'a potato',

@@ -18,7 +18,7 @@ const THINGS = [
 ];
 const USES = 3;
 
-const named = (item: string): Message => ({ key: `basket-for-the-week/thing.${item}` });
+const named = (item: string): Message => ({ key: `basket-for-the-week/choice.${item}` });
 const use = (item: string, number: number): Message => ({ key: `basket-for-the-week/use.${item}.${number}` });
 
 /** Three things from around the house in a basket, with three uses each, for one week. */
@@ -49,7 +49,7 @@ export const maker: Maker = {
       values: facts,
       turns: { count: things.length * USES, seconds: 60 },
       picture: inRow(
-        things.map((item) => labelled(say(`thing.${item}`), { width: 44, height: 20 })),
+        things.map((item) => labelled(say(`choice.${item}`), { width: 44, height: 20 })),
         4,
       ),
       lines: {
@@ -70,7 +70,7 @@ export const maker: Maker = {
             things.map((item) =>
               inRow(
                 [
-                  labelled(say(`thing.${item}`), { width: 44, height: 24 }),
+                  labelled(say(`choice.${item}`), { width: 44, height: 24 }),
                   labelled('', { width: 40, height: 24 }),
                   labelled('', { width: 40, height: 24 }),
                   labelled('', { width: 40, height: 24 }),

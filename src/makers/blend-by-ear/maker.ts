@@ -19,10 +19,10 @@ import {
 
 /** What is done with a word that was said in pieces, by the name of its sentences; some have words of their own. */
 const KINDS: Readonly<Record<string, { readonly key: string; readonly words?: readonly string[] }>> = {
-  'I spy': { key: 'spy' },
-  'fetch it': { key: 'fetch' },
-  'touch it': { key: 'touch', words: ['chin', 'nose', 'leg', 'knee', 'hand', 'back'] },
-  'a puppet says': { key: 'puppet', words: ['hop', 'clap', 'sit', 'nod', 'jump', 'spin'] },
+  'i-spy': { key: 'spy' },
+  'fetch-it': { key: 'fetch' },
+  'touch-it': { key: 'touch', words: ['chin', 'nose', 'leg', 'knee', 'hand', 'back'] },
+  'a-puppet-says': { key: 'puppet', words: ['hop', 'clap', 'sit', 'nod', 'jump', 'spin'] },
 };
 /** More than so many sounds are hard to hold in the ear. */
 const MOST_PIECES = 4;
@@ -34,7 +34,7 @@ export const maker: Maker = {
   place: 420,
   skills: ['blend', 'break-words'],
   dials: [
-    { kind: 'choice', name: 'kind', choices: Object.keys(KINDS), value: 'I spy' },
+    { kind: 'choice', name: 'kind', choices: Object.keys(KINDS), value: 'i-spy' },
     { kind: 'list', name: 'words', value: 'coat, bus, sun, cat, fish, moon' },
   ],
   make(values, settings, say) {

@@ -6,9 +6,9 @@ import { inOwn, lasting, linesAbout, type Maker, refuse, refuseList } from '../.
 
 /** Texts of ours, easy and hard to clap, each by its name in the catalogue. */
 const TEXTS: Readonly<Record<string, string>> = {
-  'an easy one of ours': 'easy',
-  'a harder one of ours': 'hard',
-  'my own': 'own',
+  'an-easy-one-of-ours': 'easy',
+  'a-harder-one-of-ours': 'hard',
+  'my-own': 'own',
 };
 /** A text with fewer stops is over before it is fun; one with longer sentences than that leaves too long to wait. */
 const LEAST_STOPS = 3;
@@ -20,15 +20,15 @@ export const maker: Maker = {
   place: 550,
   skills: ['sentences', 'listen'],
   dials: [
-    { kind: 'choice', name: 'text', choices: Object.keys(TEXTS), value: 'an easy one of ours' },
+    { kind: 'choice', name: 'text', choices: Object.keys(TEXTS), value: 'an-easy-one-of-ours' },
     { kind: 'list', name: 'own', value: '' },
-    { kind: 'choice', name: 'marks', choices: ['the ends of sentences', 'every mark'], value: 'the ends of sentences' },
+    { kind: 'choice', name: 'marks', choices: ['the-ends-of-sentences', 'every-mark'], value: 'the-ends-of-sentences' },
   ],
   make(values, _settings, say) {
     const which = TEXTS[String(values.text)]!;
     const text = which === 'own' ? String(values.own).trim().replace(/\s+/g, ' ') : say(`text.${which}`);
     if (text === '') return refuseList('own', 'problem.empty');
-    const marks = values.marks === 'every mark' ? 'every' : 'ends';
+    const marks = values.marks === 'every-mark' ? 'every' : 'ends';
     const stops = fullStopsByPage([text], marks)[0]!;
     if (stops < LEAST_STOPS) return refuse('problem.few', { stops, least: LEAST_STOPS });
     const words = countWordsIn(text);

@@ -7,6 +7,11 @@ export const scripts = {
   'dial.own': 'my own text',
   'hint.own': 'up to 300 characters; used when the text is “my own”',
   'dial.marks': 'what gets a noise',
+  'choice.an-easy-one-of-ours': 'an easy one of ours',
+  'choice.a-harder-one-of-ours': 'a harder one of ours',
+  'choice.my-own': 'my own',
+  'choice.the-ends-of-sentences': 'the ends of sentences',
+  'choice.every-mark': 'every mark',
   'problem.empty': 'there is no text yet: write one, or take one of ours',
   'problem.few':
     'there {stops, plural, one {is only # stop} other {are only # stops}}: at least {least} make it worth clapping',

@@ -10,11 +10,11 @@ export const maker: Maker = {
   skills: ['order', 'numeral-quantity'],
   dials: [
     { kind: 'number', name: 'hour', min: 1, max: 12, value: 3 },
-    { kind: 'choice', name: 'minutes', choices: ['o’clock', 'half past'], value: 'o’clock' },
+    { kind: 'choice', name: 'minutes', choices: ['oclock', 'half-past'], value: 'oclock' },
   ],
   make(values, _settings, say) {
     const hour = numberOf(values, 'hour');
-    const isHalf = values.minutes === 'half past';
+    const isHalf = values.minutes === 'half-past';
     const facts: MessageValues = { hour, next: (hour % 12) + 1, half: isHalf ? 'yes' : 'no' };
     const face = clockFace(hour, isHalf);
     const write = linesAbout(say, facts);

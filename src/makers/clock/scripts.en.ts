@@ -4,6 +4,8 @@ export const scripts = {
   about: 'O’clock and half past, with the small hand where it belongs.',
   'dial.hour': 'hour',
   'dial.minutes': 'minutes',
+  'choice.oclock': 'o’clock',
+  'choice.half-past': 'half past',
   time: '{half, select, yes {half past {hour, number, words}} other {{hour, number, words} o’clock}}',
   fact: 'It shows {half, select, yes {half past {hour, number, words}} other {{hour, number, words} o’clock}}.',
   'do-1':

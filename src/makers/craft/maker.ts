@@ -8,9 +8,9 @@ const DOT = 3;
 
 /** How long paste and paint take to dry enough for the next step, minutes: least, likely, most. */
 const DRYING: Readonly<Record<string, readonly [number, number, number]>> = {
-  'glue stick': [2, 5, 10],
+  'glue-stick': [2, 5, 10],
   paint: [20, 40, 90],
-  'wet paste': [60, 180, 600],
+  'wet-paste': [60, 180, 600],
 };
 
 /** Discs to cut, stick and play with: pieces for the children there, dots to stick evenly, and time to dry. */
@@ -23,7 +23,7 @@ export const maker: Maker = {
     { kind: 'number', name: 'each', min: 1, max: 6, value: 2 },
     { kind: 'number', name: 'across', min: 40, max: LARGEST, value: 80 },
     { kind: 'number', name: 'dots', min: 3, max: 16, value: 8 },
-    { kind: 'choice', name: 'drying', choices: Object.keys(DRYING), value: 'glue stick' },
+    { kind: 'choice', name: 'drying', choices: Object.keys(DRYING), value: 'glue-stick' },
   ],
   make(values, _settings, say) {
     const children = numberOf(values, 'children');

@@ -8,6 +8,8 @@ export const scripts = {
   'dial.across': 'across, mm',
   'dial.dots': 'dots on each',
   'dial.drying': 'stuck or painted with',
+  'choice.glue-stick': 'glue stick',
+  'choice.wet-paste': 'wet paste',
   'drying.glue-stick': 'a glue stick',
   'drying.paint': 'paint',
   'drying.wet-paste': 'wet paste',

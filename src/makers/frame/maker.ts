@@ -11,7 +11,7 @@ import {
   refuse,
 } from '../../core/makers/index.ts';
 
-const PLACES: Readonly<Record<string, number>> = { five: 5, ten: 10, 'two tens': 20 };
+const PLACES: Readonly<Record<string, number>> = { five: 5, ten: 10, 'two-tens': 20 };
 
 /** Frames of five or ten, one or two of them, or a tray with other places. */
 export const maker: Maker = {

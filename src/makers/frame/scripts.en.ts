@@ -7,6 +7,7 @@ export const scripts = {
   'dial.first': 'in the first colour',
   'dial.second': 'in the second colour',
   'dial.tray': 'places of the tray at home',
+  'choice.two-tens': 'two tens',
   'problem.too-many':
     '{total} counters do not go into {places} places; choose fewer or {places, plural, =20 {two numbers that make at most 20} other {a larger frame}}',
   'fact.left': '{left, plural, =0 {The frame is full.} other {# more make {places}.}}',

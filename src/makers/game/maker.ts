@@ -32,22 +32,22 @@ import { gamePaper, gamePicture } from './gamePaper.ts';
 
 /** What the dial of the game says, and the game it means, with the sizes it can have. */
 const CHOICES: Readonly<Record<string, { readonly game: GameName; readonly least: number; readonly most: number }>> = {
-  'a race along a tape': { game: 'race', least: 4, most: 60 },
-  'a path with words': { game: 'path', least: 4, most: 40 },
-  'compare cards': { game: 'compare', least: 3, most: 13 },
-  'collect pairs by asking': { game: 'collect', least: 4, most: 15 },
-  'turn one and do it': { game: 'turn-one', least: 4, most: 40 },
-  'a chain of ends': { game: 'chain', least: 2, most: 6 },
-  'fill the pattern': { game: 'fill', least: 2, most: 10 },
-  'set up and knock down': { game: 'skittles', least: 2, most: 10 },
+  'a-race-along-a-tape': { game: 'race', least: 4, most: 60 },
+  'a-path-with-words': { game: 'path', least: 4, most: 40 },
+  'compare-cards': { game: 'compare', least: 3, most: 13 },
+  'collect-pairs-by-asking': { game: 'collect', least: 4, most: 15 },
+  'turn-one-and-do-it': { game: 'turn-one', least: 4, most: 40 },
+  'a-chain-of-ends': { game: 'chain', least: 2, most: 6 },
+  'fill-the-pattern': { game: 'fill', least: 2, most: 10 },
+  'set-up-and-knock-down': { game: 'skittles', least: 2, most: 10 },
 };
 const ADULT: Player = { seconds: 8, misses: 0 };
 type Who = 'younger' | 'older' | 'adult';
 const PLAYERS: Readonly<Record<string, readonly Who[]>> = {
-  'a younger and an older one': ['younger', 'older'],
-  'two alike': ['younger', 'younger'],
-  'a child and an adult': ['younger', 'adult'],
-  'one alone': ['younger'],
+  'a-younger-and-an-older-one': ['younger', 'older'],
+  'two-alike': ['younger', 'younger'],
+  'a-child-and-an-adult': ['younger', 'adult'],
+  'one-alone': ['younger'],
   three: ['younger', 'younger', 'older'],
 };
 
@@ -83,8 +83,8 @@ export const maker: Maker = {
   skills: ['see-how-many', 'order', 'feelings'],
   isHeavy: true,
   dials: [
-    { kind: 'choice', name: 'game', choices: Object.keys(CHOICES), value: 'a race along a tape' },
-    { kind: 'choice', name: 'players', choices: Object.keys(PLAYERS), value: 'a younger and an older one' },
+    { kind: 'choice', name: 'game', choices: Object.keys(CHOICES), value: 'a-race-along-a-tape' },
+    { kind: 'choice', name: 'players', choices: Object.keys(PLAYERS), value: 'a-younger-and-an-older-one' },
     { kind: 'number', name: 'size', min: 2, max: 60, value: 20 },
     { kind: 'number', name: 'faces', min: 2, max: 12, value: 6 },
     { kind: 'choice', name: 'ending', choices: ['usual', 'harder'], value: 'usual' },

@@ -15,9 +15,9 @@ const SOUNDING = [
   'foil',
 ] as const;
 const ROUNDS: Readonly<Record<string, string>> = {
-  'which is it': 'which',
-  'loud and soft': 'loud',
-  'near and far': 'near',
+  'which-is-it': 'which',
+  'loud-and-soft': 'loud',
+  'near-and-far': 'near',
 };
 
 const nameOf = (thing: string): Message => ({ key: `guess-the-sound/thing.${thing}` });
@@ -30,7 +30,7 @@ export const maker: Maker = {
   skills: ['listen', 'same-different'],
   dials: [
     { kind: 'number', name: 'things', min: 2, max: SOUNDING.length, value: 4 },
-    { kind: 'choice', name: 'round', choices: Object.keys(ROUNDS), value: 'which is it' },
+    { kind: 'choice', name: 'round', choices: Object.keys(ROUNDS), value: 'which-is-it' },
   ],
   make(values, _settings, say) {
     const count = numberOf(values, 'things');

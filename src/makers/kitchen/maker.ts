@@ -24,7 +24,7 @@ interface Ingredient {
 
 /** Small recipes of our own for one person; what is not cooked with is not eaten. */
 const RECIPES: Readonly<Record<string, { readonly parts: readonly Ingredient[]; readonly isHot: boolean }>> = {
-  'flat bread': {
+  'flat-bread': {
     isHot: true,
     parts: [
       { item: 'flour', ml: 80, mlOfThing: 240 },
@@ -32,7 +32,7 @@ const RECIPES: Readonly<Record<string, { readonly parts: readonly Ingredient[]; 
       { item: 'salt', ml: 1.25, mlOfThing: 240 },
     ],
   },
-  'fruit bowl': {
+  'fruit-bowl': {
     isHot: false,
     parts: [
       { item: 'apple', ml: 0, pieces: 0.5 },
@@ -40,7 +40,7 @@ const RECIPES: Readonly<Record<string, { readonly parts: readonly Ingredient[]; 
       { item: 'cinnamon', ml: 1.25, mlOfThing: 15 },
     ],
   },
-  'rice in a bowl': {
+  'rice-in-a-bowl': {
     isHot: true,
     parts: [
       { item: 'rice', ml: 60, mlOfThing: 240 },
@@ -81,7 +81,7 @@ export const maker: Maker = {
   place: 270,
   skills: ['compare', 'self-care'],
   dials: [
-    { kind: 'choice', name: 'recipe', choices: Object.keys(RECIPES), value: 'flat bread' },
+    { kind: 'choice', name: 'recipe', choices: Object.keys(RECIPES), value: 'flat-bread' },
     { kind: 'number', name: 'people', min: 1, max: 12, value: 4 },
     { kind: 'number', name: 'tin', min: 0, max: 30, value: 0 },
   ],

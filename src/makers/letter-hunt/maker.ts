@@ -23,7 +23,7 @@ export const maker: Maker = {
   place: 460,
   skills: ['letter-sound', 'match'],
   dials: [
-    { kind: 'choice', name: 'letters', choices: ['small letters', 'capitals'], value: 'capitals' },
+    { kind: 'choice', name: 'letters', choices: ['small-letters', 'capitals'], value: 'capitals' },
     { kind: 'list', name: 'only', value: '' },
     { kind: 'number', name: 'each', min: 1, max: 4, value: 1 },
   ],

@@ -7,6 +7,7 @@ export const scripts = {
   'dial.only': 'only these',
   'hint.only': 'letters a to z that are hard for this child; empty for all',
   'dial.each': 'of each',
+  'choice.small-letters': 'small letters',
   'problem.letter': '“{letter}” is no letter from a to z',
   'problem.few': 'at least two letters make a hunt',
   fact: '{count} letters, {total} to find; in about {pages, plural, one {one page} other {# pages}} of a leaflet with large type. {hasScarce, select, yes {Scarce: {scarce}; if one is not to be found, draw it.} other {None of them is scarce.}}',

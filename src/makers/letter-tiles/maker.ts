@@ -24,13 +24,13 @@ export const maker: Maker = {
   skills: ['build-words', 'letter-sound'],
   dials: [
     { kind: 'list', name: 'words', value: 'sun, moon, star' },
-    { kind: 'choice', name: 'laid', choices: ['one after the other', 'all at once'], value: 'one after the other' },
+    { kind: 'choice', name: 'laid', choices: ['one-after-the-other', 'all-at-once'], value: 'one-after-the-other' },
     { kind: 'list', name: 'have', value: '' },
   ],
   make(values, settings, say) {
     const read = readSpellable(String(values.words), { dial: 'words', least: 1, most: 10 });
     if (!read.ok) return read;
-    const isTogether = values.laid === 'all at once';
+    const isTogether = values.laid === 'all-at-once';
     const have = countLetters(String(values.have));
     const { inTurn, atOnce, inTurnTotal, atOnceTotal } = letterTiles(read.value);
     const tiles = isTogether ? atOnce : inTurn;

@@ -8,6 +8,8 @@ export const scripts = {
   'dial.laid': 'the words are laid',
   'dial.have': 'letters of the set at home',
   'hint.have': 'each as often as it is there, such as aabcdeee; may be empty',
+  'choice.one-after-the-other': 'one after the other',
+  'choice.all-at-once': 'all at once',
   'problem.too-many':
     'that makes {tiles} tiles, more than the {most} one would cut: take fewer words, or lay one after the other',
   letter: '{letter}: {number}',

@@ -73,12 +73,12 @@ export const maker: Maker = {
     { kind: 'list', name: 'purse', value: '1 1 2 2 5 10' },
     { kind: 'list', name: 'till', value: '1 1 2 5' },
     { kind: 'list', name: 'prices', value: '3 6 8 14' },
-    { kind: 'choice', name: 'change', choices: ['allowed', 'not yet'], value: 'allowed' },
+    { kind: 'choice', name: 'change', choices: ['allowed', 'not-yet'], value: 'allowed' },
   ],
   make(values, settings, say) {
     const table = readTable(values, settings);
     if (!table.ok) return table;
-    const refused = refuseTable(table.value, { mayChange: values.change !== 'not yet' });
+    const refused = refuseTable(table.value, { mayChange: values.change !== 'not-yet' });
     return refused ?? ok(laidTable(workOut(table.value), say));
   },
 };

@@ -10,6 +10,7 @@ export const scripts = {
   'dial.prices': 'prices',
   'hint.prices': 'in the smallest unit',
   'dial.change': 'prices that need change',
+  'choice.not-yet': 'not yet',
   'problem.no-such-coin': 'holds a coin of {strange}, and there is none; there are {coined}',
   'problem.no-price': 'needs at least one price',
   'problem.too-high': 'no price over {total} can be paid from this purse, so {prices} must go',

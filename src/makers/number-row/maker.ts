@@ -5,9 +5,9 @@ import { lasting, linesAbout, type Maker, numberOf, readOwnWords, refuse, usedUp
 
 /** What the puppet does, and the name that sentences choose by. */
 const MISTAKES: Readonly<Record<string, string>> = {
-  'leaves it out': 'out',
-  'says it twice': 'twice',
-  'changes two round': 'round',
+  'leaves-it-out': 'out',
+  'says-it-twice': 'twice',
+  'changes-two-round': 'round',
 };
 const FACES = 6;
 const AROUND = 2;
@@ -28,7 +28,7 @@ export const maker: Maker = {
       kind: 'choice',
       name: 'mistake',
       choices: Object.keys(MISTAKES),
-      value: 'leaves it out',
+      value: 'leaves-it-out',
     },
     { kind: 'list', name: 'voices', value: 'mouse, bear, robot, ghost, opera, whisper' },
   ],
@@ -81,8 +81,8 @@ export const maker: Maker = {
 
 /** The row as the puppet says it. */
 function mistaken(sound: readonly number[], missing: number, mistake: string): number[] {
-  if (mistake === 'leaves it out') return sound.filter((number) => number !== missing);
-  if (mistake === 'says it twice') return sound.flatMap((number) => (number === missing ? [number, number] : [number]));
+  if (mistake === 'leaves-it-out') return sound.filter((number) => number !== missing);
+  if (mistake === 'says-it-twice') return sound.flatMap((number) => (number === missing ? [number, number] : [number]));
   const at = sound.indexOf(missing);
   return sound.map((number, index) => (index === at ? sound[at + 1]! : index === at + 1 ? missing : number));
 }

@@ -5,10 +5,10 @@ import { lasting, linesAbout, type Maker, numberOf, refuse, usedUp } from '../..
 
 /** What it is made in first, and the name that sentences choose by. */
 const WAYS: Readonly<Record<string, string>> = {
-  'in dough': 'dough',
-  'in the air': 'air',
-  'in flour': 'flour',
-  'with a pencil': 'pencil',
+  'in-dough': 'dough',
+  'in-the-air': 'air',
+  'in-flour': 'flour',
+  'with-a-pencil': 'pencil',
 };
 
 /** A numeral with its strokes, and its quantity as things, fingers, tally and word. */
@@ -22,7 +22,7 @@ export const maker: Maker = {
       kind: 'choice',
       name: 'written',
       choices: Object.keys(WAYS),
-      value: 'in dough',
+      value: 'in-dough',
     },
   ],
   make(values, settings, say) {
@@ -60,8 +60,8 @@ export const maker: Maker = {
         harder: [...trace, ...write('do-4', 'do-5', 'ask-3', 'if-1')],
       },
       materials: [
-        ...(written === 'in flour' ? [usedUp('flour', 1), lasting('baking-tray', 1)] : []),
-        ...(written === 'in dough'
+        ...(written === 'in-flour' ? [usedUp('flour', 1), lasting('baking-tray', 1)] : []),
+        ...(written === 'in-dough'
           ? [lasting('wool', 1, [{ item: 'string', fit: 0.9, why: say('swap.string') }])]
           : []),
         lasting('pencil', 1, [{ item: 'crayon', fit: 0.9, why: say('swap.crayon') }]),

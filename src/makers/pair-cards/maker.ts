@@ -44,7 +44,7 @@ interface CardFace {
 /** A card takes a die face in each half; where a part is over six every card is twice as wide, so that dots stay as large. */
 function faceFor(pairs: readonly Pair[], { faces, back }: MakerValues): CardFace {
   const asSigns = faces === 'numerals';
-  const isWide = (!asSigns || back === 'the dots') && pairs.some((pair) => Math.max(...pair) > 6);
+  const isWide = (!asSigns || back === 'the-dots') && pairs.some((pair) => Math.max(...pair) > 6);
   return { width: isWide ? 4 * DIE : 2 * DIE, asSigns };
 }
 
@@ -109,9 +109,9 @@ function withPiece(pair: Pair, face: CardFace, largest: number): Drawing {
 /** What is printed behind the cards; nothing where their backs stay empty. */
 function backsOf(pairs: readonly Pair[], face: CardFace, { back }: MakerValues): Drawing[] | undefined {
   switch (back) {
-    case 'the total':
+    case 'the-total':
       return pairs.map((pair) => totalBack(pair, face));
-    case 'the dots':
+    case 'the-dots':
       return pairs.map((pair) => pairCard(pair, { ...face, asSigns: false }));
     default:
       return undefined;
@@ -131,8 +131,8 @@ export const maker: Maker = {
     {
       kind: 'choice',
       name: 'set',
-      choices: ['all pairs of one total', 'all up to a total', 'a chain'],
-      value: 'all pairs of one total',
+      choices: ['all-pairs-of-one-total', 'all-up-to-a-total', 'a-chain'],
+      value: 'all-pairs-of-one-total',
     },
     { kind: 'number', name: 'total', min: 1, max: 12, value: 5 },
     { kind: 'choice', name: 'order', choices: ['both', 'once'], value: 'both' },
@@ -141,18 +141,18 @@ export const maker: Maker = {
     {
       kind: 'choice',
       name: 'back',
-      choices: ['nothing', 'the total', 'the dots', 'a piece that fits'],
+      choices: ['nothing', 'the-total', 'the-dots', 'a-piece-that-fits'],
       value: 'nothing',
     },
   ],
   make(values, settings, say) {
-    const isChain = values.set === 'a chain';
+    const isChain = values.set === 'a-chain';
     const pairs = pairsOf(values);
     const refused = refusePairs(pairs, values, settings);
     if (refused) return refused;
     const face = faceFor(pairs, values);
     const largest = Math.max(...pairs.map(([one, other]) => one + other));
-    const hasPieces = values.back === 'a piece that fits';
+    const hasPieces = values.back === 'a-piece-that-fits';
     const cards = pairs.map((pair) => (hasPieces ? withPiece(pair, face, largest) : pairCard(pair, face)));
     const backs = backsOf(pairs, face, values);
     const printable = { title: say('title'), cards, sheets: [] };
@@ -167,7 +167,7 @@ export const maker: Maker = {
       facts: [
         say('fact', facts),
         say('fact.chain', chainFacts(pairs)),
-        ...(backs ? [say('fact.backs', { back: values.back === 'the dots' ? 'dots' : 'total' })] : []),
+        ...(backs ? [say('fact.backs', { back: values.back === 'the-dots' ? 'dots' : 'total' })] : []),
         ...(hasPieces ? [say('fact.pieces')] : []),
       ],
       picture: inGrid(cards.slice(0, MOST_SHOWN).map(framedCard), cards[0]!.width > 2 * DIE ? 2 : 3, 4),
@@ -204,16 +204,16 @@ function commonTotal(pairs: readonly Pair[]): [number, Pair[]] {
 
 function pairsOf(values: MakerValues): Pair[] {
   const total = numberOf(values, 'total');
-  const all = values.set === 'a chain' ? chain(total) : pairsFor(total, values);
+  const all = values.set === 'a-chain' ? chain(total) : pairsFor(total, values);
   return values.zero === 'yes' ? all : all.filter(([one, other]) => one > 0 && other > 0);
 }
 
 function refusePairs(pairs: readonly Pair[], values: MakerValues, { stage }: MakerSettings) {
-  const isChain = values.set === 'a chain';
+  const isChain = values.set === 'a-chain';
   if (values.faces === 'numerals' && stage === 'objects') return refuse('problem.stage');
   if (isChain && values.back !== 'nothing') return refuse('problem.chain-backs');
-  if (values.back === 'the dots' && values.faces !== 'numerals') return refuse('problem.dots-twice');
-  if (values.back === 'a piece that fits' && faceFor(pairs, values).width > 2 * DIE)
+  if (values.back === 'the-dots' && values.faces !== 'numerals') return refuse('problem.dots-twice');
+  if (values.back === 'a-piece-that-fits' && faceFor(pairs, values).width > 2 * DIE)
     return refuse('problem.pieces-wide');
   if (pairs.length === 0) return refuse('problem.no-pair', { total: numberOf(values, 'total') });
   if (isChain && pairs.length === 1) return refuse('problem.chain-of-one');
@@ -222,7 +222,7 @@ function refusePairs(pairs: readonly Pair[], values: MakerValues, { stage }: Mak
 }
 
 function pairsFor(total: number, { set, order }: Readonly<Record<string, number | string>>): Pair[] {
-  const isOneTotal = set === 'all pairs of one total';
+  const isOneTotal = set === 'all-pairs-of-one-total';
   return pairCards({ max: total, ordered: order === 'both', ...(isOneTotal && { total }) }).pairs.filter(
     ([a, b]) => a + b <= total,
   );
@@ -260,8 +260,8 @@ function totalLines(pairs: readonly Pair[], values: MakerValues, say: Say): Line
     right: [
       lay,
       ...write('ask-1'),
-      ...(values.back === 'the total' ? write('do-4') : []),
-      ...(values.back === 'the dots' ? write('do-9') : []),
+      ...(values.back === 'the-total' ? write('do-4') : []),
+      ...(values.back === 'the-dots' ? write('do-9') : []),
       ...(others.length > 0 ? write('ask-3') : []),
       ...hidden,
       ...write('notice-1'),

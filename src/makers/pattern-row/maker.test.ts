@@ -7,7 +7,7 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { maker as patternRowMaker } from './maker.ts';
 
-const TASKS = ['what comes next', 'one is hidden', 'one is wrong', 'copy it'] as const;
+const TASKS = ['what-comes-next', 'one-is-hidden', 'one-is-wrong', 'copy-it'] as const;
 const make = (values: MakerValues) =>
   workOut(
     patternRowMaker,
@@ -42,9 +42,9 @@ test('the row laid, the hidden piece and what comes next are those of the unit l
         const answer = make({ unit: unit.join(' '), length, task });
         if (!answer.ok) continue;
         const row = rowOf(unit, length + 1);
-        if (task !== 'one is wrong') assert.deepEqual(laidIn(answer.value), row.slice(0, length));
-        if (task === 'what comes next') assert.equal(answered(answer.value, /comes next/), row[length]);
-        if (task === 'one is hidden') {
+        if (task !== 'one-is-wrong') assert.deepEqual(laidIn(answer.value), row.slice(0, length));
+        if (task === 'what-comes-next') assert.equal(answered(answer.value, /comes next/), row[length]);
+        if (task === 'one-is-hidden') {
           const [, place] = /Cover the ([a-z-]+)\./.exec(answer.value.lines.right[0]!.text)!;
           const names = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth'];
           assert.equal(answered(answer.value, /hides/), row[names.indexOf(place!)]);
@@ -58,7 +58,7 @@ test('a wrong piece can be mended in one way only: of all rows that repeat, one 
   let mended = 0;
   fc.assert(
     fc.property(anyUnit, fc.integer({ min: 4, max: 10 }), (unit, length) => {
-      const answer = make({ unit: unit.join(' '), length, task: 'one is wrong' });
+      const answer = make({ unit: unit.join(' '), length, task: 'one-is-wrong' });
       if (!answer.ok) return;
       mended++;
       const laid = laidIn(answer.value);
@@ -72,8 +72,8 @@ test('a wrong piece can be mended in one way only: of all rows that repeat, one 
   );
   assert.ok(mended > 10);
   for (const length of [4, 6, 8, 12])
-    assert.ok(make({ unit: 'red blue', length, task: 'one is wrong' }).ok, `${length}`);
-  const refused = make({ unit: 'red red blue', length: 6, task: 'one is wrong' });
+    assert.ok(make({ unit: 'red blue', length, task: 'one-is-wrong' }).ok, `${length}`);
+  const refused = make({ unit: 'red red blue', length: 6, task: 'one-is-wrong' });
   const shown = refused.ok ? laidIn(refused.value).join(' ') : '';
   assert.notEqual(shown, 'red red blue red blue blue', 'one step from AAB and from ABB');
 });
@@ -86,11 +86,11 @@ test('there are pieces for what is laid, for what the task adds and for the easi
       const laid = laidIn(answer.value);
       const right = rowOf(unit, length + 1);
       const handled =
-        task === 'copy it'
+        task === 'copy-it'
           ? [...laid, ...laid]
-          : task === 'what comes next'
+          : task === 'what-comes-next'
             ? right
-            : task === 'one is wrong'
+            : task === 'one-is-wrong'
               ? [...laid, right.find((piece, index) => piece !== laid[index])!]
               : laid;
       const kinds = [...new Set(unit)];
@@ -115,6 +115,6 @@ test('a unit that is a shorter one twice, or a row too short to show it, is refu
   };
   assert.match(reason({ unit: 'red blue red blue' }), /write only red blue\.$/);
   assert.match(reason({ unit: 'red blue green', length: 5 }), /take at least 6\.$/);
-  const short = make({ unit: 'red blue green', length: 3, task: 'copy it' });
+  const short = make({ unit: 'red blue green', length: 3, task: 'copy-it' });
   assert.ok(short.ok && answered(short.value, /again and again/) === undefined);
 });

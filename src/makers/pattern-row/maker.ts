@@ -78,8 +78,8 @@ export const maker: Maker = {
     {
       kind: 'choice',
       name: 'task',
-      choices: ['what comes next', 'one is hidden', 'one is wrong', 'copy it'],
-      value: 'what comes next',
+      choices: ['what-comes-next', 'one-is-hidden', 'one-is-wrong', 'copy-it'],
+      value: 'what-comes-next',
     },
     { kind: 'number', name: 'have', min: 1, max: 30, value: 5 },
   ],
@@ -157,12 +157,12 @@ function planRow(unit: readonly string[], values: MakerValues): Outcome<PlannedR
   const length = numberOf(values, 'length');
   const kinds = [...new Set(unit)];
   const showsUnit = length >= unit.length * 2;
-  if (!showsUnit && task !== 'copy it')
+  if (!showsUnit && task !== 'copy-it')
     return refuse('problem.too-short', { length, unit: unit.length, least: unit.length * 2 });
   const { row, next } = patternRow({ unit, length, have: {} });
-  const fault = task === 'one is wrong' ? clearFault(row, unit.length) : null;
-  if (task === 'one is wrong' && !fault) return refuse('problem.two-ways', { length });
-  const at = task === 'one is hidden' ? Math.min(length - 2, unit.length + 1) : (fault?.at ?? -1);
+  const fault = task === 'one-is-wrong' ? clearFault(row, unit.length) : null;
+  if (task === 'one-is-wrong' && !fault) return refuse('problem.two-ways', { length });
+  const at = task === 'one-is-hidden' ? Math.min(length - 2, unit.length + 1) : (fault?.at ?? -1);
   const laid = row.map((name, index) => (fault && index === at ? fault.wrong : name));
   const letters = unit.map((name) => String.fromCharCode(65 + kinds.indexOf(name))).join('');
   const needed = piecesNeeded({ laid, kinds, task, mends: row[at], next });
@@ -171,16 +171,16 @@ function planRow(unit: readonly string[], values: MakerValues): Outcome<PlannedR
 
 function rowPicture({ laid, kinds, task, at }: PlannedRow): Drawing {
   const shown = laid.map((name, index) =>
-    task === 'one is hidden' && index === at ? GAP : piece(name, kinds.indexOf(name)),
+    task === 'one-is-hidden' && index === at ? GAP : piece(name, kinds.indexOf(name)),
   );
-  return inGrid(task === 'what comes next' ? [...shown, GAP] : shown, 12, 3);
+  return inGrid(task === 'what-comes-next' ? [...shown, GAP] : shown, 12, 3);
 }
 
 /** What the sentences about a row speak of. */
 function rowFacts({ unit, kinds, letters, task, row, laid, next, at }: PlannedRow): MessageValues {
   return {
     ...{ length: laid.length, row: inRow(laid), unit: inRow(unit), letters, next: inOwn(next) },
-    ...{ hidden: task === 'one is hidden' ? 'yes' : 'no', place: at + 1, right: inOwn(row[at] ?? '') },
+    ...{ hidden: task === 'one-is-hidden' ? 'yes' : 'no', place: at + 1, right: inOwn(row[at] ?? '') },
     ...{ easier: inRow(easierRow(kinds)), first: inOwn(kinds[0]!) },
   };
 }
@@ -190,14 +190,14 @@ function rowLines(planned: PlannedRow, say: Say): Readonly<Record<'easier' | 'ri
   const facts = rowFacts(planned);
   const write = linesAbout(say, facts);
   const tasks = {
-    'one is hidden': 'ask-1',
-    'one is wrong': 'ask-2',
-    'copy it': 'do-1',
-    'what comes next': 'ask-3',
+    'one-is-hidden': 'ask-1',
+    'one-is-wrong': 'ask-2',
+    'copy-it': 'do-1',
+    'what-comes-next': 'ask-3',
   } as const;
   const body = [
     ...write('do-2'),
-    ...(showsUnit && task !== 'one is wrong' ? write('say-1') : []),
+    ...(showsUnit && task !== 'one-is-wrong' ? write('say-1') : []),
     ...write(tasks[task as keyof typeof tasks]),
     ...(showsUnit ? write('ask-4') : []),
   ];
@@ -237,7 +237,7 @@ function piecesNeeded({
   next: string;
 }): Map<string, number> {
   const added =
-    task === 'copy it' ? laid : task === 'what comes next' ? [next] : task === 'one is wrong' ? [mends] : [];
+    task === 'copy-it' ? laid : task === 'what-comes-next' ? [next] : task === 'one-is-wrong' ? [mends] : [];
   const handled = [...laid, ...added];
   const easier = [...easierRow(kinds), kinds[0]];
   const timesIn = (pieces: readonly (string | undefined)[], kind: string) =>

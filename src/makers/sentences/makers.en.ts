@@ -18,6 +18,11 @@ export const scripts = {
   'part.access':
     'What is shown can be said or felt as well, and what is asked can be answered by pointing: one of the three is enough.',
   'dial.variant': 'how it is run',
+  'choice.moving-about': 'moving about',
+  'choice.as-a-game': 'as a game',
+  'choice.two-children': 'two children',
+  'choice.during-the-day': 'during the day',
+  'choice.five-minutes': 'five minutes',
   'where.sitting': 'at the table or on the floor',
   'where.moving-about': 'where there is room to walk',
   'where.as-a-game': 'at the table or on the floor',

@@ -38,7 +38,7 @@ export const maker: Maker = {
     { kind: 'list', name: 'colours', value: 'red, blue, yellow' },
     { kind: 'number', name: 'kinds', min: 1, max: 4, value: 2 },
     { kind: 'number', name: 'each', min: 1, max: 5, value: 2 },
-    { kind: 'choice', name: 'extra', choices: ['one is left over', 'none is left over'], value: 'one is left over' },
+    { kind: 'choice', name: 'extra', choices: ['one-is-left-over', 'none-is-left-over'], value: 'one-is-left-over' },
   ],
   make(values, _settings, say) {
     const colours = readOwnWords(String(values.colours), { dial: 'colours', least: 2, most: 6 });
@@ -48,7 +48,7 @@ export const maker: Maker = {
     const groups = colours.value.length;
     const ofKind = groups * each;
     if (ofKind * kinds.length > 40) return refuse('problem.many', { all: ofKind * kinds.length, most: 40 });
-    const extra = values.extra === 'one is left over' ? 1 : 0;
+    const extra = values.extra === 'one-is-left-over' ? 1 : 0;
     const places = ofKind - extra;
     const facts: MessageValues = {
       ...{ groups, each, ofKind, extra, places, kinds: kinds.length, all: ofKind * kinds.length },

@@ -9,6 +9,8 @@ export const scripts = {
   'dial.kinds': 'kinds of things',
   'dial.each': 'of each kind and colour',
   'dial.extra': 'places for them',
+  'choice.one-is-left-over': 'one is left over',
+  'choice.none-is-left-over': 'none is left over',
   'problem.many': 'that makes {all} things, more than the {most} that fit on a rug; take fewer of each',
   'kind.building-block': '{number, plural, one {# block} other {# blocks}}',
   'kind.bottle-lid': '{number, plural, one {# lid} other {# lids}}',

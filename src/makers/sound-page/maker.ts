@@ -26,10 +26,10 @@ import {
 
 /** What it is written in, and the name that sentences choose by. */
 const WAYS: Readonly<Record<string, string>> = {
-  'in the air': 'air',
-  'in flour': 'flour',
-  'with a brush and water': 'water',
-  'with a pencil': 'pencil',
+  'in-the-air': 'air',
+  'in-flour': 'flour',
+  'with-a-brush-and-water': 'water',
+  'with-a-pencil': 'pencil',
 };
 const LONGEST_SIGN = 120;
 
@@ -40,7 +40,7 @@ export const maker: Maker = {
   skills: ['letter-sound', 'first-sound'],
   dials: [
     { kind: 'choice', name: 'sound', choices: SOUND_UNITS.map(({ grapheme }) => grapheme), value: 'm' },
-    { kind: 'choice', name: 'written', choices: Object.keys(WAYS), value: 'in the air' },
+    { kind: 'choice', name: 'written', choices: Object.keys(WAYS), value: 'in-the-air' },
     { kind: 'list', name: 'sign', value: '' },
   ],
   make(values, settings, say) {

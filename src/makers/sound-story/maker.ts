@@ -31,12 +31,12 @@ export const maker: Maker = {
   skills: ['first-sound', 'listen'],
   dials: [
     { kind: 'choice', name: 'sound', choices: STORY_SOUNDS, value: 's' },
-    { kind: 'choice', name: 'told', choices: ['as a story', 'as a rhyme'], value: 'as a story' },
+    { kind: 'choice', name: 'told', choices: ['as-a-story', 'as-a-rhyme'], value: 'as-a-story' },
   ],
   make(values, _settings, say) {
     const sound = String(values.sound);
     const unit = SOUND_UNIT.get(sound)!;
-    const isRhyme = values.told === 'as a rhyme';
+    const isRhyme = values.told === 'as-a-rhyme';
     const told = isRhyme ? 'rhyme' : 'story';
     const facts: MessageValues = {
       ...{ sound: inOwn(unit.spoken), letters: inOwn(sound), word: inOwn(unit.word), length: unit.length, told },

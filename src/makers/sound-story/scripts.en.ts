@@ -5,6 +5,8 @@ export const scripts = {
   about: 'A few lines in which a sound comes by itself, with an action and one line to sing.',
   'dial.sound': 'sound',
   'dial.told': 'told',
+  'choice.as-a-story': 'as a story',
+  'choice.as-a-rhyme': 'as a rhyme',
   fact: 'For the sound {sound}; its letters are {letters}.',
   'do-1.story': 'Tell it slowly, with closed eyes if you like, and let the sound come where it comes.',
   'do-1.rhyme':

@@ -4,7 +4,7 @@ import { counters, type Drawing, inColumn, inRow, labelled, tenFrame } from '../
 import { counterSwaps, lasting, linesAbout, type Maker, numberOf, refuse, usedUp } from '../../core/makers/index.ts';
 
 const MOST = 20;
-const QUESTIONS = ['how many now', 'how many came or went', 'how many there were'];
+const QUESTIONS = ['how-many-now', 'how-many-came-or-went', 'how-many-there-were'];
 
 /** Things that come and go in a story: acted, told back, then written with signs; the question in three ways. */
 export const maker: Maker = {
@@ -14,13 +14,13 @@ export const maker: Maker = {
   dials: [
     { kind: 'number', name: 'start', min: 0, max: 19, value: 3 },
     { kind: 'number', name: 'change', min: 1, max: 19, value: 2 },
-    { kind: 'choice', name: 'way', choices: ['more come', 'some go'], value: 'more come' },
+    { kind: 'choice', name: 'way', choices: ['more-come', 'some-go'], value: 'more-come' },
     { kind: 'choice', name: 'question', choices: QUESTIONS, value: QUESTIONS[0]! },
   ],
   make(values, settings, say) {
     const start = numberOf(values, 'start');
     const change = numberOf(values, 'change');
-    const comes = values.way === 'more come';
+    const comes = values.way === 'more-come';
     const end = comes ? start + change : start - change;
     if (end < 0) return refuse('problem.too-few', { start, change });
     if (end > MOST) return refuse('problem.too-many', { end, most: MOST });

@@ -3,7 +3,7 @@ import { err, ok } from '../../core/outcome.ts';
 import { inColumn, inRow, labelled } from '../../core/page/index.ts';
 import { inOwn, lasting, linesAbout, type Maker, readOwnWords, usedUp } from '../../core/makers/index.ts';
 
-const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
+const DAYS = ['monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday', 'sunday'];
 const WEEK = DAYS.length;
 
 const day = (index: number): Message => ({ key: `week-strip/day.${(index + WEEK) % WEEK}` });
@@ -14,8 +14,8 @@ export const maker: Maker = {
   place: 290,
   skills: ['week-day', 'order'],
   dials: [
-    { kind: 'choice', name: 'today', choices: DAYS, value: 'Wednesday' },
-    { kind: 'choice', name: 'begins', choices: ['Monday', 'Sunday', 'Saturday'], value: 'Monday' },
+    { kind: 'choice', name: 'today', choices: DAYS, value: 'wednesday' },
+    { kind: 'choice', name: 'begins', choices: ['monday', 'sunday', 'saturday'], value: 'monday' },
     { kind: 'list', name: 'happens', value: 'swimming, library' },
   ],
   make(values, _settings, say) {

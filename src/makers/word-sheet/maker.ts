@@ -33,7 +33,7 @@ export const maker: Maker = {
   place: 510,
   skills: ['common-words'],
   dials: [
-    { kind: 'choice', name: 'kind', choices: KINDS, value: 'missing word' },
+    { kind: 'choice', name: 'kind', choices: KINDS, value: 'missing-word' },
     { kind: 'list', name: 'words', value: 'the, and, my, see, go' },
     { kind: 'number', name: 'shuffle', min: 1, max: 99, value: 1 },
   ],

@@ -19,16 +19,16 @@ import { inOwn, type Refusal, wordWalk } from '../../core/makers/index.ts';
 
 /** The sheets that are made of some words. */
 export const KINDS = [
-  'missing word',
-  'word search',
-  'word hunt',
-  'dice lines',
+  'missing-word',
+  'word-search',
+  'word-hunt',
+  'dice-lines',
   'path',
-  'three in a row',
-  'match across',
-  'each word its colour',
-  'ring every one',
-  'long review',
+  'three-in-a-row',
+  'match-across',
+  'each-word-its-colour',
+  'ring-every-one',
+  'long-review',
 ] as const;
 /** A sheet by its name. */
 export type Kind = (typeof KINDS)[number];
@@ -55,7 +55,7 @@ export const cell = (text: string, width: number, height: number, most: number) 
 /** Lays a sheet out for words; the same seed, the same sheet. A search that cannot hold its words is refused. */
 export function sheetOf(kind: Kind, read: readonly string[], seed: number): Outcome<Sheet, Refusal> {
   // Letters in a grid stay small; words stand as in a sentence.
-  const words = kind === 'word search' ? read : read.map(asSpelled);
+  const words = kind === 'word-search' ? read : read.map(asSpelled);
   return LAYOUTS[kind](words, seed);
 }
 
@@ -169,7 +169,7 @@ function ringSheet(words: readonly string[], seed: number): Sheet {
 /** A long sheet in parts, for once a month: match, fill in, and a hunt at the end. */
 function reviewSheet(words: readonly string[], seed: number): Outcome<Sheet, Refusal> {
   const parts: Sheet[] = [matchSheet(words, seed)];
-  for (const kind of ['missing word', 'word hunt'] as const) {
+  for (const kind of ['missing-word', 'word-hunt'] as const) {
     const part = sheetOf(kind, words, seed);
     if (!part.ok) return part;
     parts.push(part.value);
@@ -211,14 +211,14 @@ const always =
     ok(layout(words, seed));
 
 const LAYOUTS: Readonly<Record<Kind, Layout>> = {
-  'missing word': always(missingWordSheet),
-  'word search': searchSheet,
-  'word hunt': always(huntSheet),
-  'dice lines': always(diceLinesSheet),
+  'missing-word': always(missingWordSheet),
+  'word-search': searchSheet,
+  'word-hunt': always(huntSheet),
+  'dice-lines': always(diceLinesSheet),
   path: always(pathSheet),
-  'three in a row': always(threeInARowSheet),
-  'match across': always(matchSheet),
-  'each word its colour': always(colourSheet),
-  'ring every one': always(ringSheet),
-  'long review': reviewSheet,
+  'three-in-a-row': always(threeInARowSheet),
+  'match-across': always(matchSheet),
+  'each-word-its-colour': always(colourSheet),
+  'ring-every-one': always(ringSheet),
+  'long-review': reviewSheet,
 };

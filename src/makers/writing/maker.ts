@@ -3,7 +3,7 @@ import { ok } from '../../core/outcome.ts';
 import { type Drawing, fittingSize, type Shape } from '../../core/page/index.ts';
 import { inOwn, lasting, linesAbout, type Maker, numberOf, readOwnWords, usedUp } from '../../core/makers/index.ts';
 
-const FORMS = ['shopping list', 'menu', 'letter', 'card'] as const;
+const FORMS = ['shopping-list', 'menu', 'letter', 'card'] as const;
 
 /** Something written for somebody and used at once: marks are fine, the adult writes what is said. */
 export const maker: Maker = {
@@ -11,7 +11,7 @@ export const maker: Maker = {
   place: 350,
   skills: ['write', 'letter-sound'],
   dials: [
-    { kind: 'choice', name: 'form', choices: FORMS, value: 'shopping list' },
+    { kind: 'choice', name: 'form', choices: FORMS, value: 'shopping-list' },
     { kind: 'list', name: 'reader', value: 'Grandma' },
     { kind: 'list', name: 'words', value: 'milk, bread, plums' },
     { kind: 'number', name: 'lines', min: 2, max: 8, value: 4 },

@@ -9,6 +9,7 @@ export const scripts = {
   'dial.words': 'words in it',
   'hint.words': 'one to eight, with commas',
   'dial.lines': 'lines',
+  'choice.shopping-list': 'shopping list',
   'form.shopping-list': 'Shopping list',
   'form.menu': 'Menu',
   'form.letter': 'Letter',

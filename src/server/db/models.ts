@@ -1,9 +1,10 @@
+import type { Versioned } from '../../core/contentVersion.ts';
 import type { GuideLanguage } from '../../core/languages.ts';
 import { Model } from 'sequelize';
 import type { KeptDecision } from '../../contracts/keptDecision.ts';
 import type { Guide } from '../../core/guide/index.ts';
 import type { Session, StoredScript } from '../../core/session/index.ts';
-import type { Term } from '../../core/terms/index.ts';
+import type { TermBody } from '../../core/terms/index.ts';
 import type { TrayChoice } from '../../contracts/tray.ts';
 import type { ProgrammeSettings } from '../../contracts/programme.ts';
 
@@ -198,7 +199,7 @@ export class TermRow extends Model {
   declare title: string;
   declare startsOn: string;
   declare endsOn: string;
-  declare body: Omit<Term, 'title' | 'startsOn' | 'endsOn'>;
+  declare body: TermBody & Versioned;
   declare revision: number;
   declare keptAt: Date;
   declare keptBy: string | null;

@@ -2,6 +2,7 @@ import { LEAST_PACE, MOST_PACE } from '../../contracts/makerSource.ts';
 import { roundTo } from '../../core/numbers/index.ts';
 import { answersKey, type Session } from '../../core/session/index.ts';
 import { correctionFactor, evaluateMinutes, spreadOf } from '../../core/time/index.ts';
+import { choiceWord } from '../../messages/makers.ts';
 import { now } from '../clock.ts';
 import { readTimedMakerAnswers } from '../db/repositories/corrections.ts';
 import { holdProgramme, writeSettings } from '../db/repositories/programmes.ts';
@@ -32,7 +33,7 @@ export async function findMakerCorrections(
     const planned = roundTo(spreadOf(together).mean + spreadOf(alone).mean, 1);
     const answered = factors.get(key);
     if (!answered || planned === 0) return [];
-    const title = `${segment.title}, ${String(segment.made!.values.variant)}`;
+    const title = `${segment.title}, ${choiceWord(segment.made!.maker, String(segment.made!.values.variant))}`;
     return [{ key, title, planned, likely: roundTo(planned * answered.factor, 1), ...answered }];
   });
 }

@@ -1,4 +1,5 @@
 import { Op, QueryTypes } from 'sequelize';
+import { readStoredEntry, writeStoredEntry } from '../../../core/shelf/index.ts';
 import { now } from '../../clock.ts';
 import { ShelfItemRow } from '../models.ts';
 import { tables } from '../tables.ts';
@@ -24,7 +25,7 @@ export async function readActivities(
     where: { programmeId, kind: 'activity', key: { [Op.in]: [...keys] } },
     ...(transaction && { transaction, lock: transaction.LOCK.UPDATE }),
   });
-  return rows.map(({ key, title, body }) => ({ key, title, activity: body as ActivityEntry }));
+  return rows.map(({ key, title, body }) => ({ key, title, activity: readStoredEntry<ActivityEntry>(body) }));
 }
 
 /** Where a correction is kept: the tables that hold it, when it was made, and what minutes were multiplied by. */
@@ -94,6 +95,10 @@ export async function writeCorrection(
   transaction: Transaction,
 ): Promise<void> {
   const row = (await ShelfItemRow.findOne({ where: { programmeId, kind: 'activity', key }, transaction }))!;
-  const change = { body: { ...row.body, minutes }, minutesCorrectedAt: now(), correctedFactor: factor };
+  const change = {
+    body: writeStoredEntry({ ...readStoredEntry(row.body), minutes }),
+    minutesCorrectedAt: now(),
+    correctedFactor: factor,
+  };
   await row.update({ ...change, revision: row.revision + 1 }, { transaction });
 }

@@ -2,7 +2,7 @@ import type { KeptDecision } from '../../../contracts/keptDecision.ts';
 import { randomUUID } from 'node:crypto';
 import { Op, QueryTypes } from 'sequelize';
 import type { Guide } from '../../../core/guide/index.ts';
-import type { Session } from '../../../core/session/index.ts';
+import { readWholeSession, type Session, writeWholeSession } from '../../../core/session/index.ts';
 import { GuideCopyRow, GuideLinkRow, SendingRow } from '../models.ts';
 import { tables } from '../tables.ts';
 import type { Transaction } from '../transaction.ts';
@@ -24,7 +24,7 @@ export async function readLatestSending(sessionId: string, transaction?: Transac
     order: [['edition', 'DESC']],
     ...(transaction && { transaction }),
   });
-  return row && { edition: row.edition, session: row.session, decisions: row.decisions };
+  return row && { edition: row.edition, session: readWholeSession(row.session), decisions: row.decisions };
 }
 
 /** The sending that one press made, with how many homes it went to; null when there is none. Two queries. */
@@ -74,7 +74,7 @@ export async function addSending(
   transaction: Transaction,
 ): Promise<string> {
   const id = randomUUID();
-  await SendingRow.create({ id, ...sending }, { transaction });
+  await SendingRow.create({ id, ...sending, session: writeWholeSession(sending.session) }, { transaction });
   return id;
 }
 

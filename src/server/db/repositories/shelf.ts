@@ -3,6 +3,7 @@ import { randomUUID } from 'node:crypto';
 import { Op, type Transaction } from 'sequelize';
 import type { BookEntry, SongEntry, ThingEntry } from '../../../contracts/shelfFile.ts';
 import type { ActivityBody, Segment } from '../../../core/session/index.ts';
+import { readStoredEntry, writeStoredEntry } from '../../../core/shelf/index.ts';
 import { now } from '../../clock.ts';
 import { ShelfItemRow } from '../models.ts';
 import { tables } from '../tables.ts';
@@ -44,7 +45,8 @@ export async function readShelf(
     order: [['title', 'ASC']],
     transaction,
   });
-  const bodies = <Entry>(kind: ShelfKind) => rows.filter((row) => row.kind === kind).map((row) => row.body as Entry);
+  const bodies = <Entry extends object>(kind: ShelfKind) =>
+    rows.filter((row) => row.kind === kind).map((row) => readStoredEntry<Entry>(row.body));
   return { things: bodies('thing'), books: bodies('book'), songs: bodies('song'), activities: bodies('activity') };
 }
 
@@ -64,7 +66,7 @@ export async function readThings(programmeId: string, transaction?: Transaction)
     attributes: ['body'],
     transaction,
   });
-  return thingsByKey(rows.map(({ body }) => body as ThingEntry));
+  return thingsByKey(rows.map(({ body }) => readStoredEntry<ThingEntry>(body)));
 }
 
 export interface ShelfWrite {
@@ -101,7 +103,7 @@ export async function writeShelfItems(
         correctedFactor: null,
         revision: 1,
         ...item,
-        body,
+        body: writeStoredEntry(body),
         retiredAt: retired ? now() : null,
       };
     }),

@@ -3,6 +3,7 @@ import { now } from '../../clock.ts';
 import { ShelfItemRow } from '../models.ts';
 import { tables } from '../tables.ts';
 import { asKnown, type ShelvedThing } from '../../../core/materials/index.ts';
+import { readStoredEntry, writeStoredEntry } from '../../../core/shelf/index.ts';
 import { inTransaction, type Transaction } from '../transaction.ts';
 import type { ShelfKind } from './shelf.ts';
 
@@ -28,7 +29,7 @@ export async function readEntry(
   });
   if (!row) return null;
   const { title, body, retiredAt, revision } = row;
-  return { key, title, body, isRetired: retiredAt !== null, revision };
+  return { key, title, body: readStoredEntry(body), isRetired: retiredAt !== null, revision };
 }
 
 /** Whether an entry of a kind bears a title, in capitals or small. One query. */
@@ -70,11 +71,10 @@ export async function markThingChecked(programmeId: string, key: string): Promis
       ...{ transaction, lock: transaction.LOCK.UPDATE },
     });
     if (!row) return;
-    const { traits, allergens } = asKnown(row.body as ShelvedThing);
-    await row.update(
-      { body: { ...row.body, traits, allergens, checked: true }, revision: row.revision + 1 },
-      { transaction },
-    );
+    const thing = readStoredEntry<ShelvedThing>(row.body);
+    const { traits, allergens } = asKnown(thing);
+    const body = writeStoredEntry({ ...thing, traits, allergens, checked: true });
+    await row.update({ body, revision: row.revision + 1 }, { transaction });
   });
 }
 

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Op, Sequelize, type Transaction } from 'sequelize';
-import type { Term } from '../../../core/terms/index.ts';
+import { readTermBody, type Term, writeTermBody } from '../../../core/terms/index.ts';
 import { now } from '../../clock.ts';
 import { TermRow } from '../models.ts';
 import { tables } from '../tables.ts';
@@ -74,12 +74,13 @@ export async function replaceTerm(
 }
 
 function toColumns({ title, startsOn, endsOn, ...body }: Term) {
-  return { title, startsOn, endsOn, body };
+  return { title, startsOn, endsOn, body: writeTermBody(body) };
 }
 
 /** A session that was deleted is not on the bench any more, so its week asks for it anew; brought back, it is there again. */
 function toKeptTerm(row: TermRow): KeptTerm {
-  const { id, revision, keptAt, title, startsOn, endsOn, body } = row;
+  const { id, revision, keptAt, title, startsOn, endsOn } = row;
+  const body = readTermBody(row.body);
   const deleted = new Set((row.get('deletedSessions') as readonly string[] | undefined) ?? []);
   const weeks = body.weeks.map((week) => ({
     ...week,
