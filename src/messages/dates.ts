@@ -1,13 +1,18 @@
+import { rememberLast } from '../core/remembering.ts';
+
 /** A day in words, such as "Thursday 18 March"; the calendar is the one of the YYYY-MM-DD notation. */
 export function dayInWords(day: string, locale: string): string {
-  const date = new Date(`${day.slice(0, 10)}T00:00:00Z`);
-  return new Intl.DateTimeFormat(`${locale}-u-ca-gregory`, {
-    weekday: 'long',
-    day: 'numeric',
-    month: 'long',
-    timeZone: 'UTC',
-  }).format(date);
+  return longDays(locale).format(new Date(`${day.slice(0, 10)}T00:00:00Z`));
 }
+
+/** Making one takes longer than a hundred uses of it. */
+const longDays = rememberLast(
+  20,
+  (locale) =>
+    new Intl.DateTimeFormat(`${locale}-u-ca-gregory`, {
+      ...{ weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' },
+    }),
+);
 
 /** A day in short, such as "29 Apr". */
 export function shortDay(day: string, locale = 'en-GB'): string {

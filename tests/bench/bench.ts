@@ -9,6 +9,7 @@ import { edgeOfServer } from './edge.ts';
 import { gamePlays } from './games.ts';
 import { wordsOfLines } from './words.ts';
 import { typingInALine } from './typing.ts';
+import { dialOfTwelveParts } from './dialInPage.ts';
 import { coinCounting, dialToPicture } from './makers.ts';
 import { finding, findingInBrowser, termPlans } from './shelfSearch.ts';
 import { readBenchFixture } from './fixture.ts';
@@ -31,6 +32,7 @@ if (!process.argv.includes('--core')) await printSets(report);
 if (!process.argv.includes('--core')) {
   await typingInALine(report);
   await dialToPicture(report);
+  await dialOfTwelveParts(report);
 }
 if (!process.argv.includes('--quick')) await termPlans(report);
 

@@ -60,7 +60,7 @@ export interface TimeSettings {
 
 /** Works a whole session out: lines, minutes, tape and materials. An empty session has zero minutes and needs nothing. */
 export function composeSession(session: Session, things: ThingsByKey, settings: TimeSettings): ComposedSession {
-  const segments = session.segments.map((segment) => composeSegment(segment, templateScope(segment, things)));
+  const segments = session.segments.map((segment) => composedOnce(segment, things));
   const timed = segments.flatMap(timedParts);
   const children = [{ ageMonths: settings.youngestMonths }];
   const { seatedMinutesPerYear } = settings;
@@ -89,6 +89,17 @@ export function composeSession(session: Session, things: ThingsByKey, settings: 
       })),
     }),
   };
+}
+
+const composed = new WeakMap<Segment, { readonly things: ThingsByKey; readonly part: ComposedSegment }>();
+
+/** A part that is the same value as before is not written out again, and is the same value then. */
+function composedOnce(segment: Segment, things: ThingsByKey): ComposedSegment {
+  const known = composed.get(segment);
+  if (known?.things === things) return known.part;
+  const part = composeSegment(segment, templateScope(segment, things));
+  composed.set(segment, { things, part });
+  return part;
 }
 
 /** Writes the lines of a segment at its level (or another) and works its minutes out. */

@@ -1,4 +1,4 @@
-import { useReducer } from 'react';
+import { useMemo, useReducer } from 'react';
 import type { Outcome } from '../../core/outcome.ts';
 
 interface History<Value> {
@@ -28,14 +28,17 @@ export function useHistory<Value, Edit, Problem>(
     (state: History<Value>, step: Step<Value, Edit>) => take(state, step, { apply, describe }),
     { value: first, past: [], future: [], refusal: '' },
   );
-  return {
-    ...history,
-    edit: (edit: Edit) => dispatch({ edit }),
-    undo: () => dispatch({ undo: true }),
-    redo: () => dispatch({ redo: true }),
-    take: (other: Value) => dispatch({ take: other }),
-    dismiss: () => dispatch({ dismiss: true }),
-  };
+  const steps = useMemo(
+    () => ({
+      edit: (edit: Edit) => dispatch({ edit }),
+      undo: () => dispatch({ undo: true }),
+      redo: () => dispatch({ redo: true }),
+      take: (other: Value) => dispatch({ take: other }),
+      dismiss: () => dispatch({ dismiss: true }),
+    }),
+    [],
+  );
+  return { ...history, ...steps };
 }
 
 function take<Value, Edit, Problem>(

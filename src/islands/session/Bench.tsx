@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { AddPart } from './AddPart.tsx';
 import type { BenchProps } from '../../contracts/bench.ts';
 import { HomesFoot } from './HomesFoot.tsx';
@@ -32,7 +32,8 @@ function sendingState({ session, judgement, isJudged }: BenchState, isKept: bool
 function Parts({ bench, ...props }: BenchProps & { bench: BenchState }) {
   const { session, composed, judgement } = bench;
   const { things, mayWrite } = props;
-  const wordChecks = { on: session.on, steps: props.soundSteps, accent: props.accent };
+  const { soundSteps: steps, accent } = props;
+  const wordChecks = useMemo(() => ({ on: session.on, steps, accent }), [session.on, steps, accent]);
   return (
     <>
       {composed.segments.map((part, index) => (
@@ -64,6 +65,10 @@ export function Bench(props: BenchProps) {
     revision: props.revision,
     keptAt: props.keptAt,
   });
+  // The part that is turned is drawn first, the tape above it in the frame after.
+  const drawn = useDeferredValue(composed);
+  const { edit } = bench;
+  const onMove = useCallback((segment: string, to: number) => edit({ do: 'move-segment', segment, to }), [edit]);
   const [showsKeys, setShowsKeys] = useState(false);
   useEditKeys({ onUndo: bench.undo, onRedo: bench.redo, onHelp: () => setShowsKeys(true) });
   return (
@@ -79,12 +84,7 @@ export function Bench(props: BenchProps) {
           onRedo={bench.redo}
           onHelp={() => setShowsKeys(true)}
         />
-        <MinuteTape
-          tape={composed.tape}
-          segments={session.segments}
-          mayWrite={mayWrite}
-          onMove={(segment, to) => bench.edit({ do: 'move-segment', segment, to })}
-        />
+        <MinuteTape tape={drawn.tape} parts={drawn.segments} mayWrite={mayWrite} onMove={onMove} />
       </div>
       <SaveBanner {...{ keeping, loadRemote, overwriteRemote }} value={session} onTake={bench.take} />
       <Refusal refusal={bench.refusal} onDismiss={bench.dismiss} />

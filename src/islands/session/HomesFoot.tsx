@@ -1,6 +1,6 @@
 import { daysAhead } from '../../core/calendar/index.ts';
 import type { ThingsByKey } from '../../core/materials/index.ts';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { HomeVerdict, SessionJudgement } from '../../core/checks/index.ts';
 import type { HomeState } from '../../core/homes/index.ts';
 import { type ComposedSession, materialsOrNone } from '../../core/guide/index.ts';
@@ -59,7 +59,7 @@ export function HomesFoot({
           aria-busy={!isJudged}
           onClick={() => setIsOpen(!isOpen)}
         >
-          <HomeSteps states={ordered.map(({ state }) => state)} />
+          <HomeSteps states={ordered.map(({ state }) => state).join(' ')} />
           <span>
             <strong>{sayScreen('count.can-do', { count: ready })}</strong>
             <span className="text-xs line-clamp-2">
@@ -115,8 +115,9 @@ const STEP_INK = {
   short: 'fill-none stroke-mulberry stroke-2',
 } as const;
 
-/** One step a home, rising: full as written, hatched with a swap, open where a kit is needed. */
-function HomeSteps({ states }: { states: readonly HomeState[] }) {
+/** One step a home, rising: full as written, hatched with a swap, open where a kit is needed. Their states, with blanks between. */
+const HomeSteps = memo(function HomeSteps({ states: named }: { states: string }) {
+  const states = named.split(' ').filter(Boolean) as HomeState[];
   return (
     <svg className="h-[2.1rem] w-auto" viewBox={`0 0 ${Math.max(1, states.length) * 13} 34`} aria-hidden="true">
       {states.map((state, index) => {
@@ -127,7 +128,7 @@ function HomeSteps({ states }: { states: readonly HomeState[] }) {
       })}
     </svg>
   );
-}
+});
 
 function HomesPanel({ homes, things }: { homes: readonly HomeVerdict[]; things: ThingsByKey }) {
   return (

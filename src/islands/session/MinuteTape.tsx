@@ -3,18 +3,20 @@ import { SortableContext, horizontalListSortingStrategy, useSortable } from '@dn
 import { CSS } from '@dnd-kit/utilities';
 import { movingWords } from '../moving/movingWords.ts';
 import { useMoveSensors } from '../moving/useMoveSensors.ts';
-import type { Segment } from '../../core/session/index.ts';
+import { memo } from 'react';
+import type { ComposedSegment } from '../../core/guide/index.ts';
 import type { Tape, TapeSegment } from '../../core/time/index.ts';
 
 interface MinuteTapeProps {
   readonly tape: Tape;
-  readonly segments: readonly Segment[];
+  readonly parts: readonly ComposedSegment[];
   readonly mayWrite: boolean;
   readonly onMove: (segment: string, to: number) => void;
 }
 
 /** The session to scale: likely minutes in ink, the spread as a fading edge, the sitting span as a notch. Parts are moved on it. */
-export function MinuteTape({ tape, segments, mayWrite, onMove }: MinuteTapeProps) {
+export const MinuteTape = memo(function MinuteTape({ tape, parts, mayWrite, onMove }: MinuteTapeProps) {
+  const segments = parts.map(({ segment }) => segment);
   const sensors = useMoveSensors();
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     if (!over || active.id === over.id) return;
@@ -67,18 +69,18 @@ export function MinuteTape({ tape, segments, mayWrite, onMove }: MinuteTapeProps
           </span>
         ))}
       </div>
-      <Waits tape={tape} segments={segments} />
+      <Waits {...{ tape, parts }} />
     </div>
   );
-}
+});
 
 /** What dries or rises beside the parts that follow, each in a row of its own below the minutes. */
-function Waits({ tape: { waits, length }, segments }: Pick<MinuteTapeProps, 'tape' | 'segments'>) {
+function Waits({ tape: { waits, length }, parts }: Pick<MinuteTapeProps, 'tape' | 'parts'>) {
   if (waits.length === 0) return null;
   return (
     <ul className="mt-6 -mb-4 text-[0.75rem] leading-tight text-soft" aria-label="What dries or rises meanwhile">
       {waits.map(({ of, start, end, isLonger }) => {
-        const title = segments.find(({ id }) => id === of)?.title;
+        const title = parts.find(({ segment }) => segment.id === of)?.segment.title;
         const words = `${title}: ${Math.round(end - start)} min to dry or rise${isLonger ? ', longer than the session goes on' : ''}`;
         const isLate = start > length / 2;
         return (

@@ -2,7 +2,7 @@ import { type Edit, type LevelName, LEVELS, type MakerSource } from '../../core/
 import type { ThingsByKey } from '../../core/materials/index.ts';
 import { DndContext, closestCenter, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import type { Finding } from '../../core/checks/index.ts';
 import type { ComposedSegment } from '../../core/guide/index.ts';
 import { reportSpread, spreadOf } from '../../core/time/index.ts';
@@ -37,8 +37,17 @@ interface SegmentSheetProps {
 
 const LEVEL_WORDS: Readonly<Record<LevelName, string>> = { easier: 'easier', right: 'just right', harder: 'harder' };
 
-/** A part of the session on the sheet: heading, lines in the gutter's order, findings in the margin beside them. */
-export function SegmentSheet(props: SegmentSheetProps) {
+/** A part of the session on the sheet: heading, lines in the gutter's order, findings in the margin beside them. Drawn anew when something about it changed. */
+export const SegmentSheet = memo(SheetOfPart, isSameSheet);
+
+function isSameSheet(before: SegmentSheetProps, after: SegmentSheetProps): boolean {
+  const { findings: former, ...others } = before;
+  const { findings, ...rest } = after;
+  const isSame = (Object.keys(rest) as (keyof typeof rest)[]).every((name) => others[name] === rest[name]);
+  return isSame && former.length === findings.length && former.every((finding, at) => finding === findings[at]);
+}
+
+function SheetOfPart(props: SegmentSheetProps) {
   const { part, position, count, findings, things, mayWrite, hasMakers, wordChecks, soundsSaid, recorded, onEdit } =
     props;
   const { segment, lines } = part;

@@ -38,12 +38,18 @@ export function useJudgement(session: Session, against: JudgedAgainst, first: Se
     worker.current.onmessage = ({ data }: MessageEvent<JudgeAnswer>) => {
       if (data.asked !== asked.current) return;
       underWay.current = null;
-      setJudged({ session, judgement: data.judgement });
+      setJudged(({ judgement }) => ({ session, judgement: withFormer(data.judgement, judgement) }));
     };
     worker.current.onerror = judgeHere;
     tell(worker.current, { asked: asked.current, session });
   }, [session, judged, against]);
   return { judgement: judged.judgement, isJudged: judged.session === session };
+}
+
+/** What was found again is the same value as before, so that what shows it need not be drawn anew. */
+function withFormer(judgement: SessionJudgement, { findings: former }: SessionJudgement): SessionJudgement {
+  const known = new Map(former.map((finding) => [JSON.stringify(finding), finding]));
+  return { ...judgement, findings: judgement.findings.map((finding) => known.get(JSON.stringify(finding)) ?? finding) };
 }
 
 function startWorker(against: JudgedAgainst): Worker {

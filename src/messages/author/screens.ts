@@ -20,7 +20,8 @@ export const counts = {
     '{count, plural, one {# place does} other {# places do}} not fit. Nothing was taken in; mend them and send the file again.',
   'count.lines-fit':
     '{count, plural, =0 {No words yet.} other {{fitting} of {count, plural, one {# line} other {# lines}} {fitting, plural, one {fits } other {fit }}.}}',
-  'count.after-answers': 'After {count, plural, one {# answer} other {# answers}}:',
+  'count.correction':
+    'was planned at {planned} min. After {count, plural, one {# answer} other {# answers}}: {likely} min.',
   'differs.left-out': 'goes without “{title}”',
   'differs.withheld': 'nothing safe for {things}',
   'differs.swap': '{things} for {insteadOf}',
