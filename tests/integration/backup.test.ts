@@ -167,21 +167,20 @@ test('before tables change there is a backup; a half-made change from before is 
   await inOther(async () => {
     await empty();
     await migrate();
-    await database().query(`DELETE FROM migrations WHERE name = '${NEWEST_SCHEMA}'`);
+    // The newest that cannot be done twice.
+    const halfMade = '0008-languages-are-listed-once';
+    await database().query(`DELETE FROM migrations WHERE name >= '${halfMade}'`);
     const [{ name: former }] = (await rows(`SELECT max(name) AS name FROM migrations`)) as [{ name: string }];
     const schemas: string[] = [];
     const beforeChange = async (schema: string) => {
       schemas.push(schema);
       await backUpBeforeChange(schema);
     };
-    await assert.rejects(
-      migrate({ beforeChange }),
-      new RegExp(`half made \\(at ${NEWEST_SCHEMA.slice(0, 4)}.+restore FILE`, 's'),
-    );
+    await assert.rejects(migrate({ beforeChange }), /half made \(at 0008.+restore FILE/s);
     assert.deepEqual(schemas, [former]);
     const made = readdirSync(backupFolder()).filter((name) => name.startsWith('before-change-'));
     assert.equal((await readBackupHead(join(backupFolder(), made[0]!))).head.schema, former);
-    const marks = await rows(`SELECT 1 FROM migrations WHERE name = '${NEWEST_SCHEMA}'`);
+    const marks = await rows(`SELECT 1 FROM migrations WHERE name >= '${halfMade}'`);
     assert.equal(marks.length, 0);
   });
 });
@@ -189,7 +188,8 @@ test('before tables change there is a backup; a half-made change from before is 
 test('the commands back up and restore with a passphrase that is typed, and say what is in the file', async () => {
   const run = (url: string, words: string[], input = '') =>
     spawnSync(resolve(import.meta.dirname, '../../bin/footstool'), words, {
-      ...{ input, encoding: 'utf8' },
+      input,
+      encoding: 'utf8',
       env: testEnvironment(url, process.env.FOOTSTOOL_DATA!, 4321),
     });
   const path = file('typed.backup');

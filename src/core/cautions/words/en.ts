@@ -8,7 +8,7 @@ const HEAT: readonly WordEntry[] = [
   check(
     'heat',
     'Scalds from hot water and drinks are the commonest burns of small children.',
-    `kettle; boil*; bubbling! water; pan of bubbling; bubbling pan; drain* … spaghetti/pasta/rice/potato; simmer*; scald*; steaming!; hot! water; hot! tap; very hot!; piping hot!; carry* … soup/tea/coffee/kettle/pan; red hot!; hot! drink; hot! tea; hot! coffee;
+    `kettle; boil*; bubbling! water; pan of bubbling; bubbling pan; drain* … spaghetti/pasta/rice/potato; simmer*; scald*; steaming!; hot! water; hot! tap; very hot!; piping hot!; carry* … soup/tea/coffee/kettle/pan; stir* … soup/stew/jam/gravy/porridge; soup … bubble*; hot! cup; hot! mug; hot! jug; red hot!; hot! drink; hot! tea; hot! coffee;
      hot! chocolate; hot! milk; hot! soup; hot! food; hot! bath; cup/mug of coffee; boiler; hot! water bottle; steam! iron; steamer; over the steam;
      hot! wax; melted wax; hot! oil; hot! fat; hot! sugar; caramel on the hob; freshly boiled; straight from the kettle; teapot of hot`,
   ),
@@ -48,7 +48,7 @@ const HEAT: readonly WordEntry[] = [
      match* the; match* up; match* … card/colour/pair/sock/picture/lid/shape/number/word/sound; matching!; a match!; do they match!; they match!; which match!; match! with; football match; tennis match;
      find … match!; light! blue; light! green; light! box; iron! gate; iron! bar; lighter than; is lighter; which is lighter; the lighter one; lighter or heavier; heavier or lighter; feel* lighter; light* up;
      steam! train; steam! engine; steamboat; steam! roller; oven! glove; oven! mitt; baking! paper; baking! tray; baking! powder; rocket! leaf; rocket! ship; space rocket; pretend! fire; half baked!; cook* up a; cook book;
-     bread oven game; rolling boil; hot! on the trail; burn* off energy`,
+     bread oven game; rolling boil; hot! on the trail; burn* off energy; burn* through the story/book/page/list; plug* in the sink/bath/basin/plughole; bath plug`,
   ),
 ];
 
@@ -69,7 +69,7 @@ const BLADES: readonly WordEntry[] = [
   check(
     'blades',
     'Points go into eyes and mouths, most of all on the move.',
-    `needle; sewing needle; knitting needle; darning needle; pin; safety pin; drawing pin; push pin; thumbtack; tack; hat pin; skewer; kebab stick; cocktail stick; toothpick; nail! and; hammer*; hammer … nail; nail* … wood; screwdriver; awl; staple*; stapler; fish hook; barbed wire; wire cutter; pliers;  shard; splinter; barbecue fork; thorn; stick in … mouth; pencil in … mouth; scissors in … hand; run*/walk*/jump* with … scissors/knife/pencil/stick/fork; broken! glass/plate/cup/shell/china/jar/bottle/bulb/toy; compass point; dart; arrow head; catapult`,
+    `needle; sewing needle; knitting needle; darning needle; pin; safety pin; drawing pin; push pin; thumbtack; tack; hat pin; skewer; kebab stick; cocktail stick; toothpick; nail! and; hammer*; hammer … nail; nail* … wood; screwdriver; awl; staple*; stapler; fish hook; barbed wire; wire cutter; pliers;  shard; splinter; barbecue fork; thorn; stick in … mouth; pencil in … mouth; scissors in … hand; run*/walk*/jump* with … scissors/knife/pencil/stick/fork; broken! glass/plate/cup/shell/china/jar/bottle/bulb/toy; break*/smash*/shatter* … glass/bulb/jar/bottle/window/mirror/plate/vase/lamp/mug; compass point; dart; arrow head; catapult`,
   ),
   ask(
     'blades',
@@ -105,9 +105,14 @@ const OUTSIDE: readonly WordEntry[] = [
     'heights',
     'Falls from furniture, windows and stairs are the commonest reason for a child to be in hospital.',
     `up/on/climb* … ladder; lean* … ladder; stepladder; step ladder; stand* on … chair/stool/table/sofa/box/bed/shelf/worktop/bench/windowsill/tower/bucket; climb* … chair/stool/table/sofa/tree/wall/fence/shelf/shelves/bookcase/wardrobe/cupboard/window/bed/gate/frame/rock/bars/drawers/worktop/roof/railing;
-     jump* off; jump* down; jump* from; leap* from; leap* off; open! window; open* … window; lean* out; out of the window; upstairs! window; drop*/throw*/hang*/reach* … window; sit*/stand*/lean*/kneel*/climb* … windowsill/sill; window! ledge; on the ledge; balcony; roof! terrace; rooftop; on the roof; up a tree; in the tree; tree! house; over the banister; over the bannister; banister; bannister; railing; stair! gate; stairgate; bunk! bed; bunk; top bunk; top shelf; high! shelf; from a height; cliff; scaffold; on your/my/his/her/their shoulders; piggyback; trampoline; swing* … by the arms; swing* on the gate/door/curtain/rope/branch; upside down from; hang* from … tree/bar/branch/door/beam/rope/rail; sit*/walk*/stand* on the wall; balance* on … wall/sofa/arm/beam/back/rail; top of the slide; climbing! frame; monkey bars; zip wire; abseil; tip* back on … chair; wobbly chair; rocking chair on`,
+     jump* off; jump* down; jump* from; leap* from; leap* off; open! window; open* … window; lean* out; out of the window; upstairs! window; drop*/throw*/hang*/reach* … window; sit*/stand*/lean*/kneel*/climb* … windowsill/sill; window! ledge; on the ledge; balcony; roof! terrace; rooftop; on the roof; up a tree; in the tree; tree! house; over the banister; over the bannister; banister; bannister; railing; stair! gate; stairgate; bunk! bed; bunk; top bunk; top shelf; high! shelf; from a height; cliff; scaffold; on your/my/his/her/their shoulders; piggyback; trampoline; swing* … by the arms; swing* on the gate/door/curtain/rope/branch; upside down from; hang* from … tree/bar/branch/door/beam/rope/rail; sit*/walk*/stand* on/along the wall; climb* it; tower … climb*; walk* along the kerb/edge; balance* on … wall/sofa/arm/beam/back/rail; top of the slide; climbing! frame; monkey bars; zip wire; abseil; tip* back on … chair; wobbly chair; rocking chair on`,
   ),
   ask('heights', 'A window is looked through, or opened.', `ladder; lean* … window; up to the window; climb* … tower`),
+  check(
+    'movement',
+    'What rolls, flies or is swung cannot be stopped by a child.',
+    `let* go of the pram/buggy/pushchair; pram/buggy/pushchair … hill; ride*/sit* … trolley; trolley … ramp/hill/down; throw* … stone/rock/brick/stick/knife/fork; swing* … round/around … head; pull* … tablecloth; rug … from under; down the stairs on/in; slide* down the banister/stairs`,
+  ),
   note(
     'climbing',
     'On steps an adult stays one below.',
@@ -139,17 +144,22 @@ const MOUTH: readonly WordEntry[] = [
   check(
     'magnets-cells-beads',
     'Two strong magnets or one button cell that are swallowed burn through the bowel; water beads swell inside.',
-    `magnet; magnetic; fridge magnet; button! cell; button! battery; coin! cell; coin! battery; watch! battery; hearing aid battery; water! bead; expanding! bead; swelling! bead; jelly! ball; neodymium; battery out; take* out the battery; musical card; old watch battery; lick*/taste*/suck*/swallow* … battery/coin/button/bead/marble/magnet`,
+    `magnet; magnetic; fridge magnet; button! cell; button! battery; coin! cell; coin! battery; watch! battery; hearing aid battery; battery flap/cover/compartment/lid/door/hatch; open*/undo*/unscrew*/prise* … battery; water! bead; expanding! bead; swelling! bead; jelly! ball; neodymium; battery out; take* out the battery; musical card; old watch battery; lick*/taste*/suck*/swallow* … battery/coin/button/bead/marble/magnet`,
   ),
   check(
     'cords',
     'A loop round a neck tightens when it catches.',
-    `round/around … neck; necklace; string! of beads; lanyard; noose; lasso; leash; lead! round; blind! cord; curtain! cord; dressing! gown cord; skipping! rope round; tie* … to the chair; tie* … wrist/hands/feet/waist/child; tie* yourself; rope! swing; hang* the rope; tug of war; scarf! round; scarf! around; cape; tied! cloak; medal; harness; dog! lead; reins; cable; phone! charger`,
+    `round/around … neck; necklace; string! of beads; lanyard; noose; lasso; leash; lead! round; blind! cord; curtain! cord; dressing! gown cord; skipping! rope round; tie* … to the chair; tie* … wrist/hands/feet/waist/child; tie* yourself; tie* … tooth; string … tooth; rope! swing; swing* on/from … rope/line/cord/string/curtain/rail/branch/bar; make*/tie*/hang* a swing; hammock; hang* the rope; tug of war; scarf! round; scarf! around; cape; tied! cloak; medal; harness; dog! lead; reins; cable; phone! charger`,
   ),
   check(
     'bags',
     'Film and bags cling to a face; a closed chest or machine has no air.',
-    `plastic! bag; bin! bag; bin! liner; carrier! bag; nappy! bag; sandwich! bag; freezer! bag; polythene; cling! film; clingfilm; shrink! wrap; bubble! wrap; bag! over; over … head; over … face; over … mouth; over … nose; cover* … face; dry cleaning! bag; beanbag filling; polystyrene bead; washing! machine; hide* … fridge/freezer/dryer/chest/trunk/suitcase/oven/machine/cupboard; shut* … in the cupboard/box/chest/suitcase; lock* … in; climb* into the suitcase; inside the fridge; inside the freezer; duvet cover; bury* … sand/legs/other/child/brother/sister`,
+    `plastic! bag; bin! bag; bin! liner; carrier! bag; nappy! bag; sandwich! bag; freezer! bag; polythene; cling! film; clingfilm; shrink! wrap; bubble! wrap; bag! over; over … head; over … face; over … mouth; over … nose; cover* … face; dry cleaning! bag; beanbag filling; polystyrene bead; washing! machine; hide* … fridge/freezer/dryer/chest/trunk/suitcase/oven/machine/cupboard; shut* … in the cupboard/box/chest/suitcase; lock* … in; lock* … cupboard/wardrobe/shed/bathroom/brother/sister/child/yourself; climb* into the suitcase; inside the fridge; inside the freezer; duvet cover; bury* … sand/legs/other/child/brother/sister`,
+  ),
+  check(
+    'honey',
+    'Honey can hold spores that harm babies under one.',
+    `honey … baby/dummy/bottle/teat; baby … honey; dip* … dummy`,
   ),
   note('honey', 'Honey can hold spores that harm babies under one.', `honey; honeycomb`),
   check(
@@ -161,6 +171,11 @@ const MOUTH: readonly WordEntry[] = [
     'small-balls',
     'Balls under about 45 mm block a throat.',
     `marble; bouncy! ball; ping pong ball; table tennis ball; ball! bearing; small! ball; tiny! ball; super ball; golf ball`,
+  ),
+  check(
+    'small-parts',
+    'What is put up a nose or into an ear has to be taken out by a doctor.',
+    `put*/push*/poke*/stick*/stuff* … in/into/up your/his/her/their/the/our nose/ear/ears/nostril; up your nose`,
   ),
   note(
     'small-parts',
@@ -218,6 +233,11 @@ const POISONS: readonly WordEntry[] = [
     'poison',
     'Swallowed or breathed in, these harm a child quickly; call the poisons line or an ambulance.',
     `poison; poisonous; toxic; antifreeze; white! spirit; turpentine; turps; paint! thinner; paint! stripper; varnish; nail! varnish remover; nail! polish remover; acetone; superglue; super! glue; solvent; weed! killer; weedkiller; pesticide; insecticide; fly! spray; ant! powder; slug! pellet; rat! poison; mouse! bait; mothball; fertiliser; plant! food; screen! wash; engine! oil; petrol; paraffin; methylated; lamp! oil; glow! stick; cigarette; vape; e cigarette; tobacco; nicotine; ashtray; alcohol; wine! glass of; vodka; whisky; beer; mouthwash; perfume; aftershave; hair! dye; mercury thermometer; lead! paint; lead! weight; spray! paint; aerosol; carbon monoxide; exhaust; chlorine; fireworks powder; foxglove; deadly nightshade; laburnum; oleander; yew; hemlock; daffodil! bulb; bulb! of a daffodil; lily! pollen; holly! berry; mistletoe! berry; sniff*/smell* … glue/pen/marker/petrol/paint/varnish; bathroom! cabinet; potion from; taste* … plant/leaf/leaves/flower/soil/paint/soap`,
+  ),
+  check(
+    'poison',
+    'What is mixed to be played with is not drunk.',
+    `drink* … mixture/paint/soap/ink/shampoo/dye/slime; drink* the/a potion`,
   ),
   check(
     'medicine',

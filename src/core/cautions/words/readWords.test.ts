@@ -179,3 +179,43 @@ test('a home’s own word is found in the singular and the plural, and not insid
   );
   assert.ok(namesWord('passion fruits', 'passion fruit') && !namesWord('figure', 'fig') && !namesWord('x', ''));
 });
+
+test('a food that can choke holds its allergen all the same', () => {
+  for (const [text, rule, allergen] of [
+    ['Use celery sticks as little boats.', 'choking-food', 'celery'],
+    ['Melt the butter in a pan.', 'heat', 'milk'],
+    ['Lick the spoon with the cake mix.', 'raw-dough', 'egg'],
+  ] as const) {
+    const read = readWords(text, 'do');
+    assert.ok(
+      read.check.some((found) => found.rule === rule),
+      text,
+    );
+    assert.ok(read.allergens.includes(allergen), text);
+  }
+  assert.deepEqual(readWords('A drink of coconut milk.', 'do').allergens, [], 'a name that holds none');
+});
+
+test('what is broken, swung, shut in, drunk or put up a nose is looked at; what only sounds like it is not', () => {
+  const rulesOf = (text: string) => readWords(text, 'do').check.map(({ rule }) => rule);
+  for (const [text, rule] of [
+    ['Smash the old jam jar in a towel.', 'blades'],
+    ['Make a swing from the washing line.', 'cords'],
+    ['Lock the cupboard with your brother inside.', 'bags'],
+    ['Blow the bubbles and drink the mixture.', 'poison'],
+    ['Put the beads in your nose and sneeze.', 'small-parts'],
+    ['Open the battery flap on the torch.', 'magnets-cells-beads'],
+    ['Dip the dummy in honey.', 'honey'],
+    ['Let go of the pram at the top of the hill.', 'movement'],
+    ['Walk along the wall with your eyes shut.', 'heights'],
+    ['Stir the soup while it bubbles.', 'heat'],
+  ] as const)
+    assert.ok(rulesOf(text).includes(rule), text);
+  for (const text of [
+    'Put the plug in the sink.',
+    'We burn through the story in a minute.',
+    'Whisper the word in your ear and point to your nose.',
+    'Swing your arms and throw the sock.',
+  ])
+    assert.deepEqual(rulesOf(text), [], text);
+});

@@ -129,7 +129,7 @@ function compile(entries: readonly WordEntry[]): Map<string, Compiled[]> {
 export function readWords(text: string, kind: TextKind, language = 'en'): ReadText {
   const index = indexOf(language);
   const tokens = tokensOf(text.slice(0, MOST_CHARACTERS));
-  const matches = longestOf(matchesIn(tokens, index.byFirst));
+  const matches = bothRead(matchesIn(tokens, index.byFirst));
   const isStory =
     ['sing', 'read', 'song'].includes(kind) || WORDS_FOLLOW.test(text) || matchesIn(tokens, index.stories).length > 0;
   const isQuoted = quotedWords(text);
@@ -229,6 +229,17 @@ function follow(tokens: readonly Token[], at: number, slots: readonly Slot[]): n
     mayLeave = 0;
   }
   return places;
+}
+
+/**
+ * What is read of all matches: of dangers the longest, and of foods the longest, each for itself. A celery stick can choke, and it
+ * is celery all the same.
+ */
+function bothRead(matches: readonly Match[]): Match[] {
+  const isFood = ({ entry }: Match) => entry.group === 'allergen' || entry.asFood !== undefined;
+  const foods = longestOf(matches.filter((match) => isFood(match) || match.entry.group === 'harmless'));
+  const dangers = longestOf(matches).filter((match) => !isFood(match));
+  return [...foods, ...dangers].sort((one, other) => one.places[0]! - other.places[0]!);
 }
 
 /** Of matches that share a word those with most words, the earliest first; those of just the same words all stay. */
