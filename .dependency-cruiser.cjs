@@ -104,6 +104,11 @@ module.exports = {
     forbid('sequelize-in-db-only', 'src', 'node_modules/(sequelize|umzug|pg)/', ['src/server/db/', TESTS]),
     forbid('models-in-db-only', 'src', 'src/server/db/(models|tables)', ['src/server/db/', TESTS]),
     forbid('repositories-know-no-services', 'src/server/db', 'src/server/(services|http|post)'),
+    forbid(
+      'edges-stand-below-services',
+      'src/server/(http|print|post|audio|backup)',
+      'src/server/(services|front|queue)',
+    ),
     forbid('pages-ask-services', 'src/(pages|components|layouts)', 'src/server/db'),
     forbid('services-know-no-pages', 'src/server', 'src/(pages|islands|components|layouts|cli)/'),
   ],

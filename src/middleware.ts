@@ -11,7 +11,7 @@ import { secureHeaders } from './server/http/headers.ts';
 import { hashToken, newToken } from './server/http/secrets.ts';
 import { SIGN_IN_COOKIE } from './server/http/signInCookie.ts';
 import { answerWith, type GuideStore, type RenderTicket } from './server/front/guideStore.ts';
-import { isEncrypted } from './server/front/place.ts';
+import { isEncrypted } from './server/http/place.ts';
 import { personOf } from './server/services/signIn.ts';
 
 const OPEN_PATHS = ['/sign-in', '/health', '/problem', '/begin', '/forgot', '/robots.txt'];

@@ -104,7 +104,9 @@ function fieldOf(
   const choices = described.meta?.choices ?? choicesOf(schema, described);
   const isMust = !isOptional && mustBeFilled(as, described);
   return {
-    ...{ name, label, as },
+    name,
+    label,
+    as,
     ...(hint && { hint }),
     ...(wide && { wide }),
     ...(choices && (as === 'choice' || as === 'choices') && { choices }),

@@ -168,7 +168,8 @@ export const activityEntry = exactly({
     .of(key())
     .max(8)
     .meta({ label: 'Needs these first', as: 'activities', hint: 'titles of activities, one to a line' }),
-  ...{ access, actions },
+  access,
+  actions,
   /** Absent: any time of the year. */
   seasons: array().of(string().required().oneOf(SEASONS)).max(4).meta({ label: 'Only in', wide: true }),
 })

@@ -10,7 +10,10 @@ const longDays = rememberLast(
   20,
   (locale) =>
     new Intl.DateTimeFormat(`${locale}-u-ca-gregory`, {
-      ...{ weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' },
+      weekday: 'long',
+      day: 'numeric',
+      month: 'long',
+      timeZone: 'UTC',
     }),
 );
 

@@ -19,7 +19,11 @@ const rules = Object.keys(CAUTION_WORDS);
 
 /** Every sentence of screens and of letters to colleagues. The words of makers are not among them: they are fetched where they are needed. */
 export const SCREEN_CATALOGUES: Catalogues = {
-  ...{ screens, letters, findings, questions, problems },
+  screens,
+  letters,
+  findings,
+  questions,
+  problems,
   cautions: Object.fromEntries(
     rules.flatMap((rule) =>
       CAUTION_LEVELS.map((level: CautionLevel) => [`${rule}.${level}`, cautionText('en', rule, level)]),

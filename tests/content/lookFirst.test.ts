@@ -18,7 +18,10 @@ const SIX: Household = { youngestMonths: 72, allergens: [], children: 1, policy:
 
 function questionsAbout(part: Parameters<typeof segmentFor>[0]): PartQuestion[] {
   const made = segmentFor(part, { books: [], songs: [], activities } as unknown as PartSources, {
-    ...{ id: 'part', pace: settings.pace as unknown as ReadingPace, ...authorMakers, numbers: settings.numbers },
+    id: 'part',
+    pace: settings.pace as unknown as ReadingPace,
+    ...authorMakers,
+    numbers: settings.numbers,
   });
   if (!made.ok) return [];
   return openQuestions(made.value, things, { households: [SIX], policy: USUAL_POLICY, safety: NOTHING_DECIDED });

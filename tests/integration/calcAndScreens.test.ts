@@ -41,7 +41,9 @@ function fileFor(whole: Record<Section, Entry[]>, title: string, nickname: strin
     format: 'footstool',
     version: 1,
     things: whole.things,
-    ...{ books: of('books'), songs: of('songs'), activities: of('activities') },
+    books: of('books'),
+    songs: of('songs'),
+    activities: of('activities'),
     homes: whole.homes.filter((home) => home.nickname === nickname),
     sessions: [session],
   };

@@ -36,7 +36,8 @@ async function newInstallation(context: TestContext): Promise<Installation> {
     // A group of its own, so that a kill takes what it started along, as the end of a terminal does.
     start: () => {
       const child = spawn(FOOTSTOOL, ['start'], {
-        ...{ env: environment, detached: true },
+        env: environment,
+        detached: true,
         stdio: ['ignore', 'pipe', 'pipe'],
       });
       started.push(child);

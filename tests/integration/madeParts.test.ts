@@ -81,9 +81,20 @@ test('answers correct a maker’s minutes for that way of running it, once, and 
   assert.equal(again!.made!.paces?.sitting, correction.factor);
   // Settings that an owner keeps afterwards leave it.
   const form = new URLSearchParams({
-    ...{ screens: 'listen', wordsAtOnce: '5', restAfter: '3', wordsKeptBy: 'author' },
-    ...{ closed: '', seatedMinutesPerYear: '3', sendWorkingDays: '2', paper: 'a4', currency: 'pence' },
-    ...{ stage: 'objects', school: 'hands-first', youngerSeconds: '30', youngerMisses: '10', olderSeconds: '9' },
+    screens: 'listen',
+    wordsAtOnce: '5',
+    restAfter: '3',
+    wordsKeptBy: 'author',
+    closed: '',
+    seatedMinutesPerYear: '3',
+    sendWorkingDays: '2',
+    paper: 'a4',
+    currency: 'pence',
+    stage: 'objects',
+    school: 'hands-first',
+    youngerSeconds: '30',
+    youngerMisses: '10',
+    olderSeconds: '9',
   });
   const kept = await keepProgramme(await withSettings(), form);
   assert.equal(kept.makerPaces[correction.key]?.factor, correction.factor);

@@ -28,7 +28,9 @@ test('an answer that comes while the records are away, of a guide that nobody op
     };
     const send = () =>
       fetch(reply, {
-        ...{ method: 'POST', redirect: 'manual', body: new URLSearchParams(fields) },
+        method: 'POST',
+        redirect: 'manual',
+        body: new URLSearchParams(fields),
         headers: { origin: server.address, 'accept-language': 'es' },
       });
     database.stop();

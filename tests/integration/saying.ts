@@ -11,7 +11,13 @@ export function sayingFor(programmes: () => TestProgrammes) {
   /** A session of one part with these lines and needs; gives its id. */
   async function sessionSaying(lines: readonly (readonly [Line['kind'], string])[], change: Partial<Segment> = {}) {
     const id = await startSession(programmes().owner, {
-      ...{ title: `Says ${Math.random()}`, on: '2027-03-18', fromYears: 3, toYears: 6, aim: '', book: '', song: '' },
+      title: `Says ${Math.random()}`,
+      on: '2027-03-18',
+      fromYears: 3,
+      toYears: 6,
+      aim: '',
+      book: '',
+      song: '',
       at: undefined,
     });
     await write(id, lines, change);

@@ -12,8 +12,14 @@ import { helpersFor, startProgrammes, type TestProgrammes } from './programme.ts
 let at: TestProgrammes;
 let term: string;
 const FRAME = {
-  ...{ title: 'Spring', startsOn: '2027-03-01', endsOn: '2027-05-21', weekday: '4', time: '10:00' },
-  ...{ minutes: '20', themes: 'wheels', school: 'sounds-first' },
+  title: 'Spring',
+  startsOn: '2027-03-01',
+  endsOn: '2027-05-21',
+  weekday: '4',
+  time: '10:00',
+  minutes: '20',
+  themes: 'wheels',
+  school: 'sounds-first',
 };
 before(async () => {
   at = await startProgrammes();

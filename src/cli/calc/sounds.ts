@@ -149,8 +149,12 @@ export const calcWordLists = calculation(
   }),
   async (input) => {
     const request = {
-      ...{ order: input.order as string[][], upTo: input.upTo, accent: accentOf(input) },
-      ...{ shape: input.kind ?? 'any', isPicturable: input.picturable === true, most: input.list ?? 50 },
+      order: input.order as string[][],
+      upTo: input.upTo,
+      accent: accentOf(input),
+      shape: input.kind ?? 'any',
+      isPicturable: input.picturable === true,
+      most: input.list ?? 50,
     };
     return readableWords(request, await pronunciationsFor([], accentOf(input)));
   },

@@ -36,12 +36,22 @@ test('segment answers as the contract says, for rare words from the whole dictio
   assert.deepEqual(await ask('segment', { words: ['fish', 'Duck'], accent: 'us', order, upTo: 2 }), {
     words: [
       {
-        ...{ word: 'fish', graphemes: ['f', 'i', 'sh'], sounds: ['F', 'IH', 'SH'], marks: ['dot', 'dot', 'bar'] },
-        ...{ decodable: true, unknown: [], source: 'dictionary' },
+        word: 'fish',
+        graphemes: ['f', 'i', 'sh'],
+        sounds: ['F', 'IH', 'SH'],
+        marks: ['dot', 'dot', 'bar'],
+        decodable: true,
+        unknown: [],
+        source: 'dictionary',
       },
       {
-        ...{ word: 'Duck', graphemes: ['d', 'u', 'ck'], sounds: ['D', 'AH', 'K'], marks: ['dot', 'dot', 'bar'] },
-        ...{ decodable: false, unknown: ['u', 'ck'], source: 'dictionary' },
+        word: 'Duck',
+        graphemes: ['d', 'u', 'ck'],
+        sounds: ['D', 'AH', 'K'],
+        marks: ['dot', 'dot', 'bar'],
+        decodable: false,
+        unknown: ['u', 'ck'],
+        source: 'dictionary',
       },
     ],
   });
@@ -71,8 +81,12 @@ test('what is no word, sound, tune or order is refused where it stands', async (
 test('sheets are made for each kind, and a list that cannot be one is refused', async () => {
   const words = ['the', 'and', 'see'];
   for (const [kind, part] of Object.entries({
-    ...{ 'missing-word': 'boxes', 'word-search': 'grid', 'word-hunt': 'rows' },
-    ...{ 'three-in-a-row': 'boards', 'dice-lines': 'lines', path: 'places' },
+    'missing-word': 'boxes',
+    'word-search': 'grid',
+    'word-hunt': 'rows',
+    'three-in-a-row': 'boards',
+    'dice-lines': 'lines',
+    path: 'places',
   })) {
     const once = await ask('sheet', { kind, words, seed: 7 });
     assert.ok(Array.isArray(once[part]), kind);

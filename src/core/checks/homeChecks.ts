@@ -38,7 +38,8 @@ const leftOut: Check = ({ segment, fits, things, policy }) => {
   ];
   const nicknames = without.map(({ fit }) => fit.home.nickname);
   const values = {
-    ...{ count: nicknames.length, homes: namedHomes(nicknames) },
+    count: nicknames.length,
+    homes: namedHomes(nicknames),
     reasons: listOf(reasons, 'sentences'),
   };
   return [{ id: `left-out:${segment.id}`, weight: 'warning', values }];
@@ -61,7 +62,8 @@ const homesLack: Check = ({ segment, fits, things }) => {
     weight: 'warning',
     line: firstMention(segment, needs[0]!),
     values: {
-      ...{ count: nicknames.length, homes: namedHomes(nicknames) },
+      count: nicknames.length,
+      homes: namedHomes(nicknames),
       things: namesOfMany(
         needs.map(({ item }) => item),
         things,
@@ -94,7 +96,9 @@ const caution: Check = ({ segment, fits, things, policy }) => {
       weight: 'warning',
       line: need && firstMention(segment, need),
       values: {
-        ...{ things: namesOfMany(because, things), count: households.length, caution: stopMessage(rule, policy) },
+        things: namesOfMany(because, things),
+        count: households.length,
+        caution: stopMessage(rule, policy),
         ...(swap && { instead: own(namesOf(swap.item, things).many) }),
       },
       remedy: need && swap ? { do: 'use-swap', segment: segment.id, need: need.id, item: swap.item } : undefined,

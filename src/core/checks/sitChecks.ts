@@ -15,8 +15,10 @@ const seatedTooLong: Check = ({ segment, session, composed }) => {
   const allowed = Math.floor(flag.allowed);
   const values = {
     parts: flag.from === flag.to ? 1 : 2,
-    ...{ from: titleOf(flag.from), to: titleOf(flag.to) },
-    ...{ minutes: Math.max(Math.round(flag.minutes), allowed + 1), allowed },
+    from: titleOf(flag.from),
+    to: titleOf(flag.to),
+    minutes: Math.max(Math.round(flag.minutes), allowed + 1),
+    allowed,
     moves: move ? 1 : 0,
     ...(move && { moved: titleOf(move.segment) }),
   };

@@ -6,7 +6,11 @@ import { fairStart, shorterGame, simulate } from './simulate.ts';
 
 const SURE = { seconds: 10, misses: 0 };
 const rules = (own: Partial<GameRules>): GameRules => ({
-  ...{ game: 'race', players: [SURE], size: 20, faces: 6, isHard: false },
+  game: 'race',
+  players: [SURE],
+  size: 20,
+  faces: 6,
+  isHard: false,
   ...own,
 });
 const within = (found: number, exact: number, share = 0.02) =>

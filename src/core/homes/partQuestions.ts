@@ -173,7 +173,10 @@ function questionsAbout(segment: Segment, things: ThingsByKey, borne: ReadonlySe
     const allergens = [...new Set(words.flatMap(({ allergen }) => allergen ?? []))];
     const kind = group === 'unread' ? 'unread' : words.some((word) => word.group === 'check') ? 'check' : 'ask';
     return {
-      ...{ segment: segment.id, kind, rule, subject: allergens.join(BETWEEN) },
+      segment: segment.id,
+      kind,
+      rule,
+      subject: allergens.join(BETWEEN),
       words: [...new Set(words.map(({ word }) => word))],
       text: [...new Set(words.map(({ text }) => text.text))].join('\n'),
       line: words.find(({ text }) => text.line)?.text.line,

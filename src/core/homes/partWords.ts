@@ -38,7 +38,10 @@ function wordsOf(text: PartText): PartWord[] {
   if (text.isAnswer) return [];
   const { check, notes, asks, holding } = readWords(text.text, text.kind);
   const named = (group: PartWord['group'], rule: string, { word, allergen }: FoundWord): PartWord => ({
-    ...{ group, rule, word, text },
+    group,
+    rule,
+    word,
+    text,
     ...(allergen !== undefined && { allergen }),
   });
   // Only said, a word that means two things anyway is no more than a word.

@@ -88,7 +88,12 @@ export function fitHome(
     const { said, words: stoppedWords } = safeties[index]!;
     const ofPart = segment.needs.map((need, at) => servedNeed(need, prepared[index]!.part.needs[at]!, needs[at]!));
     return {
-      ...{ segment, isLeftOut: isLeftOut[index]!, stopped: stopped[index]!, stoppedWords, said, sets },
+      segment,
+      isLeftOut: isLeftOut[index]!,
+      stopped: stopped[index]!,
+      stoppedWords,
+      said,
+      sets,
       served: ofPart.map((one) =>
         one.source === 'home' && isAssumed.has(one.item!) ? { ...one, isAssumed: true } : one,
       ),

@@ -143,7 +143,9 @@ test('a part with an earlier edition of the words is written anew: what the auth
       own,
     ],
     made: {
-      ...{ maker: 'number-pots', values, settings: USUAL_SETTINGS },
+      maker: 'number-pots',
+      values,
+      settings: USUAL_SETTINGS,
       changes: { lines: [{ level: 'right', rewritten: {}, removed: ['made-notice-1'], added: [] }] },
     },
   };

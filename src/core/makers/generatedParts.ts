@@ -61,10 +61,17 @@ function partsOf(
     needs: materials
       .filter(({ qty }) => qty > 0)
       .map(({ item, qty, use, swaps, eaten }): Need => ({
-        ...{ id: `${MADE}${item}`, item, qty, per: 'home', use, swaps },
+        id: `${MADE}${item}`,
+        item,
+        qty,
+        per: 'home',
+        use,
+        swaps,
         ...(eaten && { eaten }),
       })),
-    ...{ actions, minutes, posture },
+    actions,
+    minutes,
+    posture,
     ...(minutes.wait && wait && { waitAfter: `${MADE}${wait.after}` }),
     where: speech.say(`makers/where.${variant.replaceAll(' ', '-')}`),
   };

@@ -134,7 +134,9 @@ function wholeRun(
   const isMoving = variant === 'moving-about';
   return {
     ...worked,
-    ...{ lines, materials, variant },
+    lines,
+    materials,
+    variant,
     actions: isMoving && !worked.actions.includes('movement') ? [...worked.actions, 'movement'] : worked.actions,
     pictureWords: say('picture', values),
     minutes: runMinutes({

@@ -97,7 +97,10 @@ function withGenerated(segment: Segment, generated: GeneratedParts): Segment {
   const { lines, needs, actions, minutes, posture, where, waitAfter } = generated;
   return {
     ...segment,
-    ...{ minutes, posture, where, waitAfter },
+    minutes,
+    posture,
+    where,
+    waitAfter,
     lines: lines.right,
     needs,
     actions,

@@ -59,7 +59,8 @@ function allParts(findMaker: FindMaker, sound: string, before: readonly string[]
     { role: 'home', maker: soundPage, values: { sound, variant: 'during-the-day' } },
     sound.length === 1
       ? {
-          ...{ role: 'world', maker: findMaker('letter-hunt')! },
+          role: 'world',
+          maker: findMaker('letter-hunt')!,
           values: { only: otherLetters(sound, before), variant: 'during-the-day' },
         }
       : {

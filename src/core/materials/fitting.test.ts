@@ -105,7 +105,9 @@ test('what serves a session is what trying everything finds, the earlier option 
   for (let round = 0; round < 2500; round++) {
     const stock = ITEMS.map((item) => ({ item, qty: below(6) }));
     const parts = Array.from({ length: 1 + below(2) }, (_, part): PartToServe => ({
-      ...{ id: `part-${part}`, values: { n: 1 + below(3), m: 2 }, children: 1 + below(2) },
+      id: `part-${part}`,
+      values: { n: 1 + below(3), m: 2 },
+      children: 1 + below(2),
       needs: Array.from({ length: 1 + below(part === 0 ? 3 : 2) }, (__, need) =>
         inOrder(randomNeed(`part-${part}/need-${need}`, below)),
       ),
@@ -132,11 +134,18 @@ function hardPart(
 ): PartToServe {
   const between = (least: number, most: number) => least + Math.floor(chance() * (most - least + 1));
   return {
-    ...{ id: 'part', values: {}, children: 1 },
+    id: 'part',
+    values: {},
+    children: 1,
     needs: Array.from({ length: needs }, (_, need) => ({
-      ...{ id: `part/need-${need}`, use: 'used-up' as const, qty: between(7, 20), per: 'home' as const },
+      id: `part/need-${need}`,
+      use: 'used-up' as const,
+      qty: between(7, 20),
+      per: 'home' as const,
       options: Array.from({ length: options }, (__, place) => ({
-        ...{ item: `thing-${options === things ? place : between(0, things - 1)}`, place, sets: {} },
+        item: `thing-${options === things ? place : between(0, things - 1)}`,
+        place,
+        sets: {},
         fit: place === 0 ? 1 : between(1, 100) / 100,
       })).filter(({ item }, at, all) => all.findIndex((other) => other.item === item) === at),
     })),
@@ -188,7 +197,10 @@ test('a search that could go on for hours ends after its steps and says so, with
 
 test('more settings of dials than can be compared are answered with the best of the likeliest, and it says so', () => {
   const need = (id: string, dial: string) => ({
-    ...{ id: `part/${id}`, use: 'lasting' as const, qty: dial, per: 'home' as const },
+    id: `part/${id}`,
+    use: 'lasting' as const,
+    qty: dial,
+    per: 'home' as const,
     options: [
       { item: `lid-${id}`, place: 0, fit: 1, sets: {} },
       ...[1, 2, 3].map((n) => ({ item: `tray-${id}-${n}`, place: n, fit: 0.9, sets: { [dial]: n } })),
@@ -196,7 +208,9 @@ test('more settings of dials than can be compared are answered with the best of 
   });
   const dials = ['a', 'b', 'c', 'd', 'e', 'f'];
   const part: PartToServe = {
-    ...{ id: 'part', values: Object.fromEntries(dials.map((dial) => [dial, 4])), children: 1 },
+    id: 'part',
+    values: Object.fromEntries(dials.map((dial) => [dial, 4])),
+    children: 1,
     needs: dials.flatMap((dial) => [need(`${dial}1`, dial), need(`${dial}2`, dial)]),
   };
   const all = part.needs.map(({ options }) => ({ item: options[0]!.item, qty: 4 }));
@@ -214,7 +228,9 @@ test('a home where whatever is permitted would set one dial in two ways gets wha
   const need = (id: string, options: readonly ServingOption[]) =>
     ({ id, use: 'lasting', qty: 'n', per: 'home', options }) as const;
   const part: PartToServe = {
-    ...{ id: 'part', values: { n: 3 }, children: 1 },
+    id: 'part',
+    values: { n: 3 },
+    children: 1,
     needs: [need('part/a', [setting('tray', 5)]), need('part/b', [setting('box', 6)])],
   };
   const prepared = [preparePart(part)];

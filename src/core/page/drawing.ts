@@ -133,11 +133,15 @@ export function quarterTurned(drawing: Drawing, quarters: 1 | 2 | 3): Drawing {
   const { width, height } = drawing;
   const place = (x: number, y: number): readonly [number, number] => [height - y, x];
   const box = (shape: { x: number; y: number; w: number; h: number }) => ({
-    ...{ x: height - shape.y - shape.h, y: shape.x, w: shape.h, h: shape.w },
+    x: height - shape.y - shape.h,
+    y: shape.x,
+    w: shape.h,
+    h: shape.w,
   });
   const more = (turn: QuarterTurn = 0) => ((turn + 90) % 360) as QuarterTurn;
   const once: Drawing = {
-    ...{ width: height, height: width },
+    width: height,
+    height: width,
     shapes: drawing.shapes.map((shape): Shape => {
       switch (shape.kind) {
         case 'rect':

@@ -25,8 +25,14 @@ export function fittingEdge(x: number, height: number, cut: number): Shape[] {
     number,
   ][];
   return points.slice(1).map((point, index): Shape => ({
-    ...{ kind: 'line', x1: points[index]![0], y1: points[index]![1], x2: point[0], y2: point[1] },
-    ...{ stroke: 'ink', width: 0.4, isDashed: true },
+    kind: 'line',
+    x1: points[index]![0],
+    y1: points[index]![1],
+    x2: point[0],
+    y2: point[1],
+    stroke: 'ink',
+    width: 0.4,
+    isDashed: true,
   }));
 }
 

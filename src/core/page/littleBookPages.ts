@@ -60,8 +60,13 @@ function readingPage({ newWord, sentences }: BookPage, number: number): Drawing 
     shapes: [
       ...moved(body.shapes, EDGE, EDGE + (newWord === null ? 12 : 0)),
       {
-        ...{ kind: 'text', x: FIELD.width / 2, y: FIELD.height - 4, size: 3.5, text: String(number) },
-        ...{ align: 'middle', fill: 'soft' },
+        kind: 'text',
+        x: FIELD.width / 2,
+        y: FIELD.height - 4,
+        size: 3.5,
+        text: String(number),
+        align: 'middle',
+        fill: 'soft',
       },
     ],
   };
@@ -98,14 +103,21 @@ export function foldedSheet(pages: readonly Drawing[]): Drawing {
     return moved(drawn.shapes, column * width, isUpper ? 0 : height);
   };
   const folds = [1, 2, 3].map((column): Shape => ({
-    ...{ kind: 'line', x1: column * width, x2: column * width, y1: 0, y2: height * 2, stroke: 'line', width: 0.2 },
+    kind: 'line',
+    x1: column * width,
+    x2: column * width,
+    y1: 0,
+    y2: height * 2,
+    stroke: 'line',
+    width: 0.2,
   }));
   const across: Shape[] = [
     { kind: 'line', x1: 0, x2: width * 4, y1: height, y2: height, stroke: 'line', width: 0.2 },
     { kind: 'line', x1: width, x2: width * 3, y1: height, y2: height, stroke: 'ink', width: 0.5, isDashed: true },
   ];
   const sheet: Drawing = {
-    ...{ width: width * 4, height: height * 2 },
+    width: width * 4,
+    height: height * 2,
     shapes: [
       { kind: 'rect', x: 0, y: 0, w: width * 4, h: height * 2, stroke: 'line', width: 0.2 },
       ...folds,

@@ -3,7 +3,13 @@ import type { Drawing, Ink, Shape } from './drawing.ts';
 
 /** Colours that are drawn as they are called. */
 const NAMED_INKS: Readonly<Record<string, Ink>> = {
-  ...{ red: 'red', blue: 'blue', yellow: 'yellow', green: 'green', grey: 'grey', white: 'white', black: 'ink' },
+  red: 'red',
+  blue: 'blue',
+  yellow: 'yellow',
+  green: 'green',
+  grey: 'grey',
+  white: 'white',
+  black: 'ink',
 };
 
 /** The ink of a colour that is named; undefined for any other word. */
@@ -32,8 +38,13 @@ export function emptyTable(heads: readonly string[], rows: number, width: number
   const column = width / heads.length;
   const height = 14;
   const field = (x: number, y: number): Shape => ({
-    ...{ kind: 'rect', x, y, w: column, h: height },
-    ...{ stroke: 'ink', width: 0.3 },
+    kind: 'rect',
+    x,
+    y,
+    w: column,
+    h: height,
+    stroke: 'ink',
+    width: 0.3,
   });
   return {
     width,

@@ -64,8 +64,14 @@ export function tracedStrokes(
 
 function startNumber(number: number, [x, y]: Point, r: number): Shape {
   return {
-    ...{ kind: 'text', x, y: y + r * 0.5, size: r * 1.4, text: String(number), align: 'middle' },
-    ...{ fill: 'white', isBold: true },
+    kind: 'text',
+    x,
+    y: y + r * 0.5,
+    size: r * 1.4,
+    text: String(number),
+    align: 'middle',
+    fill: 'white',
+    isBold: true,
   };
 }
 

@@ -58,13 +58,9 @@ export function songLine(line: PlacedLine): Drawing {
       const before = syllables.find((other) => other !== syllable && other.notes[0] === first);
       const at = from[first]! + (syllable.isSplit && before ? textWidth(`${written(before)} `, WORDS) : 0);
       const text = written(syllable);
-      const under: Shape = {
-        ...{ kind: 'line', x1: at, x2: at + textWidth(syllable.text, WORDS), y1: wordsAt + 1.2, y2: wordsAt + 1.2 },
-        ...{ stroke: 'red', width: 0.7 },
-      };
       return [
         { kind: 'text', x: at, y: wordsAt, size: WORDS, text } as const,
-        ...(syllable.isClash ? [under] : []),
+        ...(syllable.isClash ? [clashLine(at, at + textWidth(syllable.text, WORDS), wordsAt + 1.2)] : []),
         ...(syllable.notes.length > 1
           ? [holdLine(at + textWidth(text, WORDS) + 1, from[syllable.notes.at(-1)!]! + 3, wordsAt)]
           : []),
@@ -79,8 +75,25 @@ export function songLine(line: PlacedLine): Drawing {
 
 const written = ({ text, goesOn }: { text: string; goesOn: boolean }) => (goesOn && text !== '–' ? `${text}-` : text);
 
+/** Below a stress that falls on a weak beat. */
+const clashLine = (x1: number, x2: number, y: number): Shape => ({
+  kind: 'line',
+  x1,
+  x2,
+  y1: y,
+  y2: y,
+  stroke: 'red',
+  width: 0.7,
+});
+
 const holdLine = (x1: number, x2: number, y: number): Shape => ({
-  ...{ kind: 'line', x1, x2, y1: y, y2: y, stroke: 'soft', width: 0.3 },
+  kind: 'line',
+  x1,
+  x2,
+  y1: y,
+  y2: y,
+  stroke: 'soft',
+  width: 0.3,
 });
 
 /** A note as it is written: hollow from two beats on, a stem below four, a flag below one, a dot where it is held by half. */

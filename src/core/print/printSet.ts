@@ -184,7 +184,9 @@ function byHandPages(title: string, made: MakerOutput, settings: SheetSettings):
   const { cards, backs, sheets } = made.printable;
   const [first] = cards;
   const size = first && {
-    ...{ cards: cards.length, width: Math.round(first.width), height: Math.round(first.height) },
+    cards: cards.length,
+    width: Math.round(first.width),
+    height: Math.round(first.height),
     folded: first.width > 60 ? 'eight' : 'sixteen',
   };
   const rows: Drawing[] = [

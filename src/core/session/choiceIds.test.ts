@@ -46,8 +46,11 @@ const partOf = (id: string) => {
   const maker = authorMakers.findMaker(id)!;
   const paces = { 'five-minutes': 1.2 };
   const made = segmentFromMaker(maker, {
-    ...{ values: firstValues(maker), settings: USUAL_SETTINGS, paces },
-    ...{ id, speech: authorSpeech },
+    values: firstValues(maker),
+    settings: USUAL_SETTINGS,
+    paces,
+    id,
+    speech: authorSpeech,
   });
   assert.ok(made.ok, id);
   return made.value;
@@ -92,7 +95,9 @@ test('a part of any maker that was stored with words is, once read, the part tha
 
 test('what is typed, and what no maker wrote, stays as it is', () => {
   assert.deepEqual(withChoiceIds('word-sheet', { words: 'missing word', kind: 'missing word', count: 3 }), {
-    ...{ words: 'missing word', kind: 'missing-word', count: 3 },
+    words: 'missing word',
+    kind: 'missing-word',
+    count: 3,
   });
   const { made: _made, ...own } = partOf('frame');
   const written = { ...own, dials: [{ name: 'x', label: 'x', choices: ['two tens', 'ten'], value: 'two tens' }] };

@@ -62,12 +62,18 @@ export function placeWords(
       const parts = sung.flatMap(({ word, stress }) => {
         const split = syllableTexts(word, stress.length, known, accent);
         return split.map((part, index) => ({
-          ...{ text: part, goesOn: index < split.length - 1 },
+          text: part,
+          goesOn: index < split.length - 1,
           isMain: stress[index] === 1 && stress.length > 1,
         }));
       });
       return {
-        ...{ kind: 'sung', text, notes, beats: beats[at]!, fit, syllables: placed(parts, beats[at]!, notes) },
+        kind: 'sung',
+        text,
+        notes,
+        beats: beats[at]!,
+        fit,
+        syllables: placed(parts, beats[at]!, notes),
         words: sung.map(({ word, stress, guessed }) => ({ word, count: stress.length, isGuessed: guessed })),
       };
     });

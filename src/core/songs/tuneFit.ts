@@ -67,7 +67,10 @@ export function fitLine(words: readonly SungWord[], beats: string): FittedLine {
   const stress = syllables.map(({ isMain }, note) => (isMain && beats[note] === 'w' ? 'clash' : 'ok'));
   const gap = syllables.length - beats.length;
   return {
-    ...{ syllables: syllables.length, notes: beats.length, gap, stress },
+    syllables: syllables.length,
+    notes: beats.length,
+    gap,
+    stress,
     verdict: stress.includes('clash') ? 'reword' : verdictOf(gap),
     guessed: [...new Set(words.filter(({ guessed }) => guessed).map(({ word }) => word))],
   };

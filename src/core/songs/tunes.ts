@@ -18,7 +18,9 @@ export interface Tune {
 /** Tunes that belong to everybody: handed on for a hundred years and more. Their words here are ours. */
 export const TUNES: readonly Tune[] = [
   {
-    ...{ key: 'frere-jacques', name: 'Frère Jacques', barBeats: 4 },
+    key: 'frere-jacques',
+    name: 'Frère Jacques',
+    barBeats: 4,
     lines: [
       'C4:1 D4:1 E4:1 C4:1 C4:1 D4:1 E4:1 C4:1',
       'E4:1 F4:1 G4:2 E4:1 F4:1 G4:2',
@@ -33,7 +35,9 @@ export const TUNES: readonly Tune[] = [
     ],
   },
   {
-    ...{ key: 'twinkle', name: 'Twinkle, twinkle', barBeats: 4 },
+    key: 'twinkle',
+    name: 'Twinkle, twinkle',
+    barBeats: 4,
     lines: [
       'C4:1 C4:1 G4:1 G4:1 A4:1 A4:1 G4:2',
       'F4:1 F4:1 E4:1 E4:1 D4:1 D4:1 C4:2',
@@ -52,7 +56,10 @@ export const TUNES: readonly Tune[] = [
     ],
   },
   {
-    ...{ key: 'a-hunting', name: 'A-hunting we will go', barBeats: 3, upbeat: 0.5 },
+    key: 'a-hunting',
+    name: 'A-hunting we will go',
+    barBeats: 3,
+    upbeat: 0.5,
     lines: [
       'D4:0.5 G4:1 G4:0.5 G4:1 A4:0.5 B4:2.5',
       'A4:0.5 B4:1 C5:0.5 B4:1 G4:0.5 A4:2.5',
@@ -67,7 +74,9 @@ export const TUNES: readonly Tune[] = [
     ],
   },
   {
-    ...{ key: 'mulberry-bush', name: 'The mulberry bush', barBeats: 3 },
+    key: 'mulberry-bush',
+    name: 'The mulberry bush',
+    barBeats: 3,
     lines: [
       'G4:1 G4:0.5 G4:1 B4:0.5 D5:1 B4:0.5 G4:1.5',
       'A4:1 A4:0.5 A4:1.5 F#4:1 E4:0.5 D4:1.5',
@@ -77,7 +86,9 @@ export const TUNES: readonly Tune[] = [
     verse: ['Hang the stockings in a row', 'In a row, in a row', 'Hang the stockings in a row', 'On a windy Monday'],
   },
   {
-    ...{ key: 'au-clair', name: 'Au clair de la lune', barBeats: 4 },
+    key: 'au-clair',
+    name: 'Au clair de la lune',
+    barBeats: 4,
     lines: [
       'C4:1 C4:1 C4:1 D4:1 E4:2 D4:2',
       'C4:1 E4:1 D4:1 D4:1 C4:4',
@@ -87,7 +98,9 @@ export const TUNES: readonly Tune[] = [
     verse: ['Softly in the evening', 'What is that I hear', 'Is it something creaking', 'Is it far or near'],
   },
   {
-    ...{ key: 'row-the-boat', name: 'Row your boat', barBeats: 3 },
+    key: 'row-the-boat',
+    name: 'Row your boat',
+    barBeats: 3,
     lines: [
       'C4:1.5 C4:1.5 C4:1 D4:0.5 E4:1.5',
       'E4:1 D4:0.5 E4:1 F4:0.5 G4:3',
@@ -102,7 +115,9 @@ export const TUNES: readonly Tune[] = [
     ],
   },
   {
-    ...{ key: 'london-bridge', name: 'London Bridge', barBeats: 4 },
+    key: 'london-bridge',
+    name: 'London Bridge',
+    barBeats: 4,
     lines: [
       'G4:1.5 A4:0.5 G4:1 F4:1 E4:1 F4:1 G4:2',
       'D4:1 E4:1 F4:2 E4:1 F4:1 G4:2',
@@ -117,7 +132,9 @@ export const TUNES: readonly Tune[] = [
     ],
   },
   {
-    ...{ key: 'merrily-we-roll', name: 'Merrily we roll along', barBeats: 4 },
+    key: 'merrily-we-roll',
+    name: 'Merrily we roll along',
+    barBeats: 4,
     lines: [
       'E4:1.5 D4:0.5 C4:1 D4:1 E4:1 E4:1 E4:2',
       'D4:1 D4:1 D4:2 E4:1 G4:1 G4:2',
@@ -127,7 +144,9 @@ export const TUNES: readonly Tune[] = [
     verse: ['Little cloud inside a jar', 'In a jar, in a jar', 'Little cloud inside a jar', 'Rain on me at last'],
   },
   {
-    ...{ key: 'this-old-man', name: 'This old man', barBeats: 4 },
+    key: 'this-old-man',
+    name: 'This old man',
+    barBeats: 4,
     lines: [
       'G4:1 E4:1 G4:2 G4:1 E4:1 G4:2',
       'A4:1 G4:1 F4:1 E4:1 D4:1 E4:1 F4:2',
@@ -142,7 +161,9 @@ export const TUNES: readonly Tune[] = [
     ],
   },
   {
-    ...{ key: 'hot-cross-buns', name: 'Hot cross buns', barBeats: 4 },
+    key: 'hot-cross-buns',
+    name: 'Hot cross buns',
+    barBeats: 4,
     lines: [
       'E4:1 D4:1 C4:2',
       'E4:1 D4:1 C4:2',
@@ -152,7 +173,9 @@ export const TUNES: readonly Tune[] = [
     verse: ['Socks and vests', 'Socks and vests', 'Bubble, bubble, in the bucket', 'Socks and vests'],
   },
   {
-    ...{ key: 'pop-goes', name: 'Pop goes the weasel', barBeats: 3 },
+    key: 'pop-goes',
+    name: 'Pop goes the weasel',
+    barBeats: 3,
     lines: [
       'C4:1 C4:0.5 D4:1 D4:0.5 E4:0.5 G4:0.5 E4:0.5 C4:1.5',
       'C4:1 C4:0.5 D4:1 D4:0.5 E4:1.5 C4:1.5',
@@ -167,7 +190,9 @@ export const TUNES: readonly Tune[] = [
     ],
   },
   {
-    ...{ key: 'sur-le-pont', name: 'Sur le pont d’Avignon', barBeats: 4 },
+    key: 'sur-le-pont',
+    name: 'Sur le pont d’Avignon',
+    barBeats: 4,
     lines: [
       'C4:1 C4:1 C4:2 D4:1 D4:1 D4:2',
       'E4:1 F4:1 G4:1 C4:1 B3:1 C4:1 D4:1 G3:1',
@@ -182,7 +207,9 @@ export const TUNES: readonly Tune[] = [
     ],
   },
   {
-    ...{ key: 'lightly-row', name: 'Lightly row', barBeats: 4 },
+    key: 'lightly-row',
+    name: 'Lightly row',
+    barBeats: 4,
     lines: [
       'G4:1 E4:1 E4:2 F4:1 D4:1 D4:2',
       'C4:1 D4:1 E4:1 F4:1 G4:1 G4:1 G4:2',
@@ -197,7 +224,9 @@ export const TUNES: readonly Tune[] = [
     ],
   },
   {
-    ...{ key: 'aunt-rhody', name: 'Go tell Aunt Rhody', barBeats: 2 },
+    key: 'aunt-rhody',
+    name: 'Go tell Aunt Rhody',
+    barBeats: 2,
     lines: [
       'E4:1 E4:0.5 D4:0.5 C4:1 C4:1',
       'D4:1 D4:1 F4:0.5 E4:0.5 D4:0.5 C4:0.5',
@@ -207,7 +236,9 @@ export const TUNES: readonly Tune[] = [
     verse: ['Sleep, little hedgehog', 'Owls go over the hill', 'Hush, little hedgehog', 'Day is over now'],
   },
   {
-    ...{ key: 'yankee-doodle', name: 'Yankee Doodle', barBeats: 4 },
+    key: 'yankee-doodle',
+    name: 'Yankee Doodle',
+    barBeats: 4,
     lines: [
       'C4:1 C4:1 D4:1 E4:1 C4:1 E4:1 D4:2',
       'C4:1 C4:1 D4:1 E4:1 C4:2 B3:2',
@@ -222,7 +253,10 @@ export const TUNES: readonly Tune[] = [
     ],
   },
   {
-    ...{ key: 'farmer-in-the-dell', name: 'The farmer in the dell', barBeats: 3, upbeat: 0.5 },
+    key: 'farmer-in-the-dell',
+    name: 'The farmer in the dell',
+    barBeats: 3,
+    upbeat: 0.5,
     lines: [
       'C4:0.5 F4:1 F4:0.5 F4:1 F4:0.5 F4:2.5',
       'G4:0.5 A4:1 A4:0.5 A4:1 A4:0.5 A4:2.5',

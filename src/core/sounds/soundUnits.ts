@@ -70,7 +70,10 @@ export const SOUND_UNITS: readonly SoundUnit[] = TABLE.trim()
   .map((row) => {
     const [grapheme, spoken, length, lips, tongue, voice, word, also] = row.trim().split(/\s+/) as string[];
     return {
-      ...{ grapheme: grapheme!, spoken: spoken!, word: word!, length: length as Length },
+      grapheme: grapheme!,
+      spoken: spoken!,
+      word: word!,
+      length: length as Length,
       ...({ lips, tongue, voice } as MouthFeel),
       place: ENDS_ONLY.has(grapheme!) ? 'end' : 'start',
       also: also === '-' ? undefined : also,

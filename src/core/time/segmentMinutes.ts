@@ -24,7 +24,10 @@ export function evaluateMinutes(
 ): TimesOfSegment {
   const values = activity.values ?? dialValues(activity.dials);
   const minutes: Record<'setup' | 'together' | 'alone' | 'tidy', Triple> & { wait?: Triple } = {
-    ...{ setup: NO_MINUTES, together: NO_MINUTES, alone: NO_MINUTES, tidy: NO_MINUTES },
+    setup: NO_MINUTES,
+    together: NO_MINUTES,
+    alone: NO_MINUTES,
+    tidy: NO_MINUTES,
   };
   let minutesProblem: TimesOfSegment['minutesProblem'];
   for (const part of ['setup', 'together', 'alone', 'tidy', 'wait'] as const) {

@@ -3,8 +3,32 @@
  * ciphers since the nineteenth century, rounded.
  */
 const PER_THOUSAND: Readonly<Record<string, number>> = {
-  ...{ a: 82, b: 15, c: 28, d: 43, e: 127, f: 22, g: 20, h: 61, i: 70, j: 1.5, k: 8, l: 40, m: 24 },
-  ...{ n: 67, o: 75, p: 19, q: 1, r: 60, s: 63, t: 91, u: 28, v: 10, w: 24, x: 1.5, y: 20, z: 0.7 },
+  a: 82,
+  b: 15,
+  c: 28,
+  d: 43,
+  e: 127,
+  f: 22,
+  g: 20,
+  h: 61,
+  i: 70,
+  j: 1.5,
+  k: 8,
+  l: 40,
+  m: 24,
+  n: 67,
+  o: 75,
+  p: 19,
+  q: 1,
+  r: 60,
+  s: 63,
+  t: 91,
+  u: 28,
+  v: 10,
+  w: 24,
+  x: 1.5,
+  y: 20,
+  z: 0.7,
 };
 /** Letters on a page that are large enough to cut out: headings and prices of a leaflet. Capitals begin or fill headings only. */
 const LARGE_ON_PAGE = { small: 220, capitals: 120 } as const;

@@ -63,7 +63,13 @@ export function segmentWord(
   const unknown = lackingGraphemes({ graphemes, sounds }, taught);
   const tricky = trickyPiece(divided)?.grapheme;
   return {
-    ...{ word, graphemes, sounds, marks: graphemes.map(markOf), decodable: unknown.length === 0, unknown, source },
+    word,
+    graphemes,
+    sounds,
+    marks: graphemes.map(markOf),
+    decodable: unknown.length === 0,
+    unknown,
+    source,
     ...(tricky !== undefined && { tricky }),
   };
 }

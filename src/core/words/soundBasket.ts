@@ -49,6 +49,8 @@ export function soundBasket(
     nearMisses: no.filter(
       (word) => misleading.has(word) || near.has(firstSound(wordPieces(word, known, accent)) ?? ''),
     ),
-    ...{ no, traps, unsure },
+    no,
+    traps,
+    unsure,
   };
 }

@@ -33,7 +33,9 @@ export function findStarts(sound: Phone, words: readonly string[], known: Pronun
   const judged = [...new Set(words)].map((word) => judge(sound, word, known, accent));
   const at = (verdict: string) => judged.filter((one) => one.verdict === verdict).map(({ word }) => word);
   return {
-    ...{ yes: at('yes'), no: at('no'), unsure: at('unsure') },
+    yes: at('yes'),
+    no: at('no'),
+    unsure: at('unsure'),
     traps: judged.flatMap(({ trap }) => (trap ? [trap] : [])),
   };
 }

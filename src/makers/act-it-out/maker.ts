@@ -38,22 +38,18 @@ export const maker: Maker = {
     const toys = Math.max(0, roles.value.length - players);
     const refrain = String(values.refrain).trim().slice(0, 80);
     const facts: MessageValues = {
-      ...{
-        roles: listOf(roles.value.map(inOwn)),
-        count: roles.value.length,
-        first: inOwn(roles.value[0]!),
-        last: inOwn(roles.value.at(-1)!),
-      },
-      ...{
-        scenes,
-        pages: listOf(pages.value),
-        paged: pages.value.length > 0 ? 'yes' : 'no',
-        players,
-        toys,
-        refrain: inOwn(refrain),
-        has: refrain === '' ? 'no' : 'yes',
-        middle: Math.ceil(scenes / 2),
-      },
+      roles: listOf(roles.value.map(inOwn)),
+      count: roles.value.length,
+      first: inOwn(roles.value[0]!),
+      last: inOwn(roles.value.at(-1)!),
+      scenes,
+      pages: listOf(pages.value),
+      paged: pages.value.length > 0 ? 'yes' : 'no',
+      players,
+      toys,
+      refrain: inOwn(refrain),
+      has: refrain === '' ? 'no' : 'yes',
+      middle: Math.ceil(scenes / 2),
     };
     const write = linesAbout(say, facts);
     const said = refrain === '' ? [] : write('say-1');

@@ -18,7 +18,11 @@ function letterCard(letter: string, capitalFirst: boolean): Drawing {
   const picture = PICTURE_WORD.get(word)?.picture;
   const size = fittingSize(word, CARD.width * 0.86, 6);
   const dots = Array.from({ length: also === undefined ? 1 : 2 }, (_, index): Shape => ({
-    ...{ kind: 'circle', x: CARD.width - 5 - index * 4, y: 5, r: 1.3, fill: 'teal' },
+    kind: 'circle',
+    x: CARD.width - 5 - index * 4,
+    y: 5,
+    r: 1.3,
+    fill: 'teal',
   }));
   return {
     ...CARD,
@@ -53,11 +57,20 @@ export const maker: Maker = {
     const near = ALPHABET.slice(Math.max(0, at - 2), Math.max(0, at - 2) + 6);
     const facts: MessageValues = {
       names: settings.firstSaid === 'names' ? 'yes' : 'no',
-      ...{ hung: isLine ? 'line' : 'wall', metres: (CARD.width * ALPHABET.length) / 1000, count: ALPHABET.length },
-      ...{ letter: inOwn(letter), sound: inOwn(unit.spoken), word: inOwn(unit.word), place: unit.place },
-      ...{ before: inOwn(ALPHABET[at - 1] ?? ''), after: inOwn(ALPHABET[at + 1] ?? ''), at: at + 1 },
-      ...{ isFirst: at === 0 ? 'yes' : 'no', isLast: at === ALPHABET.length - 1 ? 'yes' : 'no' },
-      ...{ also: unit.also === undefined ? 'no' : 'yes', alsoWord: inOwn(unit.also ?? '') },
+      hung: isLine ? 'line' : 'wall',
+      metres: (CARD.width * ALPHABET.length) / 1000,
+      count: ALPHABET.length,
+      letter: inOwn(letter),
+      sound: inOwn(unit.spoken),
+      word: inOwn(unit.word),
+      place: unit.place,
+      before: inOwn(ALPHABET[at - 1] ?? ''),
+      after: inOwn(ALPHABET[at + 1] ?? ''),
+      at: at + 1,
+      isFirst: at === 0 ? 'yes' : 'no',
+      isLast: at === ALPHABET.length - 1 ? 'yes' : 'no',
+      also: unit.also === undefined ? 'no' : 'yes',
+      alsoWord: inOwn(unit.also ?? ''),
       two: listOf(withTwo.map(inOwn)),
     };
     const write = linesAbout(say, facts);
@@ -82,13 +95,18 @@ export const maker: Maker = {
       ],
       actions: ['scissors'],
       printable,
-      key: ALPHABET.map((each) => {
-        const { spoken, word, also } = unitOf(each);
-        return say('key', {
-          ...{ letter: inOwn(each), sound: inOwn(spoken), word: inOwn(word) },
-          ...{ also: also === undefined ? 'no' : 'yes', alsoWord: inOwn(also ?? '') },
-        });
-      }),
+      key: ALPHABET.map((each) => say('key', keyFacts(each))),
     });
   },
 };
+
+function keyFacts(letter: string): MessageValues {
+  const { spoken, word, also } = unitOf(letter);
+  return {
+    letter: inOwn(letter),
+    sound: inOwn(spoken),
+    word: inOwn(word),
+    also: also === undefined ? 'no' : 'yes',
+    alsoWord: inOwn(also ?? ''),
+  };
+}

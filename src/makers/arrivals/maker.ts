@@ -31,10 +31,18 @@ export const maker: Maker = {
     if (all > 30) return refuse('problem.too-many', { all, most: 30 });
     const half = Math.max(1, Math.floor(guests.length / 2));
     const facts: MessageValues = {
-      ...{ pages: guests.length, all, first: guests[0]!, second: guests[1]!, two: totals[1]! },
-      ...{ guests: listOf(guests, 'comma'), totals: listOf(totals.map(named), 'comma') },
-      ...{ half, then: totals[half - 1]!, left: all - totals[half - 1]!, most: Math.max(...guests) },
-      ...{ mostPages: listOf(guests.flatMap((number, page) => (number === Math.max(...guests) ? [page + 1] : []))) },
+      pages: guests.length,
+      all,
+      first: guests[0]!,
+      second: guests[1]!,
+      two: totals[1]!,
+      guests: listOf(guests, 'comma'),
+      totals: listOf(totals.map(named), 'comma'),
+      half,
+      then: totals[half - 1]!,
+      left: all - totals[half - 1]!,
+      most: Math.max(...guests),
+      mostPages: listOf(guests.flatMap((number, page) => (number === Math.max(...guests) ? [page + 1] : []))),
     };
     const write = linesAbout(say, facts);
     return ok({

@@ -21,13 +21,12 @@ export const maker: Maker = {
     const things = WEIGHED.slice(0, numberOf(values, 'things'));
     const isBlocks = values.counter === 'building-blocks';
     const facts: MessageValues = {
-      ...{
-        things: things.length,
-        names: listOf(things.map(named)),
-        first: named(things[0]!),
-        second: named(things[1]!),
-      },
-      ...{ counter: isBlocks ? 'blocks' : 'lids', pairs: (things.length * (things.length - 1)) / 2 },
+      things: things.length,
+      names: listOf(things.map(named)),
+      first: named(things[0]!),
+      second: named(things[1]!),
+      counter: isBlocks ? 'blocks' : 'lids',
+      pairs: (things.length * (things.length - 1)) / 2,
     };
     const write = linesAbout(say, facts);
     const heads = [say('head.thing'), say('head.guess'), say('head.counters')];

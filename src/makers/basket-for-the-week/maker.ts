@@ -1,6 +1,6 @@
 import { listOf, type Message, type MessageValues } from '../../core/message.ts';
 import { ok } from '../../core/outcome.ts';
-import { inColumn, inRow, labelled } from '../../core/page/index.ts';
+import { type Drawing, inColumn, inRow, labelled } from '../../core/page/index.ts';
 import { lasting, linesAbout, type Maker, refuse } from '../../core/makers/index.ts';
 
 /** Things that have three uses each and need nothing else; each has its uses in the catalogue. */
@@ -37,11 +37,21 @@ export const maker: Maker = {
     if (new Set(things).size < things.length) return refuse('problem.twice');
     const [first, second, third] = things as [string, string, string];
     const facts: MessageValues = {
-      ...{ things: listOf(things.map(named)), first: named(first), second: named(second), third: named(third) },
-      ...{ week: Number(values.week), uses: things.length * USES },
-      ...{ useOne: use(first, 1), useTwo: use(second, 1), useThree: use(third, 1) },
-      ...{ again: use(first, 2), other: use(second, 2), more: use(third, 2) },
-      ...{ hardOne: use(first, 3), hardTwo: use(second, 3), hardThree: use(third, 3) },
+      things: listOf(things.map(named)),
+      first: named(first),
+      second: named(second),
+      third: named(third),
+      week: Number(values.week),
+      uses: things.length * USES,
+      useOne: use(first, 1),
+      useTwo: use(second, 1),
+      useThree: use(third, 1),
+      again: use(first, 2),
+      other: use(second, 2),
+      more: use(third, 2),
+      hardOne: use(first, 3),
+      hardTwo: use(second, 3),
+      hardThree: use(third, 3),
     };
     const write = linesAbout(say, facts);
     return ok({
@@ -65,22 +75,7 @@ export const maker: Maker = {
       printable: {
         title: say('printable'),
         cards: [],
-        sheets: [
-          inColumn(
-            things.map((item) =>
-              inRow(
-                [
-                  labelled(say(`choice.${item}`), { width: 44, height: 24 }),
-                  labelled('', { width: 40, height: 24 }),
-                  labelled('', { width: 40, height: 24 }),
-                  labelled('', { width: 40, height: 24 }),
-                ],
-                0,
-              ),
-            ),
-            0,
-          ),
-        ],
+        sheets: [weekTable(things.map((item) => say(`choice.${item}`)))],
       },
       key: things.flatMap((item) =>
         [1, 2, 3].map((number) => say('key', { thing: named(item), use: use(item, number) })),
@@ -88,3 +83,10 @@ export const maker: Maker = {
     });
   },
 };
+
+/** A row for each thing, with room to write or draw its three uses. */
+function weekTable(things: readonly string[]): Drawing {
+  const use = labelled('', { width: 40, height: 24 });
+  const rows = things.map((thing) => inRow([labelled(thing, { width: 44, height: 24 }), use, use, use], 0));
+  return inColumn(rows, 0);
+}

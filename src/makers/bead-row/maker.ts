@@ -21,15 +21,19 @@ export const maker: Maker = {
     const landing = number === 0 ? 'nothing' : number % step === 0 ? 'yes' : jumps === 0 ? 'past' : 'no';
     const fitting = STEPS.filter((size) => number > 0 && number % size === 0);
     const facts: MessageValues = {
-      ...{ number, tens: Math.floor(number / 10), ones: number % 10, step, jumps, landing },
-      ...{
-        last: jumps * step,
-        over: number - jumps * step,
-        toHundred: 100 - number,
-        few: Math.min(10, number),
-        fewToTen: 10 - Math.min(10, number),
-      },
-      ...{ fit: fitting.length, fitting: listOf(fitting) },
+      number,
+      tens: Math.floor(number / 10),
+      ones: number % 10,
+      step,
+      jumps,
+      landing,
+      last: jumps * step,
+      over: number - jumps * step,
+      toHundred: 100 - number,
+      few: Math.min(10, number),
+      fewToTen: 10 - Math.min(10, number),
+      fit: fitting.length,
+      fitting: listOf(fitting),
     };
     const write = linesAbout(say, facts);
     const body = write('do-1', 'ask-1', 'ask-2', 'ask-3');

@@ -60,9 +60,16 @@ export const maker: Maker = {
     });
     const printable = { title: say('printable'), cards, sheets: [] };
     const facts: MessageValues = {
-      ...{ count: read.value.length, words: wordsIn(read.value), broken: listOf(broken) },
-      ...{ first: inOwn(first!), firstBroken: broken[0]!, second: inOwn(read.value[1]!), secondBroken: broken[1]! },
-      ...{ last: inOwn(last), lastBroken: broken.at(-1)!, kind: key },
+      count: read.value.length,
+      words: wordsIn(read.value),
+      broken: listOf(broken),
+      first: inOwn(first!),
+      firstBroken: broken[0]!,
+      second: inOwn(read.value[1]!),
+      secondBroken: broken[1]!,
+      last: inOwn(last),
+      lastBroken: broken.at(-1)!,
+      kind: key,
     };
     const { toDo, toSay } = lineWriters(say);
     const write = linesAbout(say, facts);

@@ -47,22 +47,21 @@ export const maker: Maker = {
       values: { number: units * unit.filter((name) => name === kind).length, kind: inOwn(kind) },
     }));
     const facts: MessageValues = {
-      ...{
-        wrist,
-        bead,
-        fit,
-        units,
-        beads,
-        spare: fit - beads,
-        length: beads * bead,
-        string: wrist + EASE_MM + TAIL_MM,
-      },
-      ...{ unit: listOf(unit.map(inOwn), 'comma'), pieces: unit.length, each: listOf(each), first: inOwn(unit[0]!) },
-      ...{
-        firstBeads: units * unit.filter((name) => name === kinds[0]).length,
-        short: beads - unit.length,
-        fewer: units - 1,
-      },
+      wrist,
+      bead,
+      fit,
+      units,
+      beads,
+      spare: fit - beads,
+      length: beads * bead,
+      string: wrist + EASE_MM + TAIL_MM,
+      unit: listOf(unit.map(inOwn), 'comma'),
+      pieces: unit.length,
+      each: listOf(each),
+      first: inOwn(unit[0]!),
+      firstBeads: units * unit.filter((name) => name === kinds[0]).length,
+      short: beads - unit.length,
+      fewer: units - 1,
     };
     const write = linesAbout(say, facts);
     const row = beadString(unit, units);

@@ -28,7 +28,8 @@ export const maker: Maker = {
   skills: ['by-heart', 'listen'],
   dials: [
     {
-      ...{ kind: 'list', name: 'verse' },
+      kind: 'list',
+      name: 'verse',
       value: 'The moon is a boat / with nobody in / it rocks on the clouds / and grows very thin',
     },
     { kind: 'number', name: 'lines', min: 1, max: 4, value: 1 },
@@ -53,9 +54,16 @@ export const maker: Maker = {
     const sheet = sheetFor({ portions, days, names: names.value, dayWord: (day) => say('day', { day }) });
     const printable = { title: say('printable'), cards: [], sheets: sheet };
     const facts: MessageValues = {
-      ...{ lines: lines.length, portions: portions.length, first: inOwn(portions[0]!), last, apart },
-      ...{ second: inOwn(portions[1] ?? portions[0]!), start: inOwn(portions[0]!.split(' ').slice(0, 2).join(' ')) },
-      ...{ names: listOf(names.value.map(inOwn)), children: names.value.length, weeks: Math.ceil(last / 7) },
+      lines: lines.length,
+      portions: portions.length,
+      first: inOwn(portions[0]!),
+      last,
+      apart,
+      second: inOwn(portions[1] ?? portions[0]!),
+      start: inOwn(portions[0]!.split(' ').slice(0, 2).join(' ')),
+      names: listOf(names.value.map(inOwn)),
+      children: names.value.length,
+      weeks: Math.ceil(last / 7),
       days: daysOf(days[0]!),
       returns: daysOf(days[0]!.slice(1)),
     };

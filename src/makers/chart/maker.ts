@@ -43,10 +43,20 @@ export const maker: Maker = {
       values: { name: inOwn(name), number: numbers[index]! },
     }));
     const facts: MessageValues = {
-      ...{ rows: listOf(rows.value.map(inOwn)), count: rows.value.length, all, most, least, difference: most - least },
-      ...{ mostRows: rowsWith(most), leastRows: rowsWith(least), alike: most === least ? 'yes' : 'no' },
-      ...{ named: listOf(named), first: inOwn(rows.value[0]!), firstCount: numbers[0]!, second: inOwn(rows.value[1]!) },
-      ...{ two: numbers[0]! + numbers[1]! },
+      rows: listOf(rows.value.map(inOwn)),
+      count: rows.value.length,
+      all,
+      most,
+      least,
+      difference: most - least,
+      mostRows: rowsWith(most),
+      leastRows: rowsWith(least),
+      alike: most === least ? 'yes' : 'no',
+      named: listOf(named),
+      first: inOwn(rows.value[0]!),
+      firstCount: numbers[0]!,
+      second: inOwn(rows.value[1]!),
+      two: numbers[0]! + numbers[1]!,
     };
     const write = linesAbout(say, facts);
     return ok({

@@ -33,7 +33,12 @@ export const maker: Maker = {
     if (stops < LEAST_STOPS) return refuse('problem.few', { stops, least: LEAST_STOPS });
     const words = countWordsIn(text);
     const facts: MessageValues = {
-      ...{ text: inOwn(text), stops, words, every: Math.round(words / stops), marks, half: Math.ceil(stops / 2) },
+      text: inOwn(text),
+      stops,
+      words,
+      every: Math.round(words / stops),
+      marks,
+      half: Math.ceil(stops / 2),
       suits: words / stops > MOST_WORDS_PER_STOP ? 'long' : 'well',
     };
     const page = writing([text], { width: 170, size: 7 });

@@ -23,7 +23,11 @@ function card(word: string, parts: number): Drawing {
   const size = fittingSize(word, CARD.width * 0.86, 12);
   const step = 9;
   const dots = Array.from({ length: parts }, (_, index): Shape => ({
-    ...{ kind: 'circle', x: CARD.width / 2 + (index - (parts - 1) / 2) * step, y: 30, r: 2.6, fill: 'teal' },
+    kind: 'circle',
+    x: CARD.width / 2 + (index - (parts - 1) / 2) * step,
+    y: 30,
+    r: 2.6,
+    fill: 'teal',
   }));
   return { ...CARD, shapes: [{ kind: 'text', x: CARD.width / 2, y: 18, size, text: word, align: 'middle' }, ...dots] };
 }
@@ -107,11 +111,19 @@ function clappedFacts(counted: readonly SyllableCount[], names: readonly string[
     values: { word: inOwn(word), parts: count },
   }));
   return {
-    ...{ names: listOf(names.map(inOwn)), hasNames: names.length > 0 ? 'yes' : 'no', count: counted.length },
-    ...{ first: inOwn(first.word), parts: first.count, word: inOwn(asked[0]!.word), wordParts: asked[0]!.count },
-    ...{ longest: inOwn(longest.word), longestParts: longest.count },
-    ...{ shortest: inOwn(shortest.word), shortestParts: shortest.count },
-    ...{ same: longest.count === shortest.count ? 'yes' : 'no', more: longest.count - shortest.count },
+    names: listOf(names.map(inOwn)),
+    hasNames: names.length > 0 ? 'yes' : 'no',
+    count: counted.length,
+    first: inOwn(first.word),
+    parts: first.count,
+    word: inOwn(asked[0]!.word),
+    wordParts: asked[0]!.count,
+    longest: inOwn(longest.word),
+    longestParts: longest.count,
+    shortest: inOwn(shortest.word),
+    shortestParts: shortest.count,
+    same: longest.count === shortest.count ? 'yes' : 'no',
+    more: longest.count - shortest.count,
     told: listOf(told, 'semicolon'),
   };
 }

@@ -32,14 +32,15 @@ export const maker: Maker = {
     const isDown = values.direction === 'down';
     const numbers = Array.from({ length: verses }, (_, index) => (isDown ? verses - index : index + 1));
     const facts: MessageValues = {
-      ...{ verses, direction: isDown ? 'down' : 'up', first: numbers[0]!, last: numbers.at(-1)! },
-      ...{
-        second: numbers[1]!,
-        end: isDown ? 0 : verses,
-        half: numbers[Math.floor(verses / 2)]!,
-        three: Math.min(3, verses),
-      },
-      ...{ afterHalf: numbers[Math.floor(verses / 2)]! + (isDown ? -1 : 1) },
+      verses,
+      direction: isDown ? 'down' : 'up',
+      first: numbers[0]!,
+      last: numbers.at(-1)!,
+      second: numbers[1]!,
+      end: isDown ? 0 : verses,
+      half: numbers[Math.floor(verses / 2)]!,
+      three: Math.min(3, verses),
+      afterHalf: numbers[Math.floor(verses / 2)]! + (isDown ? -1 : 1),
     };
     const sing = lineWriters(say).write('sing');
     const write = linesAbout(say, facts);

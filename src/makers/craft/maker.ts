@@ -40,14 +40,21 @@ export const maker: Maker = {
     const sheets = sheetsNeeded(printable);
     const [least, dry, most] = DRYING[String(values.drying)]!;
     const facts: MessageValues = {
-      ...{ children, each, pieces, across, dots, sheets, least, dry, most, allDots: dots * pieces },
-      ...{
-        apart: Math.round(between),
-        half: Math.floor(dots / 2),
-        odd: dots % 2 === 1 ? 'yes' : 'no',
-        few: Math.min(4, dots),
-      },
-      ...{ paste: { key: `craft/drying.${String(values.drying).replaceAll(' ', '-')}` } },
+      children,
+      each,
+      pieces,
+      across,
+      dots,
+      sheets,
+      least,
+      dry,
+      most,
+      allDots: dots * pieces,
+      apart: Math.round(between),
+      half: Math.floor(dots / 2),
+      odd: dots % 2 === 1 ? 'yes' : 'no',
+      few: Math.min(4, dots),
+      paste: { key: `craft/drying.${String(values.drying).replaceAll(' ', '-')}` },
     };
     const write = linesAbout(say, facts);
     return ok({
@@ -88,8 +95,13 @@ function disc(across: number, dots: number): Drawing {
       ...Array.from({ length: dots }, (_, index): Shape => {
         const turn = (index * 2 * Math.PI) / dots - Math.PI / 2;
         return {
-          ...{ kind: 'circle', x: middle + Math.cos(turn) * rim, y: middle + Math.sin(turn) * rim, r: DOT },
-          ...{ stroke: 'soft', width: 0.4, isDashed: true },
+          kind: 'circle',
+          x: middle + Math.cos(turn) * rim,
+          y: middle + Math.sin(turn) * rim,
+          r: DOT,
+          stroke: 'soft',
+          width: 0.4,
+          isDashed: true,
         };
       }),
     ],

@@ -27,7 +27,10 @@ export const maker: Maker = {
     const moves = all.slice(0, numberOf(values, 'moves'));
     const throws = moves.map(() => Array.from({ length: dice }, () => 1 + Math.floor(chance() * 6)));
     const facts: MessageValues = {
-      ...{ moves: moves.length, dice, most: dice * 6, move: moveOf(moves[0]!, 1) },
+      moves: moves.length,
+      dice,
+      most: dice * 6,
+      move: moveOf(moves[0]!, 1),
     };
     const rows = moves.map((move, index) => throwRow(throws[index]!, move, say));
     const write = linesAbout(say, facts);

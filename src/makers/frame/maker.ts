@@ -35,18 +35,18 @@ export const maker: Maker = {
     const fromRight = settings.isLeftHanded;
     const draw = (inFirst: number, inSecond: number) => frames({ places, inFirst, inSecond, fromRight });
     const facts: MessageValues = {
-      ...{
-        places,
-        first,
-        second,
-        total,
-        tray,
-        cover,
-        lacking: -cover,
-        left: places - total,
-        oneLess: Math.max(0, total - 1),
-      },
-      ...{ seen: Math.min(5, total), side: fromRight ? 'right' : 'left', more: cover > 0 ? 'yes' : 'no' },
+      places,
+      first,
+      second,
+      total,
+      tray,
+      cover,
+      lacking: -cover,
+      left: places - total,
+      oneLess: Math.max(0, total - 1),
+      seen: Math.min(5, total),
+      side: fromRight ? 'right' : 'left',
+      more: cover > 0 ? 'yes' : 'no',
       ...asSeen(total),
     };
     const write = linesAbout(say, facts);

@@ -100,26 +100,27 @@ export const maker: Maker = {
     if (length.endless >= 100) return refuse('problem.endless', { plays: length.plays, most: MOST_TURNS });
     const { game, size, faces } = rules;
     const facts: MessageValues = {
-      ...{
-        game: game.replace('-', ''),
-        size,
-        faces,
-        players: rules.players.length,
-        span,
-        least,
-        most,
-        hard: rules.isHard ? 'yes' : 'no',
-        by: numbersDrawn(rules)?.by ?? 'die',
-      },
-      ...{ low: length.minutes[0], likely: length.minutes[1], high: length.minutes[2] },
-      ...{
-        fewest: length.turns[0],
-        usual: length.turns[1],
-        longest: length.turns[2],
-        words: listOf(words.value.map(inOwn)),
-      },
-      ...{ half: Math.max(least, Math.round(size / 2)), cards: cardsIn(rules), falls: Math.round(FALLS * 100) },
-      ...{ first: inOwn(words.value[0]!), fewFaces: Math.max(2, Math.min(3, faces - 1)) },
+      game: game.replace('-', ''),
+      size,
+      faces,
+      players: rules.players.length,
+      span,
+      least,
+      most,
+      hard: rules.isHard ? 'yes' : 'no',
+      by: numbersDrawn(rules)?.by ?? 'die',
+      low: length.minutes[0],
+      likely: length.minutes[1],
+      high: length.minutes[2],
+      fewest: length.turns[0],
+      usual: length.turns[1],
+      longest: length.turns[2],
+      words: listOf(words.value.map(inOwn)),
+      half: Math.max(least, Math.round(size / 2)),
+      cards: cardsIn(rules),
+      falls: Math.round(FALLS * 100),
+      first: inOwn(words.value[0]!),
+      fewFaces: Math.max(2, Math.min(3, faces - 1)),
     };
     const { toDo } = lineWriters(say);
     const write = linesAbout(say, facts);
@@ -201,7 +202,7 @@ function gameFacts({ rules, length, ahead, shorter, wanted }: Judged, facts: Mes
     say('fact.met', {
       least: oneDecimal(often[0]!),
       most: oneDecimal(often.at(-1)!),
-      ...{ game: rules.game.replace('-', '') },
+      game: rules.game.replace('-', ''),
     }),
     ...(shorter === undefined
       ? []

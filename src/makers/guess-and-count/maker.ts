@@ -17,7 +17,12 @@ export const maker: Maker = {
     const near = numberOf(values, 'near');
     const taken = Math.ceil(number / 4);
     const facts: MessageValues = {
-      ...{ number, near, least: Math.max(0, number - near), most: number + near, taken, left: number - taken },
+      number,
+      near,
+      least: Math.max(0, number - near),
+      most: number + near,
+      taken,
+      left: number - taken,
     };
     if (near >= number) return refuse('problem.near', facts);
     const write = linesAbout(say, facts);

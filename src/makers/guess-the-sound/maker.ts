@@ -38,8 +38,14 @@ export const maker: Maker = {
     const round = ROUNDS[String(values.round)]!;
     const last = things.at(-1)!;
     const facts: MessageValues = {
-      ...{ count, things: listOf(things.map(nameOf)), first: nameOf(things[0]!), firstWay: wayOf(things[0]!), round },
-      ...{ second: nameOf(things[1]!), last: nameOf(last), lastWay: wayOf(last) },
+      count,
+      things: listOf(things.map(nameOf)),
+      first: nameOf(things[0]!),
+      firstWay: wayOf(things[0]!),
+      round,
+      second: nameOf(things[1]!),
+      last: nameOf(last),
+      lastWay: wayOf(last),
     };
     const { toDo } = lineWriters(say);
     const write = linesAbout(say, facts);

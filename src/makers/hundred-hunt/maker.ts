@@ -18,7 +18,12 @@ export const maker: Maker = {
     const tens = Math.floor(number / 10);
     const left = number % 10;
     const facts: MessageValues = {
-      ...{ number, tens, left, guess, off: Math.abs(number - guess), toHundred: Math.max(0, 100 - number) },
+      number,
+      tens,
+      left,
+      guess,
+      off: Math.abs(number - guess),
+      toHundred: Math.max(0, 100 - number),
       side: guess === number ? 'same' : guess > number ? 'many' : 'few',
     };
     const { toAsk } = lineWriters(say);

@@ -94,9 +94,15 @@ export const maker: Maker = {
     const later = words.filter((word) => !segmentWord(word, { known, accent, taught }).decodable);
     const cards = steps.map((step, index) => stepCard(step, index + 1));
     const facts: MessageValues = {
-      ...{ thing, steps: steps.length, words: words.length, readable: words.length - later.length },
-      ...{ later: wordsIn(later), laterCount: later.length, first: inOwn(steps[0]!.words) },
-      ...{ second: inOwn(steps[1]!.words), last: inOwn(steps.at(-1)!.words) },
+      thing,
+      steps: steps.length,
+      words: words.length,
+      readable: words.length - later.length,
+      later: wordsIn(later),
+      laterCount: later.length,
+      first: inOwn(steps[0]!.words),
+      second: inOwn(steps[1]!.words),
+      last: inOwn(steps.at(-1)!.words),
       all: listOf(
         steps.map(({ words: text }) => inOwn(text)),
         'semicolon',

@@ -94,18 +94,20 @@ export const maker: Maker = {
     const amounts = recipe.parts.map((part) => amountOf(part, portions));
     const half = recipe.parts.map((part) => amountOf(part, portions / 2));
     const facts: MessageValues = {
-      ...{
-        recipe: { key: `kitchen/recipe.${slug(values.recipe)}` },
-        ...{ people, tin, portions, each: tin === 0 || portions >= people ? 'enough' : 'less' },
-        amounts: listOf(amounts),
-        parts: amounts.length,
-      },
-      ...{ firstAmount: amounts[0]!, halfAmount: half[0]!, hot: recipe.isHot ? 'yes' : 'no' },
-      ...{
-        work: { key: `kitchen/work.${slug(values.recipe)}`, values: { people: portions } },
-        adult: { key: `kitchen/adult.${slug(values.recipe)}` },
-      },
-      ...{ end: { key: `kitchen/end.${slug(values.recipe)}` }, double: people * 2 },
+      recipe: { key: `kitchen/recipe.${slug(values.recipe)}` },
+      people,
+      tin,
+      portions,
+      each: tin === 0 || portions >= people ? 'enough' : 'less',
+      amounts: listOf(amounts),
+      parts: amounts.length,
+      firstAmount: amounts[0]!,
+      halfAmount: half[0]!,
+      hot: recipe.isHot ? 'yes' : 'no',
+      work: { key: `kitchen/work.${slug(values.recipe)}`, values: { people: portions } },
+      adult: { key: `kitchen/adult.${slug(values.recipe)}` },
+      end: { key: `kitchen/end.${slug(values.recipe)}` },
+      double: people * 2,
     };
     const write = linesAbout(say, facts);
     const sayMessage = ({ key, values: said }: Message) => say(key, said);

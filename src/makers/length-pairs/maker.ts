@@ -23,8 +23,14 @@ export const maker: Maker = {
     const printable = { title: say('printable'), cards: [], sheets: cuts.map(stripToCut) };
     const lengths = cuts.flatMap((cut) => [cut, STRIP_MM - cut]).sort((left, right) => left - right);
     const facts: MessageValues = {
-      ...{ strips, difference, length: STRIP_MM, pieces: 2 * strips, cuts: listOf(cuts), lengths: listOf(lengths) },
-      ...{ shortest: lengths[0]!, longest: lengths.at(-1)! },
+      strips,
+      difference,
+      length: STRIP_MM,
+      pieces: 2 * strips,
+      cuts: listOf(cuts),
+      lengths: listOf(lengths),
+      shortest: lengths[0]!,
+      longest: lengths.at(-1)!,
     };
     const write = linesAbout(say, facts);
     return ok({

@@ -46,13 +46,18 @@ export const maker: Maker = {
     const printable = { title: say('printable'), cards: [], sheets: [sheet] };
     const asked = scarce.slice(0, 4).map((letter) => (of === 'capitals' ? letter.toUpperCase() : letter));
     const facts: MessageValues = {
-      ...{ count: shown.length, each, pages, of, total: shown.length * each, first: inOwn(shown[0]!) },
-      ...{ last: inOwn(shown.at(-1)!), all: written === '' ? 'yes' : 'no', letters: listOf(shown.map(inOwn)) },
-      ...{
-        hasScarce: asked.length > 0 ? 'yes' : 'no',
-        scarce: listOf(asked.map(inOwn)),
-        few: Math.min(5, shown.length),
-      },
+      count: shown.length,
+      each,
+      pages,
+      of,
+      total: shown.length * each,
+      first: inOwn(shown[0]!),
+      last: inOwn(shown.at(-1)!),
+      all: written === '' ? 'yes' : 'no',
+      letters: listOf(shown.map(inOwn)),
+      hasScarce: asked.length > 0 ? 'yes' : 'no',
+      scarce: listOf(asked.map(inOwn)),
+      few: Math.min(5, shown.length),
     };
     const write = linesAbout(say, facts);
     return ok({

@@ -43,8 +43,10 @@ export const maker: Maker = {
     );
     const printable = { title: say('printable'), cards, sheets: [] };
     const facts: MessageValues = {
-      ...{ words: wordsIn(read.value.map(asSeen)), count: read.value.length },
-      ...{ total, laid: isTogether ? 'together' : 'turn' },
+      words: wordsIn(read.value.map(asSeen)),
+      count: read.value.length,
+      total,
+      laid: isTogether ? 'together' : 'turn',
       ...firstWordFacts(asSeen(read.value[0]!)),
       tiles: listOf(
         Object.entries(tiles).map(([letter, number]) => letterFact(asSeen(letter), number)),
@@ -78,8 +80,11 @@ const letterFact = (letter: string, number: number) => ({
 function firstWordFacts(first: string): MessageValues {
   const letters = [...first].map(inOwn);
   return {
-    ...{ first: inOwn(first), letters: listOf(letters, 'comma'), long: first.length },
-    ...{ start: letters[0]!, end: letters.at(-1)! },
+    first: inOwn(first),
+    letters: listOf(letters, 'comma'),
+    long: first.length,
+    start: letters[0]!,
+    end: letters.at(-1)!,
   };
 }
 

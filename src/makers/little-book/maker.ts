@@ -55,13 +55,14 @@ export const maker: Maker = {
     const printable = { title: say('printable'), cards: [], sheets: [foldedSheet(drawn)] };
     const read = pages.map(({ sentences }) => sentences.map(readOut).join(' '));
     const facts: MessageValues = {
-      ...{ words: wordsIn(words.value), count: words.value.length, first: inOwn(words.value[0]!) },
-      ...{
-        lastPage: words.value.length + 1,
-        last: inOwn(words.value.at(-1)!),
-        sentence: inOwn(readOut(pages[0]!.sentences[0]!)),
-      },
-      ...{ hasKnown: known.value.length > 0 ? 'yes' : 'no', known: wordsIn(known.value) },
+      words: wordsIn(words.value),
+      count: words.value.length,
+      first: inOwn(words.value[0]!),
+      lastPage: words.value.length + 1,
+      last: inOwn(words.value.at(-1)!),
+      sentence: inOwn(readOut(pages[0]!.sentences[0]!)),
+      hasKnown: known.value.length > 0 ? 'yes' : 'no',
+      known: wordsIn(known.value),
       sentences: pages.reduce((sum, { sentences }) => sum + sentences.length, 0),
     };
     const write = linesAbout(say, facts);

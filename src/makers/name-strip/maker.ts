@@ -37,17 +37,13 @@ export const maker: Maker = {
     const letters = [initial!.toLocaleUpperCase('en'), ...rest.map((letter) => letter.toLocaleLowerCase('en'))];
     const sheet = inColumn([strip(letters, false), strip(letters, true)], 8);
     const facts: MessageValues = {
-      ...{
-        name: inOwn(letters.join('')),
-        count: letters.length,
-        first: inOwn(letters[0]!),
-        last: inOwn(letters.at(-1)!),
-      },
-      ...{
-        second: inOwn(letters[1]!),
-        letters: listOf(letters.map(inOwn), 'comma'),
-        third: inOwn(letters[2] ?? letters[1]!),
-      },
+      name: inOwn(letters.join('')),
+      count: letters.length,
+      first: inOwn(letters[0]!),
+      last: inOwn(letters.at(-1)!),
+      second: inOwn(letters[1]!),
+      letters: listOf(letters.map(inOwn), 'comma'),
+      third: inOwn(letters[2] ?? letters[1]!),
     };
     const write = linesAbout(say, facts);
     return ok({

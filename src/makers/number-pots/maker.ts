@@ -52,7 +52,12 @@ export const maker: Maker = {
     // Easier is fewer and smaller: up to three, whatever the row is.
     const few = runOf(from === 0 ? 0 : 1, 3);
     const facts: MessageValues = {
-      ...{ from, to, pots, counters: needed, few: listOf(few), fewCounters: sumOf(few) },
+      from,
+      to,
+      pots,
+      counters: needed,
+      few: listOf(few),
+      fewCounters: sumOf(few),
       ...takenOver(from, to),
       counting: listOf(runOf(1, few.at(-1)!).map(named), 'comma'),
       sum: pots > 3 ? { key: 'number-pots/long-sum', values: { from, to } } : listOf(numbers, 'plus'),

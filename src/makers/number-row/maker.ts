@@ -42,10 +42,18 @@ export const maker: Maker = {
     const sound = run(from, until);
     const heard = mistaken(sound, missing, String(values.mistake));
     const facts: MessageValues = {
-      ...{ to, missing: named(missing), before: named(missing - 1), after: named(missing + 1) },
-      ...{ wrong: inWords(heard), sound: inWords(sound), mistake: MISTAKES[String(values.mistake)]! },
-      ...{ last: named(to), back: inWords(run(Math.max(1, to - 4), to).reverse()), short: named(5) },
-      ...{ onward: inWords(run(missing, until)), start: named(missing - 1) },
+      to,
+      missing: named(missing),
+      before: named(missing - 1),
+      after: named(missing + 1),
+      wrong: inWords(heard),
+      sound: inWords(sound),
+      mistake: MISTAKES[String(values.mistake)]!,
+      last: named(to),
+      back: inWords(run(Math.max(1, to - 4), to).reverse()),
+      short: named(5),
+      onward: inWords(run(missing, until)),
+      start: named(missing - 1),
     };
     const write = linesAbout(say, facts);
     const net = dieNet(voices.value, 40);

@@ -25,8 +25,16 @@ export const maker: Maker = {
     const numbers = Array.from({ length }, (_, index) => from + index);
     const last = numbers.at(-1)!;
     const facts: MessageValues = {
-      ...{ from, length, last, stay, cuts: length - 1, second: from + 1, third: from + 2 },
-      ...{ lastThere: from + stay - 1, firstGiven: from + stay, beforeLast: last - 1 },
+      from,
+      length,
+      last,
+      stay,
+      cuts: length - 1,
+      second: from + 1,
+      third: from + 2,
+      lastThere: from + stay - 1,
+      firstGiven: from + stay,
+      beforeLast: last - 1,
     };
     const write = linesAbout(say, facts);
     return ok({

@@ -32,19 +32,16 @@ export const maker: Maker = {
     const digits = [...String(numeral)].map(Number);
     const hands = Math.ceil(numeral / 5);
     const facts: MessageValues = {
-      ...{
-        numeral,
-        written: WAYS[written]!,
-        fives: Math.floor(numeral / 5),
-        rest: numeral % 5,
-        hands,
-        next: numeral + 1,
-      },
-      ...{ digits: digits.length, strokes: { key: `numeral-page/strokes.${digits[0]!}` } },
-      ...{
-        second: digits.length > 1 ? { key: `numeral-page/strokes.${digits[1]!}` } : '',
-        fingers: Math.min(10, numeral),
-      },
+      numeral,
+      written: WAYS[written]!,
+      fives: Math.floor(numeral / 5),
+      rest: numeral % 5,
+      hands,
+      next: numeral + 1,
+      digits: digits.length,
+      strokes: { key: `numeral-page/strokes.${digits[0]!}` },
+      second: digits.length > 1 ? { key: `numeral-page/strokes.${digits[1]!}` } : '',
+      fingers: Math.min(10, numeral),
     };
     const write = linesAbout(say, facts);
     const trace = write('do-1', 'say-1');

@@ -19,13 +19,15 @@ export const maker: Maker = {
     // Somebody stands on either side of the one that is asked about.
     const asked = Math.min(numberOf(values, 'asked'), length - 1);
     const facts: MessageValues = {
-      ...{ length, asked: nth(asked), before: nth(asked - 1), after: nth(asked + 1), middle: (length + 1) / 2 },
-      ...{
-        hasMiddle: length % 2 === 1 ? 'yes' : 'no',
-        fromEnd: nth(length - asked + 1),
-        ahead: asked - 1,
-        behind: length - asked,
-      },
+      length,
+      asked: nth(asked),
+      before: nth(asked - 1),
+      after: nth(asked + 1),
+      middle: (length + 1) / 2,
+      hasMiddle: length % 2 === 1 ? 'yes' : 'no',
+      fromEnd: nth(length - asked + 1),
+      ahead: asked - 1,
+      behind: length - asked,
     };
     const write = linesAbout(say, facts);
     return ok({

@@ -249,8 +249,16 @@ function totalLines(pairs: readonly Pair[], values: MakerValues, say: Say): Line
   // The easier way in: real things, so few that each hand is seen at a glance.
   const [inOne, inOther] = [Math.min(3, shown[0]), Math.min(2, shown[1])];
   const facts: MessageValues = {
-    ...{ total, one: shown[0], other: shown[1], same: same.length, inOne, inOther, inBoth: inOne + inOther },
-    ...{ zero: String(values.zero), order: String(values.order), others: listOf(others.map(inWords), 'semicolon') },
+    total,
+    one: shown[0],
+    other: shown[1],
+    same: same.length,
+    inOne,
+    inOther,
+    inBoth: inOne + inOther,
+    zero: String(values.zero),
+    order: String(values.order),
+    others: listOf(others.map(inWords), 'semicolon'),
   };
   const write = linesAbout(say, facts);
   const lay = layOut(pairs, values, say);
@@ -274,8 +282,11 @@ function chainLines(pairs: readonly Pair[], values: MakerValues, say: Say): Line
   const [first, second] = pairs as readonly [Pair, Pair, ...Pair[]];
   const last = pairs.at(-1)!;
   const facts: MessageValues = {
-    ...{ cards: pairs.length, first: inWords(first), second: inWords(second) },
-    ...{ last: inWords(last), beforeLast: inWords(pairs.at(-2)!) },
+    cards: pairs.length,
+    first: inWords(first),
+    second: inWords(second),
+    last: inWords(last),
+    beforeLast: inWords(pairs.at(-2)!),
   };
   const write = linesAbout(say, facts);
   const lay = layOut(pairs, values, say);

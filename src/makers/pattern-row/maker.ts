@@ -179,9 +179,16 @@ function rowPicture({ laid, kinds, task, at }: PlannedRow): Drawing {
 /** What the sentences about a row speak of. */
 function rowFacts({ unit, kinds, letters, task, row, laid, next, at }: PlannedRow): MessageValues {
   return {
-    ...{ length: laid.length, row: inRow(laid), unit: inRow(unit), letters, next: inOwn(next) },
-    ...{ hidden: task === 'one-is-hidden' ? 'yes' : 'no', place: at + 1, right: inOwn(row[at] ?? '') },
-    ...{ easier: inRow(easierRow(kinds)), first: inOwn(kinds[0]!) },
+    length: laid.length,
+    row: inRow(laid),
+    unit: inRow(unit),
+    letters,
+    next: inOwn(next),
+    hidden: task === 'one-is-hidden' ? 'yes' : 'no',
+    place: at + 1,
+    right: inOwn(row[at] ?? ''),
+    easier: inRow(easierRow(kinds)),
+    first: inOwn(kinds[0]!),
   };
 }
 

@@ -31,7 +31,12 @@ export const maker: Maker = {
       [...unit].map((letter) => actions.value[(number + placeOf(letter)) % actions.value.length]!);
     const times = Math.max(2, Math.round(BEATS / unit.length));
     const facts: MessageValues = {
-      ...{ unit, verses, times, needed, beats: times * unit.length, more: verses - 1 },
+      unit,
+      verses,
+      times,
+      needed,
+      beats: times * unit.length,
+      more: verses - 1,
       ...verseFacts(verse(0), verse(1)),
     };
     const rows = Array.from({ length: verses }, (_, number) => verseRow(verse(number), unit));
@@ -61,9 +66,14 @@ const line = (words: readonly string[]) => listOf(words.map(inOwn), 'comma');
 function verseFacts(first: readonly string[], second: readonly string[]): MessageValues {
   const [a, b] = [...new Set(first)] as [string, string];
   return {
-    ...{ one: line(first), twice: line([...first, ...first]), second: line(second) },
-    ...{ a: inOwn(a), b: inOwn(b), next: inOwn(first[0]!) },
-    ...{ stop: line(first.slice(0, 2)), then: inOwn(first[2 % first.length]!) },
+    one: line(first),
+    twice: line([...first, ...first]),
+    second: line(second),
+    a: inOwn(a),
+    b: inOwn(b),
+    next: inOwn(first[0]!),
+    stop: line(first.slice(0, 2)),
+    then: inOwn(first[2 % first.length]!),
   };
 }
 

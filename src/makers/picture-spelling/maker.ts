@@ -80,9 +80,15 @@ export const maker: Maker = {
     const printable = { title: say('printable'), cards: [], sheets: rows };
     const first = read.value[0]!;
     const facts: MessageValues = {
-      ...{ words: wordsIn(read.value), count: read.value.length, first: inOwn(first), letters: first.length },
-      ...{ pictures: listOf(spelled[0]!.map(({ word }) => inOwn(word))), one: inOwn(spelled[0]![0]!.word) },
-      ...{ oneLetter: inOwn(first[0]!), end: inOwn(spelled[0]!.at(-1)!.word), endLetter: inOwn(first.at(-1)!) },
+      words: wordsIn(read.value),
+      count: read.value.length,
+      first: inOwn(first),
+      letters: first.length,
+      pictures: listOf(spelled[0]!.map(({ word }) => inOwn(word))),
+      one: inOwn(spelled[0]![0]!.word),
+      oneLetter: inOwn(first[0]!),
+      end: inOwn(spelled[0]!.at(-1)!.word),
+      endLetter: inOwn(first.at(-1)!),
     };
     const write = linesAbout(say, facts);
     return ok({

@@ -44,8 +44,16 @@ export const maker: Maker = {
       return number > 0 ? [counted(item, number)] : [];
     });
     const facts: MessageValues = {
-      ...{ people, things, placed, more, all: people * things, fetch: fetched.length, fetched: listOf(fetched) },
-      ...{ later: people + 2, one: { key: `place-settings/one.${last}` }, fewer: counted(last, people - 1) },
+      people,
+      things,
+      placed,
+      more,
+      all: people * things,
+      fetch: fetched.length,
+      fetched: listOf(fetched),
+      later: people + 2,
+      one: { key: `place-settings/one.${last}` },
+      fewer: counted(last, people - 1),
     };
     const { toAsk } = lineWriters(say);
     const write = linesAbout(say, facts);

@@ -95,14 +95,12 @@ export const maker: Maker = {
     );
     const printable = { title: say('printable'), cards, sheets: [] };
     const facts: MessageValues = {
-      ...{
-        rows: rows.length,
-        cards: cards.length,
-        one: inOwn(one.word),
-        other: inOwn(other.word),
-        odd: inOwn(first.odd.word),
-      },
-      ...{ three: listOf(threes[0]!.map(({ word }) => inOwn(word))) },
+      rows: rows.length,
+      cards: cards.length,
+      one: inOwn(one.word),
+      other: inOwn(other.word),
+      odd: inOwn(first.odd.word),
+      three: listOf(threes[0]!.map(({ word }) => inOwn(word))),
     };
     const told = rows.map(({ pair, odd }) => ({
       one: inOwn(pair[0].word),

@@ -38,7 +38,9 @@ export const maker: Maker = {
     const wrong = cut.findIndex((words) => words.length - 1 < LEAST_WORDS || words.length - 1 > MOST_WORDS);
     if (wrong >= 0)
       return refuseList('sentences', 'problem.words', {
-        ...{ sentence: inOwn(sentences[wrong]!), least: LEAST_WORDS, most: MOST_WORDS },
+        sentence: inOwn(sentences[wrong]!),
+        least: LEAST_WORDS,
+        most: MOST_WORDS,
       });
     for (const words of cut) {
       const read = readOwnWords([...new Set(words)].join(' '), { dial: 'sentences', least: 1, most: MOST_WORDS + 1 });
@@ -56,8 +58,13 @@ export const maker: Maker = {
     });
     const printable = { title: say('printable'), cards: [], sheets: rows };
     const facts: MessageValues = {
-      ...{ count: sentences.length, sentence: inOwn(sentences[0]!), words: first.length - 1 },
-      ...{ start: inOwn(first[0]!), end: inOwn(first.at(-2)!), mark: inOwn(first.at(-1)!), pieces: first.length },
+      count: sentences.length,
+      sentence: inOwn(sentences[0]!),
+      words: first.length - 1,
+      start: inOwn(first[0]!),
+      end: inOwn(first.at(-2)!),
+      mark: inOwn(first.at(-1)!),
+      pieces: first.length,
     };
     const write = linesAbout(say, facts);
     return ok({

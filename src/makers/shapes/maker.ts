@@ -33,12 +33,16 @@ export const maker: Maker = {
     const sides = SIDES[shape]!;
     const otherSides = SIDES[other]!;
     const facts: MessageValues = {
-      ...{ shape: named(shape), other: named(other), sides, otherSides, more: Math.abs(sides - otherSides) },
-      ...{
-        most: sides === otherSides ? 'same' : sides > otherSides ? 'first' : 'other',
-        round: sides === 0 ? 'yes' : 'no',
-      },
-      ...{ otherRound: otherSides === 0 ? 'yes' : 'no', oneMore: sides + 1, both: sides + otherSides },
+      shape: named(shape),
+      other: named(other),
+      sides,
+      otherSides,
+      more: Math.abs(sides - otherSides),
+      most: sides === otherSides ? 'same' : sides > otherSides ? 'first' : 'other',
+      round: sides === 0 ? 'yes' : 'no',
+      otherRound: otherSides === 0 ? 'yes' : 'no',
+      oneMore: sides + 1,
+      both: sides + otherSides,
     };
     const write = linesAbout(say, facts);
     return ok({

@@ -51,15 +51,22 @@ export const maker: Maker = {
     const extra = values.extra === 'one-is-left-over' ? 1 : 0;
     const places = ofKind - extra;
     const facts: MessageValues = {
-      ...{ groups, each, ofKind, extra, places, kinds: kinds.length, all: ofKind * kinds.length },
-      ...{
-        colours: listOf(colours.value.map(inOwn)),
-        first: inOwn(colours.value[0]!),
-        second: inOwn(colours.value[1]!),
-      },
-      ...{ sorts: listOf(kinds.map((kind) => kindName(kind, ofKind))), sort: kindName(kinds[0]!, ofKind) },
-      ...{ inHeap: each * kinds.length, pair: 2 * each * kinds.length, one: kindName(kinds[0]!, 1) },
-      ...{ heaps: groups * kinds.length },
+      groups,
+      each,
+      ofKind,
+      extra,
+      places,
+      kinds: kinds.length,
+      all: ofKind * kinds.length,
+      colours: listOf(colours.value.map(inOwn)),
+      first: inOwn(colours.value[0]!),
+      second: inOwn(colours.value[1]!),
+      sorts: listOf(kinds.map((kind) => kindName(kind, ofKind))),
+      sort: kindName(kinds[0]!, ofKind),
+      inHeap: each * kinds.length,
+      pair: 2 * each * kinds.length,
+      one: kindName(kinds[0]!, 1),
+      heaps: groups * kinds.length,
     };
     const write = linesAbout(say, facts);
     const same = write('say-1', 'ask-1');

@@ -23,10 +23,17 @@ const BOX = 22;
 /** A box a sound, the one that is asked for with a thick edge. */
 function boxes(count: number, asked: readonly number[]): Drawing {
   return {
-    ...{ width: count * BOX, height: BOX },
+    width: count * BOX,
+    height: BOX,
     shapes: Array.from({ length: count }, (_, index): Shape => ({
-      ...{ kind: 'rect', x: index * BOX, y: 0, w: BOX, h: BOX, fill: 'white' },
-      ...{ stroke: asked.includes(index) ? 'teal' : 'line', width: asked.includes(index) ? 1.4 : 0.4 },
+      kind: 'rect',
+      x: index * BOX,
+      y: 0,
+      w: BOX,
+      h: BOX,
+      fill: 'white',
+      stroke: asked.includes(index) ? 'teal' : 'line',
+      width: asked.includes(index) ? 1.4 : 0.4,
     })),
   };
 }
@@ -55,9 +62,17 @@ export const maker: Maker = {
     const printable = { title: say('printable'), cards: [], sheets: rows };
     const [first, second] = divided as [Divided, Divided, ...Divided[]];
     const facts: MessageValues = {
-      ...{ words: wordsIn(read.value), count: read.value.length, place, longest, first: inOwn(first.word) },
-      ...{ firstSounds: inOwn(first.sounds.join('-')), firstCount: first.sounds.length, answer: inOwn(first.answer) },
-      ...{ second: inOwn(second.word), secondAnswer: inOwn(second.answer), secondCount: second.sounds.length },
+      words: wordsIn(read.value),
+      count: read.value.length,
+      place,
+      longest,
+      first: inOwn(first.word),
+      firstSounds: inOwn(first.sounds.join('-')),
+      firstCount: first.sounds.length,
+      answer: inOwn(first.answer),
+      second: inOwn(second.word),
+      secondAnswer: inOwn(second.answer),
+      secondCount: second.sounds.length,
       answers: listOf(
         divided.map(({ word, answer }) => ({
           key: 'sound-boxes/told',

@@ -10,7 +10,7 @@ import {
   tracedLetters,
   wordCard,
 } from '../../core/page/index.ts';
-import { letterNames, SOUND_UNIT, SOUND_UNITS, type SoundUnit } from '../../core/sounds/index.ts';
+import { type Accent, letterNames, SOUND_UNIT, SOUND_UNITS, type SoundUnit } from '../../core/sounds/index.ts';
 import { PICTURE_WORD } from '../../core/words/index.ts';
 import {
   inOwn,
@@ -53,12 +53,9 @@ export const maker: Maker = {
     const capital = unit.grapheme[0]!.toUpperCase() + unit.grapheme.slice(1);
     const shown = capitalFirst ? capital : unit.grapheme;
     const facts: MessageValues = {
-      ...{ letters: inOwn(shown), small: inOwn(unit.grapheme), capital: inOwn(capital), count: unit.grapheme.length },
-      ...{ sound: inOwn(unit.spoken), length: unit.length, place: unit.place, word: inOwn(unit.word) },
-      ...{ lips: unit.lips, tongue: unit.tongue, voice: unit.voice, written },
-      name: inOwn(letterNames(unit.grapheme, settings.accent ?? 'gb')),
-      ...{ also: unit.also === undefined ? 'none' : 'one', alsoWord: inOwn(unit.also ?? '') },
-      ...{ rhythm: rhythmOf(shown), strokes: [...shown].flatMap((letter) => saidAlong(letter)).length },
+      ...soundFacts(unit, shown, settings.accent ?? 'gb'),
+      capital: inOwn(capital),
+      written,
       sign: inOwn(sign),
     };
     const printable = { title: say('printable', facts), cards: [], sheets: soundSheets(unit, capitalFirst) };
@@ -73,12 +70,15 @@ export const maker: Maker = {
       lines: {
         easier: write('do-2', 'ask-1'),
         right: [
-          ...(namesFirst ? write('do-name') : []),
-          ...write('do-1', 'ask-1', 'do-3'),
-          ...(sign === '' ? [] : write('do-sign')),
+          ...write(
+            ...(namesFirst ? (['do-name'] as const) : []),
+            'do-1',
+            'ask-1',
+            'do-3',
+            ...(sign === '' ? [] : (['do-sign'] as const)),
+          ),
           ...trace,
-          ...write('ask-2', 'notice-1'),
-          ...(namesFirst ? [] : write('if-1')),
+          ...write('ask-2', 'notice-1', ...(namesFirst ? [] : (['if-1'] as const))),
         ],
         harder: [...write('do-1'), ...trace, ...write('do-4', 'ask-3')],
       },
@@ -94,6 +94,27 @@ export const maker: Maker = {
     });
   },
 };
+
+/** What there is to say of a sound and the letters it is shown with. */
+function soundFacts(unit: SoundUnit, shown: string, accent: Accent): MessageValues {
+  return {
+    letters: inOwn(shown),
+    small: inOwn(unit.grapheme),
+    count: unit.grapheme.length,
+    sound: inOwn(unit.spoken),
+    length: unit.length,
+    place: unit.place,
+    word: inOwn(unit.word),
+    lips: unit.lips,
+    tongue: unit.tongue,
+    voice: unit.voice,
+    name: inOwn(letterNames(unit.grapheme, accent)),
+    also: unit.also === undefined ? 'none' : 'one',
+    alsoWord: inOwn(unit.also ?? ''),
+    rhythm: rhythmOf(shown),
+    strokes: [...shown].flatMap((letter) => saidAlong(letter)).length,
+  };
+}
 
 function waysMaterials(written: string, say: Say): MakerMaterial[] {
   switch (written) {

@@ -20,23 +20,24 @@ import { rememberLast } from '../../core/remembering.ts';
 
 /** The sounds a pot can be for, as an adult says them, and their symbols. */
 const SOUNDS: Readonly<Record<string, string>> = {
-  ...{
-    s: 'S',
-    m: 'M',
-    t: 'T',
-    p: 'P',
-    b: 'B',
-    n: 'N',
-    f: 'F',
-    c: 'K',
-    h: 'HH',
-    l: 'L',
-    r: 'R',
-    w: 'W',
-    d: 'D',
-    g: 'G',
-  },
-  ...{ sh: 'SH', ch: 'CH', j: 'JH', v: 'V' },
+  s: 'S',
+  m: 'M',
+  t: 'T',
+  p: 'P',
+  b: 'B',
+  n: 'N',
+  f: 'F',
+  c: 'K',
+  h: 'HH',
+  l: 'L',
+  r: 'R',
+  w: 'W',
+  d: 'D',
+  g: 'G',
+  sh: 'SH',
+  ch: 'CH',
+  j: 'JH',
+  v: 'V',
 };
 const CARD = { width: 60, height: 60 };
 
@@ -79,19 +80,15 @@ export const maker: Maker = {
     const printable = { title: say('printable'), cards, sheets: [] };
     const traps = outside.filter((word) => misleading.has(word));
     const facts: MessageValues = {
-      ...{
-        sound: inOwn(sound),
-        inside: wordsIn(inside),
-        outside: wordsIn(outside),
-        count: inside.length,
-        all: all.length,
-      },
-      ...{
-        first: inOwn(inside[0]!),
-        second: inOwn(inside[1]!),
-        out: inOwn(outside[0]!),
-        hunt: Math.max(2, Math.ceil(wanted / 2)),
-      },
+      sound: inOwn(sound),
+      inside: wordsIn(inside),
+      outside: wordsIn(outside),
+      count: inside.length,
+      all: all.length,
+      first: inOwn(inside[0]!),
+      second: inOwn(inside[1]!),
+      out: inOwn(outside[0]!),
+      hunt: Math.max(2, Math.ceil(wanted / 2)),
     };
     const write = linesAbout(say, facts);
     return ok({

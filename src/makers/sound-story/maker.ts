@@ -39,8 +39,13 @@ export const maker: Maker = {
     const isRhyme = values.told === 'as-a-rhyme';
     const told = isRhyme ? 'rhyme' : 'story';
     const facts: MessageValues = {
-      ...{ sound: inOwn(unit.spoken), letters: inOwn(sound), word: inOwn(unit.word), length: unit.length, told },
-      ...{ text: { key: `sound-story/${told}.${sound}` }, act: { key: `sound-story/act.${sound}` } },
+      sound: inOwn(unit.spoken),
+      letters: inOwn(sound),
+      word: inOwn(unit.word),
+      length: unit.length,
+      told,
+      text: { key: `sound-story/${told}.${sound}` },
+      act: { key: `sound-story/act.${sound}` },
       song: { key: `sound-story/song.${sound}` },
     };
     const write = linesAbout(say, facts);

@@ -27,9 +27,17 @@ export const maker: Maker = {
     const signs = `${start} ${comes ? '+' : '−'} ${change} = ${end}`;
     const question = QUESTIONS.indexOf(String(values.question));
     const facts: MessageValues = {
-      ...{ start, change, end, signs, comes: comes ? 'yes' : 'no', written: settings.stage === 'signs' ? 'yes' : 'no' },
-      ...{ oneMore: end + 1, most: Math.max(start, end), counted: counting(comes ? start + 1 : start - 1, end) },
-      ...{ few: Math.min(2, Math.max(1, start)), fewEnd: Math.min(2, Math.max(1, start)) + 1 },
+      start,
+      change,
+      end,
+      signs,
+      comes: comes ? 'yes' : 'no',
+      written: settings.stage === 'signs' ? 'yes' : 'no',
+      oneMore: end + 1,
+      most: Math.max(start, end),
+      counted: counting(comes ? start + 1 : start - 1, end),
+      few: Math.min(2, Math.max(1, start)),
+      fewEnd: Math.min(2, Math.max(1, start)) + 1,
     };
     const write = linesAbout(say, facts);
     const asked = write('ask-1', 'ask-2', 'ask-3');

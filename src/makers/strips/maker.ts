@@ -51,7 +51,14 @@ export const maker: Maker = {
     );
     const printable = { title: say('title'), cards: [], sheets };
     const facts: MessageValues = {
-      ...{ from, to, strips, marks, cell: CELL, longest: to * CELL, across: FIT_ACROSS, next: from + 1 },
+      from,
+      to,
+      strips,
+      marks,
+      cell: CELL,
+      longest: to * CELL,
+      across: FIT_ACROSS,
+      next: from + 1,
     };
     const write = linesAbout(say, facts);
     return ok({

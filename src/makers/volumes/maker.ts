@@ -95,16 +95,15 @@ function pouringFacts({ shares, container, poured, cups }: Pouring): MessageValu
   const most = shares.flatMap(({ ml }, index) => (ml === largest ? [index] : []));
   const free = container - poured;
   return {
-    ...{
-      container,
-      poured,
-      cups,
-      free,
-      parts: shares.length,
-      teaspoons: first / TEASPOON,
-      again: free >= first ? 'yes' : 'no',
-    },
-    ...{ alike: most.length === shares.length ? 'yes' : 'no', largest: measureMessage(shares[most[0]!]!.measure) },
+    container,
+    poured,
+    cups,
+    free,
+    parts: shares.length,
+    teaspoons: first / TEASPOON,
+    again: free >= first ? 'yes' : 'no',
+    alike: most.length === shares.length ? 'yes' : 'no',
+    largest: measureMessage(shares[most[0]!]!.measure),
     places: listOf(most.map((index) => ({ key: 'volumes/place', values: { place: index + 1 } }))),
     pours: listOf(
       shares.map(({ measure }) => measureMessage(measure)),

@@ -26,15 +26,19 @@ export const maker: Maker = {
     const order = Array.from({ length: WEEK }, (_, index) => (begins + index) % WEEK);
     const place = order.indexOf(today) + 1;
     const facts: MessageValues = {
-      ...{
-        today: day(today),
-        yesterday: day(today - 1),
-        tomorrow: day(today + 1),
-        begins: day(begins),
-        after: day(today + 2),
-      },
-      ...{ days: WEEK, place, gone: place - 1, left: WEEK - place, happens: listOf(happens.value.map(inOwn)) },
-      ...{ first: inOwn(happens.value[0]!), events: happens.value.length, week: day(today + WEEK) },
+      today: day(today),
+      yesterday: day(today - 1),
+      tomorrow: day(today + 1),
+      begins: day(begins),
+      after: day(today + 2),
+      days: WEEK,
+      place,
+      gone: place - 1,
+      left: WEEK - place,
+      happens: listOf(happens.value.map(inOwn)),
+      first: inOwn(happens.value[0]!),
+      events: happens.value.length,
+      week: day(today + WEEK),
     };
     const write = linesAbout(say, facts);
     const names = order.map((index) => say(`day.${index}`));

@@ -58,10 +58,16 @@ export const maker: Maker = {
     const cards = words.map(card);
     const printable = { title: say('printable'), cards, sheets: [] };
     const facts: MessageValues = {
-      ...{ words: wordsIn(read.value), count: words.length, first: inOwn(first.word), last: inOwn(last.word) },
-      ...{ firstPieces: piecesOf(first), lastPieces: piecesOf(last), pieces: listOf(words.map(piecesOf)) },
-      ...{ bars: words.some(({ marks }) => marks.includes('bar')) ? 'yes' : 'no' },
-      ...{ arcs: words.some(({ marks }) => marks.includes('arc')) ? 'yes' : 'no', parts: last.graphemes.length },
+      words: wordsIn(read.value),
+      count: words.length,
+      first: inOwn(first.word),
+      last: inOwn(last.word),
+      firstPieces: piecesOf(first),
+      lastPieces: piecesOf(last),
+      pieces: listOf(words.map(piecesOf)),
+      bars: words.some(({ marks }) => marks.includes('bar')) ? 'yes' : 'no',
+      arcs: words.some(({ marks }) => marks.includes('arc')) ? 'yes' : 'no',
+      parts: last.graphemes.length,
     };
     const write = linesAbout(say, facts);
     return ok({

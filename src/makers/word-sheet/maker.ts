@@ -52,16 +52,18 @@ export const maker: Maker = {
     const tally = game && end === 'enough' ? [tallyOf(read.value)] : [];
     const printable = { title: say('printable'), cards: [], sheets: [drawing, ...tally, ...more] };
     const facts: MessageValues = {
-      ...{
-        words: wordsIn(read.value),
-        count: read.value.length,
-        first: inOwn(asSpelled(read.value[0]!)),
-        last: inOwn(asSpelled(read.value.at(-1)!)),
-        reads,
-        kind: kind.replaceAll(' ', ''),
-      },
+      words: wordsIn(read.value),
+      count: read.value.length,
+      first: inOwn(asSpelled(read.value[0]!)),
+      last: inOwn(asSpelled(read.value.at(-1)!)),
+      reads,
+      kind: kind.replaceAll(' ', ''),
       ...(plays && {
-        ...{ end, turns: plays.turns[1], fewest: plays.turns[0], most: plays.turns[2], enough: ENOUGH_READS },
+        end,
+        turns: plays.turns[1],
+        fewest: plays.turns[0],
+        most: plays.turns[2],
+        enough: ENOUGH_READS,
         minutes: Math.max(1, Math.round((plays.turns[1] * SECONDS_TO_READ) / 60)),
       }),
     };

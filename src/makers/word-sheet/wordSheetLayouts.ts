@@ -140,7 +140,8 @@ function colourSheet(words: readonly string[], seed: number): Sheet {
     inRow(
       [
         {
-          ...{ width: 10, height: 10 },
+          width: 10,
+          height: 10,
           shapes: [{ kind: 'circle', x: 5, y: 5, r: 4, fill: COLOURS[index]!, stroke: 'ink', width: 0.3 }],
         },
         cell(word, 42, 10, 7),

@@ -25,15 +25,16 @@ export const maker: Maker = {
     const lines = Math.max(numberOf(values, 'lines'), words.value.length);
     const [first] = words.value as [string];
     const facts: MessageValues = {
-      ...{
-        form,
-        lines,
-        reader: inOwn(reader.value.join(' ')),
-        words: listOf(words.value.map(inOwn)),
-        count: words.value.length,
-      },
-      ...{ free: lines - words.value.length, first: inOwn(first), sound: inOwn(first.charAt(0).toLowerCase()) },
-      ...{ what: { key: `writing/form.${form}` }, use: { key: `writing/use.${form}` } },
+      form,
+      lines,
+      reader: inOwn(reader.value.join(' ')),
+      words: listOf(words.value.map(inOwn)),
+      count: words.value.length,
+      free: lines - words.value.length,
+      first: inOwn(first),
+      sound: inOwn(first.charAt(0).toLowerCase()),
+      what: { key: `writing/form.${form}` },
+      use: { key: `writing/use.${form}` },
     };
     const write = linesAbout(say, facts);
     const sheet = writingSheet(say(`form.${form}`), lines, form === 'letter' || form === 'card');

@@ -64,7 +64,10 @@ export async function writeBackup(
   const iv = randomBytes(12);
   const encrypted = passphrase !== undefined;
   const head: BackupHead = {
-    ...{ madeAt: madeAt.toISOString(), schema, encrypted, note: encrypted ? WITH_SECRET : WITHOUT_SECRET },
+    madeAt: madeAt.toISOString(),
+    schema,
+    encrypted,
+    note: encrypted ? WITH_SECRET : WITHOUT_SECRET,
     ...(encrypted && { salt: salt.toString('base64'), iv: iv.toString('base64') }),
   };
   const lines = linesOf(head);

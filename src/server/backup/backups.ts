@@ -58,7 +58,9 @@ export async function makeBackup(
   );
   dump.once('error', (error) => whole.destroy(error));
   return writeBackup(path, whole, {
-    ...{ schema: known, madeAt: new Date(), secret },
+    schema: known,
+    madeAt: new Date(),
+    secret,
     ...(passphrase !== undefined && { passphrase }),
   });
 }

@@ -11,7 +11,7 @@ import { ownPath } from '../http/next.ts';
 import { HERE } from '../services/beside.ts';
 import { createFront } from './front.ts';
 import { answerWith, MemoryGuideStore } from './guideStore.ts';
-import { trustedPlace } from './place.ts';
+import { trustedPlace } from '../http/place.ts';
 
 const TOKEN = 'a'.repeat(43);
 const KEY = hashToken(TOKEN);

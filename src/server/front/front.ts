@@ -8,7 +8,7 @@ import { secureHeaders } from '../http/headers.ts';
 import { hashToken } from '../http/secrets.ts';
 import type { Beside } from '../services/beside.ts';
 import { answerWith, type GuideStore } from './guideStore.ts';
-import { trustedPlace } from './place.ts';
+import { trustedPlace } from '../http/place.ts';
 
 /** What renders pages: the built application. */
 export type PageHandler = (

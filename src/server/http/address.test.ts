@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { afterEach, test } from 'node:test';
-import { isFromHere } from '../front/place.ts';
+import { isFromHere } from './place.ts';
 import { isAddressSet, publicAddress, safeAddress } from './address.ts';
 import { EdgeError } from './errors.ts';
 

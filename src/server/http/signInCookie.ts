@@ -1,5 +1,5 @@
 import type { AstroCookies } from 'astro';
-import { isEncrypted } from '../front/place.ts';
+import { isEncrypted } from './place.ts';
 
 export const SIGN_IN_COOKIE = 'footstool_sign_in';
 const DAYS = 14;

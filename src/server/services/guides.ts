@@ -46,7 +46,11 @@ export async function keepReply(token: string, form: ReplyForm): Promise<'kept' 
     await writeReply(
       opened.linkId,
       {
-        ...{ edition: opened.edition, outcome: answer.outcome, note: answer.note, repliedAt: now(), parts },
+        edition: opened.edition,
+        outcome: answer.outcome,
+        note: answer.note,
+        repliedAt: now(),
+        parts,
         taken: [...(before?.taken ?? []), press].slice(-MOST_PRESSES),
       },
       { replaces: before?.id, transaction },

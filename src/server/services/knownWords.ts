@@ -80,7 +80,9 @@ export async function readWordsOfHome(
   const children = found.children
     .map(({ nickname, birthMonth }) =>
       wordsOf(nickname, {
-        ...{ settings, log: found.readings.get(nickname) ?? [], day: today() },
+        settings,
+        log: found.readings.get(nickname) ?? [],
+        day: today(),
         months: Math.max(0, ageInMonths(birthMonth, today())),
       }),
     )
@@ -122,7 +124,10 @@ function wordsOf(child: string, { settings, log, day, months }: ChildInput): Chi
   return {
     ...sets,
     resting: now.resting,
-    ...{ child, months, isEarly: months < MONTHS_FOR_WORDS && log.length === 0, hard: hardLetters(log, day) },
+    child,
+    months,
+    isEarly: months < MONTHS_FOR_WORDS && log.length === 0,
+    hard: hardLetters(log, day),
     pressed: new Map(log.filter(({ on }) => on === day).map(({ word, right }) => [word, right])),
     sheets: wordSheets([...now.active, ...now.due], WORDS_OF_SHEET),
   };

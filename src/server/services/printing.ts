@@ -74,22 +74,17 @@ export async function readTray(
     readOpenDays(person),
   ]);
   if (!kept) throw new EdgeError('not-found');
-  const chosen = choice.for === 'home' ? homes.filter(({ id }) => id === choice.home).slice(0, 1) : homes;
-  if (choice.for === 'home' && chosen.length === 0)
-    throw new EdgeError('wrong-input', { problems: [{ path: 'home', message: 'choose a home of this programme' }] });
+  const chosen = chosenHomes(choice, homes);
   const policy = person.settings.cautions;
   const safety = await readSafety(person, { id: sessionId, session: kept.session, homes });
   // A guide on paper is a guide that leaves: not before somebody has looked at what it calls for.
   const goingTo = choice.for === 'author' ? [] : chosen;
   const unseen = questionsBefore(kept.session, goingTo, { things, person, safety }).length;
-  const sheetFor = (home: KeptHome) =>
-    guideSheet(
-      composeGuide({
-        ...{ session: kept.session, home, things, programme: person.programme, policy, safety, books, openDays },
-        ...guideLanguage(home.language),
-      }),
-      guideWords(home.language),
-    );
+  const { programme } = person;
+  const sheetFor = (home: KeptHome) => {
+    const around = { session: kept.session, home, things, programme, policy, safety, books, openDays };
+    return guideSheet(composeGuide({ ...around, ...guideLanguage(home.language) }), guideWords(home.language));
+  };
   const trayHome = (home: KeptHome): PrintSetHome => ({
     nickname: home.nickname,
     children: home.children.map(({ nickname }) => nickname),
@@ -121,6 +116,13 @@ export async function readTray(
     unseen,
     ...layoutPrintSet(inputFor(await inSlices(laidFor, trayHome))),
   };
+}
+
+function chosenHomes(choice: TrayChoice, homes: readonly KeptHome[]): readonly KeptHome[] {
+  if (choice.for !== 'home') return homes;
+  const chosen = homes.find(({ id }) => id === choice.home);
+  if (chosen) return [chosen];
+  throw new EdgeError('wrong-input', { problems: [{ path: 'home', message: 'choose a home of this programme' }] });
 }
 
 /** A tray has so many pages at most. */

@@ -24,11 +24,20 @@ export async function keepProgramme(person: Person, form: URLSearchParams): Prom
     const { wordOrder, wordsAtOnce, restAfter, wordsKeptBy, ...numbers } = rest;
     const words = {
       ...(wordOrder !== undefined && { order: wordOrder }),
-      ...{ atOnce: wordsAtOnce, restAfter, keptBy: wordsKeptBy },
+      atOnce: wordsAtOnce,
+      restAfter,
+      keptBy: wordsKeptBy,
     };
     const wanted = {
       ...settings,
-      ...{ weekend, closed, seatedMinutesPerYear, sendWorkingDays, paper, screens, words, numbers },
+      weekend,
+      closed,
+      seatedMinutesPerYear,
+      sendWorkingDays,
+      paper,
+      screens,
+      words,
+      numbers,
     };
     // The second of two owners is told, unless both say the same.
     if (seen !== null && Number(seen) !== revision && !isSameValue(wanted, settings))

@@ -37,7 +37,12 @@ export async function reserveBook(person: Person, bookKey: string, fields: Recor
     const isOurs = await addReservation(
       person.programmeId,
       {
-        ...{ bookKey, title: book.title, copy, leadWorkingDays: lead, neededOn, reservedOn: today() },
+        bookKey,
+        title: book.title,
+        copy,
+        leadWorkingDays: lead,
+        neededOn,
+        reservedOn: today(),
         arrivesOn: addOpenDays(today(), lead, person),
       },
       transaction,

@@ -131,6 +131,13 @@ function asQuestion({ segment, rule, subject, text }: CautionDecision): PartQues
 /** Decisions as a sending keeps them. */
 export function asRecord(decisions: ReturnType<typeof decisionsThatHold>): KeptDecision[] {
   return decisions.map(({ part, rule, subject, words, decided, why, by, at }) => ({
-    ...{ part, rule, subject, words, decided, why, by, at: at.toISOString() },
+    part,
+    rule,
+    subject,
+    words,
+    decided,
+    why,
+    by,
+    at: at.toISOString(),
   }));
 }

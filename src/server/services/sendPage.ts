@@ -52,8 +52,16 @@ export async function readSendPage(person: Person, id: string): Promise<SendPage
   const questions = questionsBefore(kept.session, homes, { things, person, safety });
   const decisions = decisionsThatHold(kept.session, safety);
   return {
-    ...{ kept, fits, readiness: readinessOfAll(fits), things, had, edition, isChanged },
-    ...{ stops, questions, decisions },
+    kept,
+    fits,
+    readiness: readinessOfAll(fits),
+    things,
+    had,
+    edition,
+    isChanged,
+    stops,
+    questions,
+    decisions,
   };
 }
 
@@ -107,7 +115,14 @@ export async function previewGuide(
   const policy = person.settings.cautions;
   const safety = await readSafety(person, { id: kept.id, session: kept.session, homes });
   const guide = composeGuide({
-    ...{ session: kept.session, home, things, programme: person.programme, policy, safety, books, openDays },
+    session: kept.session,
+    home,
+    things,
+    programme: person.programme,
+    policy,
+    safety,
+    books,
+    openDays,
     ...guideLanguage(home.language),
   });
   return { guide, language: home.language };

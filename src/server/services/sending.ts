@@ -175,7 +175,13 @@ async function fixCopies(input: FixInput): Promise<Sent> {
   const sentAt = now();
   const sendingId = await addSending(
     {
-      ...{ sessionId, programmeId, edition, sentAt, session, address, decisions },
+      sessionId,
+      programmeId,
+      edition,
+      sentAt,
+      session,
+      address,
+      decisions,
       sentBy: person.userId,
       sendKey: request.key ?? null,
     },
@@ -185,7 +191,10 @@ async function fixCopies(input: FixInput): Promise<Sent> {
   await writeCopies(input, { links, sendingId, sentAt });
   const ids = await addMessages(
     links.map(({ home, linkId }) => ({
-      ...{ programmeId, linkId, sendingId, recipient: home.contact },
+      programmeId,
+      linkId,
+      sendingId,
+      recipient: home.contact,
       subject: guideWords(home.language).say('letterSubject', { title: session.title }),
       facts: letterFacts(home, session, { programme: person.programme, address }),
     })),
@@ -208,7 +217,11 @@ async function linkHomes({ person, request, homes, transaction }: FixInput, crea
     links
       .filter(({ home }) => !open.has(home.id))
       .map(({ home, linkId: id }) => ({
-        ...{ id, programmeId, sessionId, homeId: home.id, createdAt },
+        id,
+        programmeId,
+        sessionId,
+        homeId: home.id,
+        createdAt,
         tokenHash: hashToken(guideToken(id)),
       })),
     transaction,
@@ -223,7 +236,12 @@ async function writeCopies(
   const guides = await inSlices(links, ({ home }) => guideFor(home));
   await addCopies(
     links.map(({ home, linkId }, index) => ({
-      ...{ linkId, sendingId, edition, sentAt, guide: writeGuideCopy(guides[index]!), language: home.language },
+      linkId,
+      sendingId,
+      edition,
+      sentAt,
+      guide: writeGuideCopy(guides[index]!),
+      language: home.language,
     })),
     transaction,
   );

@@ -48,8 +48,13 @@ export async function keepRecording(
   const { milliseconds } = prepared.value;
   const audio = Buffer.from(prepared.value.audio);
   await writeRecording({
-    ...{ programmeId: person.programmeId, sound, audio, milliseconds },
-    ...{ hash: createHash('sha256').update(audio).digest('hex'), recordedAt: now(), recordedBy: person.userId },
+    programmeId: person.programmeId,
+    sound,
+    audio,
+    milliseconds,
+    hash: createHash('sha256').update(audio).digest('hex'),
+    recordedAt: now(),
+    recordedBy: person.userId,
   });
   return milliseconds;
 }

@@ -48,8 +48,13 @@ export async function startSoundSession(person: Person, { sound, on, parts }: So
   return addSession(
     person.programmeId,
     {
-      ...{ title: soundSessionTitle(sound), on, at: undefined, ages: agesFromYears(4, 6), aim: soundSessionAim(sound) },
-      ...{ segments: frameSegments(segments), accepted: [] },
+      title: soundSessionTitle(sound),
+      on,
+      at: undefined,
+      ages: agesFromYears(4, 6),
+      aim: soundSessionAim(sound),
+      segments: frameSegments(segments),
+      accepted: [],
     },
     person.userId,
   );

@@ -51,7 +51,9 @@ export async function readTermSounds(person: Person, id: string): Promise<TermSo
     words,
   );
   return {
-    ...{ id, title: term.title, words: words.length },
+    id,
+    title: term.title,
+    words: words.length,
     weeks: taught.map((week, index) => ({
       ...week,
       ...steps[index]!,

@@ -33,9 +33,18 @@ export async function readDecisions(
     ...(transaction && { transaction }),
   });
   return rows.reverse().map((row) => ({
-    ...{ id: row.id, segment: row.segment, rule: row.rule, subject: row.subject, text: row.text },
-    ...{ decided: row.decided, youngestMonths: row.youngestMonths, allergens: row.allergens },
-    ...{ words: row.words.split('\n'), why: row.why, by: row.decidedByName, at: row.decidedAt },
+    id: row.id,
+    segment: row.segment,
+    rule: row.rule,
+    subject: row.subject,
+    text: row.text,
+    decided: row.decided,
+    youngestMonths: row.youngestMonths,
+    allergens: row.allergens,
+    words: row.words.split('\n'),
+    why: row.why,
+    by: row.decidedByName,
+    at: row.decidedAt,
   }));
 }
 
@@ -47,8 +56,15 @@ export async function addDecision(
   tables();
   const { words, by, userId, ...rest } = decision;
   await SessionDecisionRow.create({
-    ...{ id: randomUUID(), programmeId, sessionId, ...rest, allergens: [...rest.allergens] },
-    ...{ words: words.join('\n').slice(0, 4000), decidedBy: userId, decidedByName: by, decidedAt: now() },
+    id: randomUUID(),
+    programmeId,
+    sessionId,
+    ...rest,
+    allergens: [...rest.allergens],
+    words: words.join('\n').slice(0, 4000),
+    decidedBy: userId,
+    decidedByName: by,
+    decidedAt: now(),
   });
 }
 

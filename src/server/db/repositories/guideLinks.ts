@@ -113,7 +113,10 @@ export async function readLinkWithLetter(
   const message = row?.messages?.[0];
   return (
     row && {
-      ...{ id: row.id, sessionId: row.sessionId, home: row.home!.nickname, revokedAt: row.revokedAt },
+      id: row.id,
+      sessionId: row.sessionId,
+      home: row.home!.nickname,
+      revokedAt: row.revokedAt,
       message: message ? toMessage(message) : null,
     }
   );

@@ -102,7 +102,8 @@ export async function writeHomes(
   const nicknames = homes.map(({ nickname }) => nickname);
   const known = await HomeRow.findAll({
     where: { programmeId, nickname: { [Op.in]: nicknames } },
-    ...{ transaction, lock: transaction.LOCK.UPDATE },
+    transaction,
+    lock: transaction.LOCK.UPDATE,
   });
   const knownAllergens = new Map(known.map(({ nickname, allergens }) => [nickname, allergens]));
   const kept = homes.flatMap(({ nickname, allergens }) =>
@@ -113,7 +114,13 @@ export async function writeHomes(
   const stays = (nickname: string) => kept.filter(({ home }) => home === nickname).map(({ allergen }) => allergen);
   await HomeRow.bulkCreate(
     homes.map(({ nickname, contact, language, allergens }) => ({
-      ...{ id: randomUUID(), programmeId, nickname, contact, language, takenOutAt: null, revision: 1 },
+      id: randomUUID(),
+      programmeId,
+      nickname,
+      contact,
+      language,
+      takenOutAt: null,
+      revision: 1,
       allergens: [...allergens, ...stays(nickname)],
     })),
     {
@@ -142,7 +149,13 @@ async function writeContents(
   await ChildRow.bulkCreate(
     homes.flatMap(({ id, home }) =>
       home.children.map(({ mouthing = false, leftHanded = false, needs = '', ...child }, position) => ({
-        ...{ id: randomUUID(), homeId: id, position, ...child, mouthing, leftHanded, needs },
+        id: randomUUID(),
+        homeId: id,
+        position,
+        ...child,
+        mouthing,
+        leftHanded,
+        needs,
       })),
     ),
     { transaction },

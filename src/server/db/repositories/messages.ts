@@ -26,9 +26,17 @@ export interface OutboxMessage {
 }
 
 export const toMessage = (row: MessageRow): OutboxMessage => ({
-  ...{ id: row.id, linkId: row.linkId, personLinkId: row.personLinkId, recipient: row.recipient },
-  ...{ subject: row.subject, facts: row.facts, tries: row.tries, state: row.state, mailId: row.mailId },
-  ...{ firstTriedAt: row.firstTriedAt, nextTryAt: row.nextTryAt },
+  id: row.id,
+  linkId: row.linkId,
+  personLinkId: row.personLinkId,
+  recipient: row.recipient,
+  subject: row.subject,
+  facts: row.facts,
+  tries: row.tries,
+  state: row.state,
+  mailId: row.mailId,
+  firstTriedAt: row.firstTriedAt,
+  nextTryAt: row.nextTryAt,
 });
 
 /** A letter to be written into the outbox. */
@@ -65,7 +73,9 @@ export async function beginMessage(id: string, from: readonly MessageState[]): P
   tables();
   const [claimed] = await MessageRow.update(
     {
-      ...{ state: 'posting', tries: Sequelize.literal('tries + 1'), changedAt: now() },
+      state: 'posting',
+      tries: Sequelize.literal('tries + 1'),
+      changedAt: now(),
       firstTriedAt: Sequelize.fn('coalesce', Sequelize.col('first_tried_at'), now()),
     },
     { where: { id, state: [...from], nextTryAt: { [Op.or]: [null, { [Op.lte]: now() }] } } },

@@ -64,7 +64,11 @@ export async function readInvitations(
   });
   const letters = await MessageRow.findAll({ where: { personLinkId: links.map(({ id }) => id) } });
   return links.map(({ id, email, name, role, expiresAt }) => ({
-    ...{ id, email, name, role, expiresAt },
+    id,
+    email,
+    name,
+    role,
+    expiresAt,
     letter: letters.find(({ personLinkId }) => personLinkId === id)?.state ?? 'failed',
   }));
 }

@@ -129,9 +129,16 @@ function toPostHome(link: GuideLinkRow): PostHome {
 
 function toPostReply({ outcome, note, repliedAt, parts = [] }: ReplyRow): PostHome['reply'] {
   return {
-    ...{ outcome, note, repliedAt },
+    outcome,
+    note,
+    repliedAt,
     parts: parts.map(({ title, segment, plannedMinutes, minutes, ease, level }) => ({
-      ...{ title, segment, planned: plannedMinutes, minutes, ease, level },
+      title,
+      segment,
+      planned: plannedMinutes,
+      minutes,
+      ease,
+      level,
     })),
   };
 }

@@ -14,7 +14,10 @@ export interface Programme {
 }
 
 const toProgramme = ({ id, slug, name, settings, revision }: ProgrammeRow): Programme => ({
-  ...{ id, slug, name, revision },
+  id,
+  slug,
+  name,
+  revision,
   settings: readSettings(settings),
 });
 

@@ -52,7 +52,11 @@ export function withReply<Value>(
 
 function toReply({ id, outcome, note, repliedAt, taken, parts = [] }: ReplyRow): StoredReply {
   return {
-    ...{ id, outcome, note, repliedAt, taken },
+    id,
+    outcome,
+    note,
+    repliedAt,
+    taken,
     parts: parts.map(({ segment, minutes, ease, level }) => ({ segment, minutes, ease, level })),
   };
 }

@@ -24,7 +24,13 @@ export async function readReservations(programmeId: string): Promise<Reservation
     order: [['neededOn', 'ASC']],
   });
   return rows.map(({ id, bookKey, title, leadWorkingDays, reservedOn, arrivesOn, neededOn }) => ({
-    ...{ id, bookKey, title, leadWorkingDays, reservedOn, arrivesOn, neededOn },
+    id,
+    bookKey,
+    title,
+    leadWorkingDays,
+    reservedOn,
+    arrivesOn,
+    neededOn,
   }));
 }
 

@@ -68,7 +68,8 @@ export async function markThingChecked(programmeId: string, key: string): Promis
   await inTransaction(async (transaction) => {
     const row = await ShelfItemRow.findOne({
       where: { programmeId, kind: 'thing', key },
-      ...{ transaction, lock: transaction.LOCK.UPDATE },
+      transaction,
+      lock: transaction.LOCK.UPDATE,
     });
     if (!row) return;
     const thing = readStoredEntry<ShelvedThing>(row.body);
