@@ -1,7 +1,7 @@
 /**
  * The languages of guides, each with the locale of its dates, lists and numbers (BCP 47) and the side it is read from.
- * The first is the one that authors write in. A further language is a line here and a file in `messages/languages`,
- * named in `messages/guideLanguages.ts`.
+ * The first is the one that authors write in. A further language is a line here, a file in `messages/languages` and a
+ * column in `messages/cautionWords.ts`.
  */
 export const GUIDE_LANGUAGES = {
   en: { locale: 'en-GB', direction: 'ltr' },

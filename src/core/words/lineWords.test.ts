@@ -91,5 +91,6 @@ test('two words of one picture are named, and another of the kind has a picture 
 test('a word is replaced where it stands alone, and never inside another or in braces', () => {
   assert.equal(withWordReplaced('A cot, a cottage, {cot} and Cot.', 'cot', 'bat'), 'A bat, a cottage, {cot} and bat.');
   assert.equal(withWordReplaced('{@cot}', 'cot', 'bat'), null);
+  assert.equal(withWordReplaced('{n:cot|cots} and cot', 'cot', 'bat'), '{n:cot|cots} and bat');
   assert.equal(withWordReplaced('', 'cot', 'bat'), null);
 });

@@ -232,6 +232,9 @@ function pictureFindings(words: readonly string[]): WordFinding[] {
 
 /** A text with a word put in the place of another, everywhere it stands alone; null where it does not stand there. */
 export function withWordReplaced(text: string, word: string, instead: string): string | null {
-  const alone = new RegExp(`(?<![\\p{L}{@])${word}(?![\\p{L}}])`, 'giu');
-  return alone.test(text) ? text.replace(alone, instead) : null;
+  const alone = new RegExp(`(?<!\\p{L})${word}(?!\\p{L})`, 'giu');
+  // What stands in braces is no word of the line: a dial, a sum, or words by number.
+  const pieces = text.split(/(\{[^{}]*\})/);
+  const changed = pieces.map((piece, at) => (at % 2 === 1 ? piece : piece.replace(alone, instead))).join('');
+  return changed === text ? null : changed;
 }
