@@ -42,5 +42,6 @@ export const CALCULATIONS: ReadonlyMap<string, Calculation> = new Map([
   ['word-sets', async (input) => (await words()).calcWordSets(input)],
   ['coverage', async (input) => (await words()).calcCoverage(input)],
   ['guide', async (input) => (await sessions()).calcGuide(input)],
+  ['findings', async (input) => (await sessions()).calcFindings(input)],
   ['term-plan', async (input) => (await terms()).calcTermPlan(input)],
 ]);

@@ -1,11 +1,14 @@
 import { composeGuide, type Guide, type GuideLevel, type GuideSegment } from '../../core/guide/index.ts';
 import { guideLanguage } from '../../messages/guideLanguages.ts';
 import type { Home } from '../../core/homes/index.ts';
-import type { Segment, Session } from '../../core/session/index.ts';
+import type { CautionPolicy } from '../../core/cautions/index.ts';
+import { judgeSession } from '../../core/checks/index.ts';
+import { linesAt, type Segment, type Session } from '../../core/session/index.ts';
 import { frameSegments, segmentFor } from '../../core/shelf/index.ts';
 import { authorMakers } from '../../messages/authorMakers.ts';
 import { authorSpeech } from '../../messages/speeches.ts';
 import { describeFileProblem } from '../../messages/fileProblems.ts';
+import { describeFinding } from '../../messages/findings.ts';
 import { describeMakerProblem } from '../../messages/makers.ts';
 import { checkContents, sourcesOf, thingsOf, withSections, type FileSections } from '../../contracts/fileContents.ts';
 import { readSettings, type ProgrammeSettings } from '../../contracts/programme.ts';
@@ -18,21 +21,15 @@ import { boolean, name, object } from './fields.ts';
 export const calcGuide = calculation(
   object({ file: shelfFile.required(), session: name(), home: name(), assumeCommon: boolean() }),
   ({ file: given, session: title, home: nickname, assumeCommon }) => {
-    const file = withSections(given);
-    const [problem] = checkContents(file, []);
-    if (problem) throw new CalcInputError(`file.${problem.path}`, describeFileProblem(problem).message);
-    const entry = file.sessions.find((candidate) => candidate.title === title);
-    if (!entry) throw new CalcInputError('session', `no session of the file is called "${title}"`);
+    const { file, session, settings, things, policy } = readSessionOf(given, title);
     const home = file.homes.find((candidate) => candidate.nickname === nickname);
     if (!home) throw new CalcInputError('home', `no home of the file is called "${nickname}"`);
-    const { programme } = given;
-    const settings = readSettings(programme?.settings);
     const guide = composeGuide({
-      session: sessionOf(entry, file, settings),
+      session,
       home: homeOf(home),
-      things: thingsOf(file.things),
+      things,
       programme: '',
-      policy: programme?.cautions ?? settings.cautions,
+      policy,
       books: file.books,
       assumeCommon,
       openDays: { weekend: settings.weekend, closed: settings.closed },
@@ -41,6 +38,47 @@ export const calcGuide = calculation(
     return describeGuide(guide);
   },
 );
+
+/** What the checks say of a session of a file, for all homes of the file: the rule, its place, and what would mend it. */
+export const calcFindings = calculation(
+  object({ file: shelfFile.required(), session: name() }),
+  ({ file: given, session: title }) => {
+    const { file, session, settings, things, policy } = readSessionOf(given, title);
+    const { seatedMinutesPerYear } = settings;
+    const against = { things, homes: file.homes.map(homeOf), policy, decisions: [], seatedMinutesPerYear };
+    const { findings } = judgeSession(session, against);
+    return {
+      findings: findings.map((finding) => {
+        const part = session.segments.find(({ id }) => id === finding.segment)!;
+        const line = linesAt(part, part.level).findIndex(({ id }) => id === finding.line);
+        const { title: said, text, remedy } = describeFinding(finding);
+        return {
+          rule: finding.code,
+          segment: part.title,
+          line: line < 0 ? null : line,
+          weight: finding.weight,
+          title: said,
+          text,
+          remedies: remedy === null ? [] : [remedy],
+        };
+      }),
+    };
+  },
+);
+
+type GivenFile = Partial<FileSections> & { readonly programme?: { settings?: unknown; cautions?: CautionPolicy } };
+
+/** A session of a file with what it is judged by; a file that is not sound, or lacks it, is refused at its path. */
+function readSessionOf(given: GivenFile, title: string) {
+  const file = withSections(given);
+  const [problem] = checkContents(file, []);
+  if (problem) throw new CalcInputError(`file.${problem.path}`, describeFileProblem(problem).message);
+  const entry = file.sessions.find((candidate) => candidate.title === title);
+  if (!entry) throw new CalcInputError('session', `no session of the file is called "${title}"`);
+  const settings = readSettings(given.programme?.settings);
+  const policy = given.programme?.cautions ?? settings.cautions;
+  return { file, session: sessionOf(entry, file, settings), settings, policy, things: thingsOf(file.things) };
+}
 
 function sessionOf(entry: SessionEntry, file: FileSections, settings: ProgrammeSettings): Session {
   const { title, on, at, ages, aim } = entry;
