@@ -219,3 +219,20 @@ test('Today names what is late, what is due and what came back, and leads there'
   await page.goBack();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Monday 8 March');
 });
+
+test('on a tablet the notes of a part stand below its lines and lie over none', async ({ page }) => {
+  await page.setViewportSize({ width: 820, height: 1180 });
+  await signIn(page);
+  await page.goto(address('/sessions'));
+  await page.getByRole('link', { name: 'The cart with no wheels' }).first().click();
+  await benchIsReady(page);
+  const carts = part(page, 'Carts and lids');
+  await expect(carts.locator('.finding')).not.toHaveCount(0);
+  const covered = await carts.evaluate((section) => {
+    const [lines, notes] = ['.line', '.finding'].map((name) =>
+      [...section.querySelectorAll(name)].map((element) => element.getBoundingClientRect()),
+    );
+    return lines!.filter((line) => notes!.some((note) => note.top < line.bottom && line.top < note.bottom)).length;
+  });
+  expect(covered).toBe(0);
+});
