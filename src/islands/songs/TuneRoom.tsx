@@ -96,7 +96,8 @@ function useSong({ start, first, accent }: Omit<TuneRoomProps, 'mayWrite'>) {
 function howManyFit(lines: readonly PlacedLine[]): string {
   const sung = lines.filter(({ kind }) => kind === 'sung').length;
   const fitting = lines.filter((line) => line.kind === 'sung' && line.fit.verdict === 'fits').length;
-  return sayScreen('count.lines-fit', { fitting, count: sung });
+  if (sung === 0) return 'No words yet.';
+  return sayScreen('count.lines-fit', { fitting, lines: sayScreen('count.lines', { count: sung }) });
 }
 
 /** Which tune, the words as they are written, and the tune to hear; it stops when either changes. */

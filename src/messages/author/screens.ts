@@ -18,8 +18,8 @@ export const counts = {
     'Guides aren’t printed until you’ve looked at {count, plural, =1 {one thing} other {# things}}:',
   'count.do-not-fit':
     '{count, plural, one {# place does} other {# places do}} not fit. Nothing was taken in; mend them and send the file again.',
-  'count.lines-fit':
-    '{count, plural, =0 {No words yet.} other {{fitting} of {count, plural, one {# line} other {# lines}} {fitting, plural, one {fits } other {fit }}.}}',
+  'count.lines': '{count, plural, one {# line} other {# lines}}',
+  'count.lines-fit': '{fitting, plural, one {# of {lines} fits.} other {# of {lines} fit.}}',
   'count.correction':
     'was planned at {planned} min. After {count, plural, one {# answer} other {# answers}}: {likely} min.',
   'differs.left-out': 'goes without “{title}”',
