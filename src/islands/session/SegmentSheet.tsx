@@ -2,7 +2,7 @@ import { type Edit, type LevelName, LEVELS, type MakerSource } from '../../core/
 import type { ThingsByKey } from '../../core/materials/index.ts';
 import { DndContext, closestCenter, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
-import { memo, useMemo, useState } from 'react';
+import { memo, useMemo, useState, type CSSProperties } from 'react';
 import type { Finding } from '../../core/checks/index.ts';
 import type { ComposedSegment } from '../../core/guide/index.ts';
 import { reportSpread, spreadOf } from '../../core/time/index.ts';
@@ -72,7 +72,7 @@ function SheetOfPart(props: SegmentSheetProps) {
       <SegmentHead {...{ part, position, count, things, mayWrite, hasMakers, soundsSaid, recorded, onEdit }} />
       <SegmentLines {...{ part, mayWrite, onEdit, writing, wordChecks }} onWriting={setWriting} />
       {groupByRow(findings, part).map(({ row, span, group }) => (
-        <div key={row} className="margin" style={{ gridRow: `${row} / span ${span}` }}>
+        <div key={row} className="margin" style={{ '--row': `${row} / span ${span}` } as CSSProperties}>
           {group.map((finding) => (
             <FindingNote key={finding.id} {...{ finding, mayWrite, onEdit }} />
           ))}
