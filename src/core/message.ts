@@ -74,19 +74,19 @@ export interface Problem {
   readonly code: string;
 }
 
+/** Problems whose sentence has a plain form, for where what it would name is not there. */
+const WITH_PLAIN_FORM: ReadonlySet<string> = new Set(['unreadable', 'unknown-name', 'expression', 'template']);
+
 /**
  * A problem as the sentence of its code, `problems/<code>`, with its fields as values: lists stand with commas, a problem inside
- * is said first. A field that is empty is left out, and the sentence is `problems/<code>.plain`.
+ * is said first. Where a field is empty and the sentence has a plain form, it is `problems/<code>.plain`.
  * @example problemMessage({ code: 'negative', at: 'n-5', value: -2 }) // { key: 'problems/negative', values: { at: 'n-5', value: -2 } }
  */
 export function problemMessage(problem: Problem): Message {
   const fields = Object.entries(problem).filter(([name, value]) => name !== 'code' && value !== undefined);
-  const isEmpty = (value: unknown) => value === '' || (Array.isArray(value) && value.length === 0);
-  const told = fields
-    .filter(([, value]) => !isEmpty(value))
-    .map(([name, value]) => [name, valueOfField(value)] as const);
-  const key = `problems/${problem.code}${told.length < fields.length ? '.plain' : ''}`;
-  return { key, values: Object.fromEntries(told) };
+  const lacksName = fields.some(([, value]) => value === '' || (Array.isArray(value) && value.length === 0));
+  const key = `problems/${problem.code}${lacksName && WITH_PLAIN_FORM.has(problem.code) ? '.plain' : ''}`;
+  return { key, values: Object.fromEntries(fields.map(([name, value]) => [name, valueOfField(value)])) };
 }
 
 function valueOfField(value: unknown): MessageValue {

@@ -1,7 +1,7 @@
 import type { DueWhat } from '../core/calendar/preparation.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import type { TemplateProblem } from '../core/expressions/index.ts';
+import { renderTemplate, type TemplateProblem } from '../core/expressions/index.ts';
 import type { SwapReason } from '../core/materials/index.ts';
 import type { EditProblem } from '../core/session/index.ts';
 import type { PlanReason, WeekNote } from '../core/terms/index.ts';
@@ -9,6 +9,7 @@ import { leadWords } from './spans.ts';
 import { describeEditProblem } from './edits.ts';
 import { problemMessage } from '../core/message.ts';
 import { describeExpressionProblem } from './expressions.ts';
+import { problems } from './author/problems.ts';
 import { sayMessage } from './screenWords.ts';
 import { describeMakerProblem } from './makers.ts';
 import { describeSwapReason } from './swaps.ts';
@@ -173,4 +174,16 @@ test('leads, counts and when something was last touched', () => {
     ],
     ['not yet', '1 Mar', '1 Jan, nine weeks ago'],
   );
+});
+
+test('a problem that names nothing is said all the same, whatever its code', () => {
+  const named = (code: string) =>
+    (problems as Readonly<Record<string, string>>)[code]!.match(/\{(\w+)/g)?.map((name) => name.slice(1)) ?? [];
+  for (const code of Object.keys(problems).filter((name) => !name.endsWith('.plain'))) {
+    const nothing = Object.fromEntries(named(code).map((name) => [name, '']));
+    assert.doesNotMatch(sayMessage(problemMessage({ code, ...nothing })), /[{}]/, code);
+  }
+  const line = renderTemplate('Put {@} down', { values: {}, things: {} });
+  assert.ok(!line.ok);
+  assert.match(sayMessage(problemMessage(line.problem)), /at character 5 is not among the things/);
 });

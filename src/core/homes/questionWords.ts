@@ -22,8 +22,8 @@ export function questionMessages(
   const name = isAllergen ? 'ask-allergen' : kind;
   const values = {
     ...(kind === 'thing' && { thing: own(namesOf(subject, things).one) }),
-    ...(words.length > 0 && { words: wordsMessage(words) }),
-    ...((kind === 'check' || kind === 'ask') && { about: ruleName(rule) }),
+    words: wordsMessage(words),
+    about: ruleName(rule),
     ...(isAllergen && {
       allergens: listOf(subject.split(BETWEEN).map((allergen) => own(allergen.replaceAll('-', ' ')))),
     }),
