@@ -2,6 +2,17 @@ import node from '@astrojs/node';
 import react from '@astrojs/react';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'astro/config';
+import { ENTRIES } from './src/threads/entries.mjs';
+
+/** The commands and threads are built with the pages, as one graph of modules: one pool, one class of errors. */
+const oneBuild = {
+  name: 'footstool-one-build',
+  apply: 'build',
+  buildStart() {
+    if (this.environment.name !== 'ssr') return;
+    for (const [name, id] of Object.entries(ENTRIES)) this.emitFile({ type: 'chunk', id, fileName: `${name}.mjs` });
+  },
+};
 
 // Origins are checked by our own middleware, which knows the run-time address; see docs/decisions.
 export default defineConfig({
@@ -31,5 +42,5 @@ export default defineConfig({
       ],
     },
   },
-  vite: { plugins: [tailwindcss()], build: { assetsInlineLimit: 0 } },
+  vite: { plugins: [tailwindcss(), oneBuild], build: { assetsInlineLimit: 0 } },
 });

@@ -2,10 +2,11 @@ import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { mkdirSync } from 'node:fs';
 import { join, resolve } from 'node:path';
+import { ROOT } from '../threads/root.ts';
 import { closeDatabase } from '../server/db/connection.ts';
+import { guardDatabase, whileGuardStops } from './guardDatabase.ts';
 import { isReachable, postgresFolder, startPostgres, type LocalPostgres } from './postgres.ts';
 
-export const ROOT = resolve(import.meta.dirname, '../..');
 /** Where this installation keeps what is its own. */
 export const DATA = resolve(process.env.FOOTSTOOL_DATA ?? join(ROOT, '.data'));
 
@@ -18,7 +19,15 @@ export async function ownDatabase(tell: (text: string) => void): Promise<LocalPo
     ? inProject
     : join('/var/lib/footstool', createHash('sha256').update(ROOT).digest('hex').slice(0, 12));
   if (folder !== inProject) tell(`PostgreSQL’s user cannot reach ${inProject}; its data is kept in ${folder}`);
-  return startPostgres({ folder });
+  await whileGuardStops(folder);
+  const postgres = await startPostgres({ folder });
+  if (!postgres.isOurs) return postgres;
+  const guard = guardDatabase(folder, postgres);
+  const stop = () => {
+    guard.end();
+    postgres.stop();
+  };
+  return { ...postgres, stop };
 }
 
 /** Runs a command on the database that DATABASE_URL names, or on the installation's own, which is started for it. */

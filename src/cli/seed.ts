@@ -37,6 +37,7 @@ import { sendSession } from '../server/services/sending.ts';
 import { hashPassword, isPassword } from '../server/services/signIn.ts';
 import type { Person } from '../server/services/person.ts';
 import { DEMO } from '../server/demo.ts';
+import { ROOT } from '../threads/root.ts';
 
 const DEMO_SLUG = 'quillbrook';
 
@@ -245,5 +246,5 @@ async function sendAndAnswer(owner: Person, address: string): Promise<void> {
 }
 
 async function readDemo<Content = Record<string, unknown>>(file: string): Promise<Content> {
-  return JSON.parse(await readFile(join(import.meta.dirname, '../../demo', file), 'utf8')) as Content;
+  return JSON.parse(await readFile(join(ROOT, 'demo', file), 'utf8')) as Content;
 }

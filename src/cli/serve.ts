@@ -1,86 +1,60 @@
-import { join, resolve } from 'node:path';
-import { pathToFileURL } from 'node:url';
-import { Worker } from 'node:worker_threads';
-import { BesideThread } from '../server/front/beside.ts';
-import { createFront, type PageHandler } from '../server/front/front.ts';
-import { followGuideChanges } from '../server/db/guideChanges.ts';
-import { MemoryGuideStore } from '../server/front/guideStore.ts';
-import { closeDatabase } from '../server/db/connection.ts';
-import { firstOwnerCode } from '../server/http/secrets.ts';
-import { isWithoutOwner } from '../server/services/firstOwner.ts';
-import { log } from '../server/log.ts';
+import { spawn, type ChildProcess } from 'node:child_process';
+import { join } from 'node:path';
+import { ROOT } from '../threads/root.ts';
+import { untilEnd, WITH_PARENT } from './untilEnd.ts';
 
-const ROOT = resolve(import.meta.dirname, '../..');
-const DIST = join(ROOT, 'dist');
 const MS_BEFORE_NEW_WORKER = 2000;
 
-/** `footstool serve`: the built application at HOST and PORT, and beside it a thread that works the queue off. */
+/** `footstool serve`: one web and one worker, as processes of their own that end with this one, however it ends. */
 export async function runServe(): Promise<number> {
-  const { DATABASE_URL: databaseUrl, HOST: host = '127.0.0.1', PORT: port = '4321' } = process.env;
-  if (!databaseUrl) throw new Error('DATABASE_URL is not set; bin/start sets it');
-  const entry = (await import(pathToFileURL(join(DIST, 'server/entry.mjs')).href)) as { handler: PageHandler };
-  const guides = new MemoryGuideStore();
-  const endFollowing = followGuideChanges(databaseUrl, guides);
-  const front = createFront({
-    pages: entry.handler,
-    guides,
-    beside: new BesideThread((options) => startThread('../server/front/besideWorker.ts', options)),
-    clientFolder: join(DIST, 'client'),
-    proxy: process.env.FOOTSTOOL_PROXY,
-  });
-  const queue = keepWorking();
-  await new Promise<void>((listening, failed) => {
-    front.once('error', failed);
-    front.listen(Number(port), host, listening);
-  });
-  await showFirstOwnerCode(port);
-  return new Promise((ended) => {
-    const end = () => {
-      front.close();
-      front.closeAllConnections();
-      void Promise.all([queue.end(), endFollowing()]).then(() => {
-        ended(0);
-        process.exit(0);
-      });
-    };
-    for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, end);
-  });
+  const served = serve(process.env);
+  void untilEnd().then(() => served.end());
+  return served.ended;
 }
 
-/** While nobody works here, says how the first owner begins. */
-async function showFirstOwnerCode(port: string): Promise<void> {
-  const isEmpty = process.env.FOOTSTOOL_DEMO !== '1' && (await isWithoutOwner().catch(() => false));
-  await closeDatabase();
-  if (!isEmpty) return;
-  const address = process.env.FOOTSTOOL_ADDRESS || `http://localhost:${port}`;
-  process.stdout.write(
-    `footstool: nobody works here yet. Begin at ${address}/begin with the code ${firstOwnerCode()}\n`,
-  );
+export interface Served {
+  readonly web: ChildProcess;
+  /** The exit code of the web, once both have gone. */
+  readonly ended: Promise<number>;
+  /** Lets both finish what is under way. */
+  end(): void;
 }
 
-function startThread(module: string, options: object = {}): Worker {
-  return new Worker(new URL('./thread.mjs', import.meta.url), { ...options, workerData: { module } });
-}
-
-/** Keeps one thread at work on the queue; one that ends is replaced. */
-function keepWorking(): { end(): Promise<void> } {
+/** Starts a web and a worker. A worker that falls is started again; a web that ends, ends both. */
+export function serve(environment: NodeJS.ProcessEnv): Served {
   let isEnding = false;
-  let worker: Worker;
-  const start = () => {
-    worker = startThread('../server/queue/work.ts');
-    worker.on('error', (error) => log.error({ err: error }, 'the thread of the queue failed'));
-    worker.once('exit', () => {
-      if (!isEnding) setTimeout(start, MS_BEFORE_NEW_WORKER);
+  const web = startChild('web', environment);
+  const startWorker = (): ChildProcess =>
+    startChild('worker', environment).once('exit', () => {
+      if (!isEnding) again = setTimeout(() => (worker = startWorker()), MS_BEFORE_NEW_WORKER);
     });
+  let again: NodeJS.Timeout | undefined;
+  let worker = startWorker();
+  const end = () => {
+    isEnding = true;
+    clearTimeout(again);
+    web.kill('SIGTERM');
+    worker.kill('SIGTERM');
   };
-  start();
-  return {
-    end: async () => {
-      isEnding = true;
-      const exited = new Promise((gone) => worker.once('exit', gone));
-      worker.postMessage('end');
-      await Promise.race([exited, new Promise((late) => setTimeout(late, 5000))]);
-      await worker.terminate();
-    },
-  };
+  const ended = gone(web).then(async (code) => {
+    end();
+    await gone(worker);
+    return code;
+  });
+  return { web, ended, end };
+}
+
+function startChild(command: string, environment: NodeJS.ProcessEnv): ChildProcess {
+  const child = spawn(join(ROOT, 'bin/footstool'), [command], {
+    // Its end of the pipe closes when this process is gone.
+    stdio: ['pipe', 'inherit', 'inherit'],
+    env: { ...environment, [WITH_PARENT]: '1' },
+  });
+  child.stdin?.on('error', () => undefined);
+  return child;
+}
+
+function gone(child: ChildProcess): Promise<number> {
+  if (child.exitCode !== null || child.signalCode !== null) return Promise.resolve(child.exitCode ?? 1);
+  return new Promise((ended) => child.once('exit', (code) => ended(code ?? 1)));
 }

@@ -1,10 +1,13 @@
-import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
-import { existsSync, mkdirSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { spawnSync, type ChildProcess } from 'node:child_process';
+import { existsSync, mkdirSync, readdirSync, statSync } from 'node:fs';
 import { networkInterfaces } from 'node:os';
 import { join } from 'node:path';
 import { DEMO } from '../server/demo.ts';
-import { DATA, ownDatabase, ROOT } from './ownDatabase.ts';
+import { ROOT } from '../threads/root.ts';
+import { DATA, ownDatabase } from './ownDatabase.ts';
 import { freePort, keptSecret } from './postgres.ts';
+import { serve } from './serve.ts';
+import { untilEnd } from './untilEnd.ts';
 
 const FIRST_PORT = 4321;
 
@@ -48,7 +51,7 @@ export async function runStart(): Promise<number> {
     if (isStopped) return STOPPED;
     if (!isSeeded) throw new Error('the schema or the demo could not be loaded; the line above says why');
     for (const signal of signals) process.off(signal, stopAtNextStep);
-    return await serve(environment, port);
+    return await serveUntilEnd(environment, port);
   } finally {
     stopAll();
   }
@@ -63,19 +66,19 @@ const heard = () => new Promise((next) => setImmediate(next));
 /** Builds when a source is newer than the last build. */
 function buildIfStale(): void {
   const stamp = join(ROOT, 'dist', '.built');
+  // As in bin/footstool, which runs what was built.
   const sources = ['src', 'public', 'astro.config.mjs', 'package-lock.json'].map((name) => join(ROOT, name));
   const newest = Math.max(...sources.map(newestChange));
   if (existsSync(stamp) && statSync(stamp).mtimeMs > newest) return;
   tell('building');
   const built = spawnSync('npm', ['run', '--silent', 'build'], { cwd: ROOT, encoding: 'utf8' });
   if (built.status !== 0) throw new Error(`the build failed:\n${built.stdout}${built.stderr}`);
-  writeFileSync(stamp, '');
 }
 
 function newestChange(path: string): number {
   if (!existsSync(path)) return 0;
   const entry = statSync(path);
-  if (!entry.isDirectory()) return entry.mtimeMs;
+  if (!entry.isDirectory()) return path.endsWith('.test.ts') ? 0 : entry.mtimeMs;
   return Math.max(entry.mtimeMs, ...readdirSync(path).map((name) => newestChange(join(path, name))));
 }
 
@@ -108,15 +111,12 @@ function seed(environment: NodeJS.ProcessEnv): boolean {
   return seeded.status === 0;
 }
 
-async function serve(environment: NodeJS.ProcessEnv, port: number): Promise<number> {
-  const server = spawn(join(ROOT, 'bin/footstool'), ['serve'], {
-    stdio: ['ignore', 'inherit', 'inherit'],
-    env: environment,
-  });
-  for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, () => server.kill('SIGTERM'));
-  await answers(port, server);
+async function serveUntilEnd(environment: NodeJS.ProcessEnv, port: number): Promise<number> {
+  const served = serve(environment);
+  void untilEnd().then(() => served.end());
+  await answers(port, served.web);
   announce(environment, port);
-  return new Promise((ended) => server.on('exit', (code) => ended(code ?? 0)));
+  return served.ended;
 }
 
 async function answers(port: number, server: ChildProcess): Promise<void> {

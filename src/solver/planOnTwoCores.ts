@@ -1,4 +1,4 @@
-import { Worker } from 'node:worker_threads';
+import { startThread } from '../threads/startThread.ts';
 import { ok, type Outcome } from '../core/outcome.ts';
 import {
   betterOf,
@@ -31,9 +31,7 @@ export interface SecondTask {
 
 /** Starts the second thread; what it comes to is told by promise, as is a fault of its own. Null when it was told to stop. */
 export function planInThread(task: SecondTask): { readonly planned: Promise<Planned>; readonly end: () => void } {
-  const thread = new Worker(new URL('./startThread.mjs', import.meta.url), {
-    workerData: { module: './secondThread.ts', task },
-  });
+  const thread = startThread('plan', { workerData: { task } });
   const planned = new Promise<Planned>((found, failed) => {
     thread.once('message', found);
     thread.once('error', failed);

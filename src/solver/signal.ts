@@ -1,6 +1,6 @@
 /**
  * What the threads tell each other by one shared number: the first works alone; it has ended without a proof, so begin;
- * one has a proof, so stop. `startThread.mjs` knows the numbers, too.
+ * one has a proof, so stop. `threads/begin.mjs` knows the numbers, too.
  */
 const SIGNAL = { alone: 0, begin: 1, done: 2 } as const;
 

@@ -1,6 +1,7 @@
 import assert from 'node:assert/strict';
 import { spawn, type ChildProcess } from 'node:child_process';
-import { chmodSync, existsSync, mkdtempSync, rmSync } from 'node:fs';
+import { chmodSync, existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { connect } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { test, type TestContext } from 'node:test';
@@ -17,6 +18,7 @@ const LONGEST_START_MS = 9000;
 
 interface Installation {
   readonly folder: string;
+  readonly webPort: number;
   readonly start: () => ChildProcess;
 }
 
@@ -33,6 +35,7 @@ async function newInstallation(context: TestContext): Promise<Installation> {
   });
   return {
     folder,
+    webPort: port,
     // A group of its own, so that a kill takes what it started along, as the end of a terminal does.
     start: () => {
       const child = spawn(FOOTSTOOL, ['start'], {
@@ -60,6 +63,20 @@ async function until(isTrue: () => boolean | Promise<boolean>, child: ChildProce
     assert.equal(child.exitCode, null, 'the start ended by itself');
     await new Promise((next) => setTimeout(next, 5));
   }
+}
+
+/** The port of the installation's database, while one is marked as running. */
+function portOf(folder: string): number | null {
+  const mark = join(folder, 'postgres/data/postmaster.pid');
+  return existsSync(mark) ? Number(readFileSync(mark, 'utf8').split('\n')[3]) || null : null;
+}
+
+function isOpen(port: number): Promise<boolean> {
+  return new Promise((told) => {
+    const socket = connect(port, '127.0.0.1');
+    socket.once('connect', () => told(true)).once('error', () => told(false));
+    socket.once('connect', () => socket.destroy());
+  });
 }
 
 /** Starts to the end and looks whether everything is there, once. */
@@ -106,13 +123,22 @@ async function isLoadingDemo(folder: string): Promise<boolean> {
 
 test('a start that is killed while its database is made, and again while the demo is half loaded, is followed by one that works', async (context) => {
   const installation = await newInstallation(context);
-  const { folder, start } = installation;
+  const { folder, start, webPort } = installation;
   const first = start();
   await until(() => existsSync(join(folder, 'postgres/data.new/PG_VERSION')), first);
   await cut(first);
   const second = start();
   await until(() => isLoadingDemo(folder), second);
   await cut(second);
+  await worksNow(installation);
+
+  const third = start();
+  await until(() => portOf(folder) !== null, third);
+  const port = portOf(folder)!;
+  await until(() => isOpen(webPort), third);
+  third.kill('SIGKILL');
+  // What it started ends by itself: the pages, the work beside them, and the database.
+  while ((await isOpen(webPort)) || (await isOpen(port))) await new Promise((next) => setTimeout(next, 50));
   await worksNow(installation);
 });
 

@@ -7,13 +7,21 @@ import { test } from 'node:test';
 import { closeDatabase, database } from '../../src/server/db/connection.ts';
 import { DEMO } from '../../src/server/demo.ts';
 import { signInByPost } from '../support/signIn.ts';
-import { endProcess, startDemoDatabase, testEnvironment, untilUp } from '../support/app.ts';
+import { startDemoDatabase, testEnvironment, untilUp } from '../support/app.ts';
 import { testPort } from '../support/ports.ts';
 
 const ROOT = resolve(import.meta.dirname, '../..');
 
 /** Ten times in `npm run soak`, twice with the other tests. */
 const KILLS = process.env.FOOTSTOOL_SOAK ? 10 : 2;
+
+/** Kills a process and what it started. */
+async function killed(child: ChildProcess): Promise<void> {
+  if (child.exitCode !== null || child.signalCode !== null) return;
+  const gone = new Promise<void>((ended) => child.once('exit', () => ended()));
+  process.kill(-child.pid!, 'SIGKILL');
+  await gone;
+}
 
 test('a hundred presses at once, and kills in the middle: one letter a home, none stranded', async () => {
   const records = await startDemoDatabase();
@@ -26,7 +34,12 @@ test('a hundred presses at once, and kills in the middle: one letter a home, non
   const before = letters().length;
   let child: ChildProcess | undefined;
   const serve = async () => {
-    child = spawn(join(ROOT, 'bin/footstool'), ['serve'], { env: environment, stdio: 'ignore' });
+    child = spawn(join(ROOT, 'bin/footstool'), ['serve'], {
+      env: environment,
+      stdio: 'ignore',
+      // A group of its own, so that a kill takes web and worker along.
+      detached: true,
+    });
     await untilUp(address, child);
   };
   try {
@@ -51,7 +64,7 @@ test('a hundred presses at once, and kills in the middle: one letter a home, non
     );
     assert.deepEqual([...new Set(answers.map(({ status }) => status))], [303]);
     for (let times = 0; times < KILLS; times++) {
-      await endProcess(child!, 'SIGKILL');
+      await killed(child!);
       const out = letters().length;
       await serve();
       // Killed anew once it has gone on: while it posts the letter after the one that came out.
@@ -75,7 +88,7 @@ test('a hundred presses at once, and kills in the middle: one letter a home, non
       .map((text) => /"address":"([^"]+@homes[^"]+)"/.exec(text)![1]!);
     assert.deepEqual([tos.length, new Set(tos).size, letters().length - before], [12, 12, 12]);
   } finally {
-    if (child) await endProcess(child, 'SIGKILL');
+    if (child) await killed(child);
     await closeDatabase();
     records.remove();
     rmSync(folder, { recursive: true, force: true });

@@ -1,4 +1,5 @@
-import { Worker } from 'node:worker_threads';
+import type { Worker } from 'node:worker_threads';
+import { startThread } from '../../threads/startThread.ts';
 
 /** The answer to one input as JSON text, or what is wrong with it. */
 export type CalcText = { readonly json: string } | { readonly error: string };
@@ -51,8 +52,8 @@ export class CalcBench {
   }
 
   #start(): Worker {
-    return new Worker(new URL('../thread.mjs', import.meta.url), {
-      workerData: { module: './calc/calcWorker.ts', name: this.#name },
+    return startThread('calc', {
+      workerData: { name: this.#name },
       resourceLimits: { maxOldGenerationSizeMb: MOST_MEGABYTES },
     });
   }

@@ -57,6 +57,27 @@ export async function readSchema(): Promise<string | null> {
   return withPatientDatabase(async (sequelize) => (await umzugFor(sequelize).executed()).at(-1)?.name ?? null);
 }
 
+/** A database whose tables this version does not work with. */
+export class UnfitSchema extends Error {}
+
+/** So many schemas newer than the newest it knows does a version still work with: migrations work with the code before them. */
+const NEWER_ALLOWED = 1;
+
+/** Throws `UnfitSchema` for a database with tables older than this version needs, or newer than it can know. */
+export async function requireFittingSchema(): Promise<void> {
+  const done = await withPatientDatabase(async (sequelize) =>
+    (await umzugFor(sequelize).executed()).map(({ name }) => name),
+  );
+  const missing = Object.keys(MIGRATIONS).filter((name) => !done.includes(name));
+  if (missing.length > 0)
+    throw new UnfitSchema(
+      `the tables of this database are older than this version needs; run bin/footstool migrate first`,
+    );
+  const unknown = done.filter((name) => !Object.hasOwn(MIGRATIONS, name));
+  if (unknown.length > NEWER_ALLOWED)
+    throw new UnfitSchema(`the tables of this database are of a newer version (${done.at(-1)}); start that version`);
+}
+
 function umzugFor(sequelize: Sequelize): Umzug {
   const storage = new SequelizeStorage({ sequelize, tableName: 'migrations' });
   return new Umzug({

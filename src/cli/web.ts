@@ -1,0 +1,72 @@
+import type { Server } from 'node:http';
+import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { closeDatabase, isDatabaseAway } from '../server/db/connection.ts';
+import { followGuideChanges } from '../server/db/guideChanges.ts';
+import { requireFittingSchema } from '../server/db/migrations/migrate.ts';
+import { BesideThread } from '../server/front/beside.ts';
+import { createFront, type PageHandler } from '../server/front/front.ts';
+import { MemoryGuideStore } from '../server/front/guideStore.ts';
+import { firstOwnerCode } from '../server/http/secrets.ts';
+import { isWithoutOwner } from '../server/services/firstOwner.ts';
+import { isBuilt, ROOT } from '../threads/root.ts';
+import { startThread } from '../threads/startThread.ts';
+import { untilEnd } from './untilEnd.ts';
+
+const DIST = join(ROOT, 'dist');
+/** A request under way may take so long to come to its end. */
+const MS_TO_FINISH = 15_000;
+
+/** `footstool web`: the built application at HOST and PORT. Any number of them work on one database. */
+export async function runWeb(): Promise<number> {
+  const { DATABASE_URL: databaseUrl, HOST: host = '127.0.0.1', PORT: port = '4321' } = process.env;
+  if (!databaseUrl) throw new Error('DATABASE_URL is not set; bin/start sets it');
+  if (!isBuilt) throw new Error('nothing was built from this source yet; run npm run build, or bin/start');
+  // While the database is away, pages say so; `/ready` tells when it is back.
+  await requireFittingSchema().catch((error: unknown) => {
+    if (!isDatabaseAway(error)) throw error;
+  });
+  const entry = (await import(/* @vite-ignore */ pathToFileURL(join(DIST, 'server/entry.mjs')).href)) as {
+    handler: PageHandler;
+  };
+  const guides = new MemoryGuideStore();
+  const endFollowing = followGuideChanges(databaseUrl, guides);
+  const front = createFront({
+    pages: entry.handler,
+    guides,
+    beside: new BesideThread((options) => startThread('beside', options)),
+    clientFolder: join(DIST, 'client'),
+    proxy: process.env.FOOTSTOOL_PROXY,
+  });
+  await new Promise<void>((listening, failed) => {
+    front.once('error', failed);
+    front.listen(Number(port), host, listening);
+  });
+  await showFirstOwnerCode(port);
+  await untilEnd();
+  await finish(front);
+  await endFollowing();
+  await closeDatabase();
+  return 0;
+}
+
+/** Takes nothing new; what is under way comes to its end, or is given up after a while. */
+function finish(front: Server): Promise<void> {
+  return new Promise((gone) => {
+    const late = setTimeout(() => front.closeAllConnections(), MS_TO_FINISH);
+    front.close(() => {
+      clearTimeout(late);
+      gone();
+    });
+    front.closeIdleConnections();
+  });
+}
+
+/** While nobody works here, says how the first owner begins. */
+async function showFirstOwnerCode(port: string): Promise<void> {
+  if (process.env.FOOTSTOOL_DEMO === '1' || !(await isWithoutOwner().catch(() => false))) return;
+  const address = process.env.FOOTSTOOL_ADDRESS || `http://localhost:${port}`;
+  process.stdout.write(
+    `footstool: nobody works here yet. Begin at ${address}/begin with the code ${firstOwnerCode()}\n`,
+  );
+}
