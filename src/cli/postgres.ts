@@ -57,7 +57,17 @@ export async function startPostgres({
   if (!isWhole(data)) initialise(bin, home, data, password);
   const onPort = port ?? (await freePort());
   const options = ['-c', 'listen_addresses=127.0.0.1', '-c', 'unix_socket_directories=', '-c', `port=${onPort}`];
-  if (isThrowAway) options.push('-c', 'fsync=off', '-c', 'synchronous_commit=off', '-c', 'full_page_writes=off');
+  if (isThrowAway)
+    options.push(
+      '-c',
+      'fsync=off',
+      '-c',
+      'synchronous_commit=off',
+      '-c',
+      'full_page_writes=off',
+      '-c',
+      'max_connections=300',
+    );
   asPostgres(home, join(bin, 'pg_ctl'), [
     '-D',
     data,

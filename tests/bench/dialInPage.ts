@@ -42,7 +42,7 @@ export async function dialOfTwelveParts(report: Report): Promise<void> {
   } finally {
     await browser.close();
     await server.stop();
-    database.remove();
+    await database.remove();
     rmSync(folder, { recursive: true, force: true });
   }
 }

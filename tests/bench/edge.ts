@@ -38,7 +38,7 @@ export async function edgeOfServer(report: Report): Promise<void> {
   } finally {
     await closeDatabase();
     await server.stop();
-    records.remove();
+    await records.remove();
     rmSync(folder, { recursive: true, force: true });
   }
 }

@@ -41,7 +41,7 @@ export async function dialToPicture(report: Report): Promise<void> {
   report('dial to picture, slowest maker', `${worst.id}: ${(worst.median / FRAME_MS).toFixed(2)} frames`);
   await browser.close();
   await server.stop();
-  database.remove();
+  await database.remove();
   rmSync(folder, { recursive: true, force: true });
 }
 

@@ -43,7 +43,7 @@ export async function typingInALine(report: Report): Promise<void> {
   } finally {
     await browser.close();
     await server.stop();
-    database.remove();
+    await database.remove();
     rmSync(folder, { recursive: true, force: true });
   }
 }

@@ -28,7 +28,7 @@ test.beforeAll(async () => {
 });
 test.afterAll(async () => {
   await endProcess(server, 'SIGTERM');
-  records.remove();
+  await records.remove();
   rmSync(folder, { recursive: true, force: true });
 });
 

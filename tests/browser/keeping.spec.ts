@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { startServer, startDemoDatabase } from '../support/app.ts';
+import { startServer, startDemoServer } from '../support/app.ts';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -38,7 +38,7 @@ test('when the database goes away the text stays, a banner says so, and it is ke
   page,
 }) => {
   const folder = mkdtempSync(join(tmpdir(), 'footstool-away-'));
-  const database = await startDemoDatabase();
+  const database = await startDemoServer();
   const server = await startServer(database.url, folder);
   try {
     await page.goto(`${server.address}/sign-in`);
@@ -62,7 +62,7 @@ test('when the database goes away the text stays, a banner says so, and it is ke
     await expect(page.getByLabel('Aim')).toHaveValue('Written while the records were away.');
   } finally {
     await server.stop();
-    database.remove();
+    await database.remove();
     rmSync(folder, { recursive: true, force: true });
   }
 });

@@ -34,7 +34,7 @@ before(async () => {
 });
 after(async () => {
   await at.remove();
-  other.remove();
+  await other.remove();
 });
 const { sendToAll, reply, rows } = helpersFor(() => at);
 

@@ -16,8 +16,8 @@ before(async () => {
   folder = mkdtempSync(join(tmpdir(), 'footstool-commands-'));
   database = await startDemoDatabase();
 });
-after(() => {
-  database.remove();
+after(async () => {
+  await database.remove();
   rmSync(folder, { recursive: true, force: true });
 });
 

@@ -173,7 +173,7 @@ test('two starts at once on one empty database both come to their end, and the d
     assert.equal(programmes!.count, '1');
     await records.close();
   } finally {
-    database.remove();
+    await database.remove();
     rmSync(folder, { recursive: true, force: true });
   }
 });

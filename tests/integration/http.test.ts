@@ -20,7 +20,7 @@ before(async () => {
 });
 after(async () => {
   await server.stop();
-  database.remove();
+  await database.remove();
   rmSync(folder, { recursive: true, force: true });
 });
 

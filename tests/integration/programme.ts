@@ -46,7 +46,7 @@ export async function startProgrammes(): Promise<TestProgrammes> {
     mailFolder: join(folder, 'mail'),
     remove: async () => {
       await closeDatabase();
-      database.remove();
+      await database.remove();
       rmSync(folder, { recursive: true, force: true });
     },
   };

@@ -4,12 +4,12 @@ import { tmpdir } from 'node:os';
 import { test } from 'node:test';
 import { QueryTypes, Sequelize } from 'sequelize';
 import { guideToken } from '../../src/server/http/secrets.ts';
-import { SECRET, startServer, startDemoDatabase } from '../support/app.ts';
+import { SECRET, startServer, startDemoServer } from '../support/app.ts';
 
 test('an answer that comes while the records are away, of a guide that nobody opened here, stays in the page until it is taken', async () => {
   process.env.FOOTSTOOL_SECRET = SECRET;
   const folder = mkdtempSync(`${tmpdir()}/footstool-reply-`);
-  const database = await startDemoDatabase();
+  const database = await startDemoServer();
   const server = await startServer(database.url, folder);
   try {
     const records = new Sequelize(database.url, { dialect: 'postgres', logging: false });
@@ -51,7 +51,7 @@ test('an answer that comes while the records are away, of a guide that nobody op
     assert.match(taken.headers.get('location') ?? '', /thanks/);
   } finally {
     await server.stop();
-    database.remove();
+    await database.remove();
     rmSync(folder, { recursive: true, force: true });
   }
 });

@@ -55,7 +55,7 @@ before(async () => {
 after(async () => {
   await closeDatabase();
   await server.stop();
-  records.remove();
+  await records.remove();
   rmSync(folder, { recursive: true, force: true });
 });
 

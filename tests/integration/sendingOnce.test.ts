@@ -90,7 +90,7 @@ test('a hundred presses at once, and kills in the middle: one letter a home, non
   } finally {
     if (child) await killed(child);
     await closeDatabase();
-    records.remove();
+    await records.remove();
     rmSync(folder, { recursive: true, force: true });
   }
 });

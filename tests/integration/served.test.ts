@@ -8,15 +8,15 @@ import { closeDatabase, database } from '../../src/server/db/connection.ts';
 import { DEMO } from '../../src/server/demo.ts';
 import { guideToken } from '../../src/server/http/secrets.ts';
 import { signInByPost } from '../support/signIn.ts';
-import { SECRET, startServer, startDemoDatabase, type TestDatabase, type TestServer } from '../support/app.ts';
+import { SECRET, startServer, startDemoServer, type OwnServer, type TestServer } from '../support/app.ts';
 
-let records: TestDatabase;
+let records: OwnServer;
 let servers: TestServer[];
 let folder: string;
 let links: { id: string; language: string }[];
 
 before(async () => {
-  records = await startDemoDatabase();
+  records = await startDemoServer();
   folder = mkdtempSync(join(tmpdir(), 'footstool-served-'));
   // A database that is frozen here is given up as soon as one is in use.
   const patience = { FOOTSTOOL_MS_TO_CONNECT: '3000' };
@@ -29,7 +29,7 @@ before(async () => {
 after(async () => {
   await closeDatabase();
   await Promise.all(servers.map((server) => server.stop()));
-  records.remove();
+  await records.remove();
   rmSync(folder, { recursive: true, force: true });
 });
 

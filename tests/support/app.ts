@@ -1,10 +1,10 @@
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
-import { chmodSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { startPostgres, type LocalPostgres } from '../../src/cli/postgres.ts';
+import { copyDatabase, sharedCluster, type Filling } from './cluster.ts';
 import { testPort } from './ports.ts';
-import { copyTemplate, keepTemplate, keepsTemplates } from './templates.ts';
 
 const ROOT = resolve(import.meta.dirname, '../..');
 
@@ -12,47 +12,39 @@ export const SECRET = 'a-secret-for-tests-only-0123456789abcdef';
 
 export interface TestDatabase {
   readonly url: string;
-  readonly port: number;
-  stop(): void;
-  start(): Promise<void>;
-  /** Stops it and removes its data. */
-  remove(): void;
-}
-
-/** What a database is filled with: the same for every test that names it. `fill` leaves no connection open. */
-export interface Filling<State> {
-  readonly name: string;
-  fill(url: string): Promise<State>;
+  /** Removes it with its data. */
+  remove(): Promise<void>;
 }
 
 /**
- * A throw-away database of its own, outside the project so that its user can reach it. With `filled`, it holds what
- * `fill` puts into an empty one and `state` tells of it; that is done once in a run of the tests and copied.
+ * A throw-away database of its own. With `filled`, it holds what `fill` puts into an empty one and `state` tells of it;
+ * that is done once in a run of the tests and copied.
  */
 export async function startTestDatabase(): Promise<TestDatabase>;
 export async function startTestDatabase<State>(filled: Filling<State>): Promise<TestDatabase & { state: State }>;
 export async function startTestDatabase<State>(filled?: Filling<State>): Promise<TestDatabase & { state?: State }> {
+  const folder = process.env.FOOTSTOOL_TEST_TEMPLATES;
+  if (!folder) return startOwnServer(filled);
+  const { url } = await sharedCluster(folder);
+  const { state, ...database } = await copyDatabase(url, filled ?? null);
+  return filled ? { ...database, state: state as State } : database;
+}
+
+/** A PostgreSQL that a test has for itself: to stop and start it, or to freeze it. */
+export interface OwnServer extends TestDatabase {
+  readonly port: number;
+  stop(): void;
+  start(): Promise<void>;
+}
+
+async function startOwnServer<State>(filled?: Filling<State>): Promise<OwnServer & { state?: State }> {
   const folder = mkdtempSync(join(tmpdir(), 'footstool-test-'));
   chmodSync(folder, 0o755);
   const port = await testPort();
-  const stateFile = join(folder, 'state.json');
-  const isFilled = filled !== undefined && copyTemplate(filled.name, folder);
-  const isMade = isFilled || copyTemplate('empty', folder);
   const start = () => startPostgres({ folder, isThrowAway: true, port });
   let running: LocalPostgres = await start();
-  const restartKeeping = async (name: string) => {
-    if (!keepsTemplates) return;
-    running.stop();
-    keepTemplate(name, folder);
-    running = await start();
-  };
-  if (!isMade) await restartKeeping('empty');
-  if (filled && !isFilled) {
-    writeFileSync(stateFile, JSON.stringify(await filled.fill(running.url)));
-    await restartKeeping(filled.name);
-  }
   return {
-    ...(filled && { state: JSON.parse(readFileSync(stateFile, 'utf8')) as State }),
+    ...(filled && { state: await filled.fill(running.url) }),
     url: running.url,
     port,
     stop: () => running.stop(),
@@ -60,22 +52,30 @@ export async function startTestDatabase<State>(filled?: Filling<State>): Promise
     remove: () => {
       running.stop();
       rmSync(folder, { recursive: true, force: true });
+      return Promise.resolve();
     },
   };
 }
 
 /** A throw-away database that holds the demo, as the first start leaves it; its letters have gone out before. */
 export function startDemoDatabase(): Promise<TestDatabase> {
-  return startTestDatabase({
-    name: 'demo',
-    fill: (url) => {
-      const folder = mkdtempSync(join(tmpdir(), 'footstool-demo-'));
-      seed(testEnvironment(url, folder, 4321));
-      rmSync(folder, { recursive: true, force: true });
-      return Promise.resolve({});
-    },
-  });
+  return startTestDatabase(DEMO);
 }
+
+/** The same on a PostgreSQL of its own. */
+export function startDemoServer(): Promise<OwnServer> {
+  return startOwnServer(DEMO);
+}
+
+const DEMO: Filling<object> = {
+  name: 'demo',
+  fill: (url) => {
+    const folder = mkdtempSync(join(tmpdir(), 'footstool-demo-'));
+    seed(testEnvironment(url, folder, 4321));
+    rmSync(folder, { recursive: true, force: true });
+    return Promise.resolve({});
+  },
+};
 
 function seed(environment: NodeJS.ProcessEnv): void {
   execFileSync(join(ROOT, 'bin/footstool'), ['seed'], { env: environment, stdio: ['ignore', 'ignore', 'inherit'] });

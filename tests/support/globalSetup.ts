@@ -31,7 +31,7 @@ async function startOne() {
   const server = await startServer(database.url, folder);
   const end = async () => {
     await server.stop();
-    database.remove();
+    await database.remove();
     rmSync(folder, { recursive: true, force: true });
   };
   return { address: server.address, signInCookie: await signInOwner(server.address), end };

@@ -1,8 +1,9 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { chmodSync, mkdtempSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
+import { stopSharedCluster } from '../support/cluster.ts';
 
 /**
  * Runs every *.test.ts below the folders named (or a file that is named itself), with Node's own runner, and fails when it ran none.
@@ -28,6 +29,8 @@ if (files.length === 0) {
   process.exit(1);
 }
 const scratch = mkdtempSync(join(tmpdir(), 'footstool-unit-'));
+// PostgreSQL's own user works in it.
+chmodSync(scratch, 0o755);
 const entries = options.includes('--together') ? grouped() : files.sort();
 const run = spawnSync(
   process.execPath,
@@ -49,6 +52,7 @@ const run = spawnSync(
     maxBuffer: 64 * 1024 * 1024,
   },
 );
+await stopSharedCluster(scratch);
 rmSync(scratch, { recursive: true, force: true });
 process.stdout.write(run.stdout);
 const passed = Number(/ℹ pass (\d+)/.exec(run.stdout)?.[1] ?? 0);

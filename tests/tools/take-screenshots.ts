@@ -121,5 +121,5 @@ await picture('guide-reply', phone);
 
 await browser.close();
 await server.stop();
-database.remove();
+await database.remove();
 rmSync(folder, { recursive: true, force: true });
