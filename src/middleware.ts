@@ -46,6 +46,7 @@ async function finish(context: Context, rendering: Rendering | null, response: R
   if (!rendering) return response;
   const { guides, key, ticket } = rendering;
   if (!ticket) guides.forget(key);
+  else if (response.status !== 200) guides.giveUp(key, ticket);
   if (!ticket || response.status !== 200) return response;
   const page = guides.keep(key, ticket, { html: await response.text(), headers: Object.fromEntries(response.headers) });
   const { headers: asked } = context.request;

@@ -1,3 +1,4 @@
+import { database } from '../../src/server/db/connection.ts';
 import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
 import { readCsv, writeCsv } from '../../src/contracts/csvEntries.ts';
@@ -5,7 +6,12 @@ import { EdgeError } from '../../src/server/http/errors.ts';
 import { readBookPage } from '../../src/server/services/bookPage.ts';
 import { exportFile } from '../../src/server/services/exportShelf.ts';
 import { importFile } from '../../src/server/services/importShelf.ts';
-import { cancelReservation, findCopies, reserveBook } from '../../src/server/services/reservations.ts';
+import {
+  cancelReservation,
+  endPastReservations,
+  findCopies,
+  reserveBook,
+} from '../../src/server/services/reservations.ts';
 import { findStops, fitInSlices, readSendPage } from '../../src/server/services/sendPage.ts';
 import { sendSession } from '../../src/server/services/sending.ts';
 import { keepSession } from '../../src/server/services/sessions.ts';
@@ -52,6 +58,7 @@ test('reservations belong to their dates: two terms are served, a cancelled one 
   const free = (await findCopies('A parcel for Nim')).filter(({ isFree }) => isFree);
   assert.ok(free.length >= 2, 'the stand-in has two free copies');
   const [first, second] = free as [(typeof free)[number], (typeof free)[number]];
+  const [third] = (await findCopies('')).filter(({ isFree, title }) => isFree && title !== 'A parcel for Nim');
   const reserve = (copy: string, neededOn: string) =>
     reserveBook(at.owner, 'a-parcel-for-nim', { copy, neededOn, leadWorkingDays: '4' });
   await reserve(first.copy, '2027-03-18');
@@ -69,6 +76,17 @@ test('reservations belong to their dates: two terms are served, a cancelled one 
   // Another copy for the same day takes the place of the first, which is free again.
   await reserve(first.copy, '2027-05-06');
   assert.deepEqual([await isFree(first.copy), await isFree(second.copy)], [false, true]);
+  // The one that stands is let go of last: a copy that is not to be had leaves it as it was.
+  await reserve(second.copy, '2027-04-01');
+  await refuses(reserve(second.copy, '2027-05-06'), 'wrong-input');
+  assert.deepEqual([await days(), await isFree(first.copy)], [['2027-04-01', '2027-05-06'], false]);
+  const others = await Promise.allSettled([reserve(third!.copy, '2027-04-08'), reserve(third!.copy, '2027-04-15')]);
+  assert.deepEqual(others.map(({ status }) => status).sort(), ['fulfilled', 'rejected'], 'a copy goes to one');
+  // A week after its day a reservation ends by itself, and its copy is free.
+  await database().query(`UPDATE reservations SET needed_on = needed_on - 60 WHERE needed_on <> '2027-05-06'`);
+  await database().query(`UPDATE catalogue_reserved SET reserved_at = reserved_at - interval '2 hours'`);
+  assert.equal(await endPastReservations(), 2);
+  assert.deepEqual([await days(), await isFree(second.copy), await isFree(first.copy)], [['2027-05-06'], true, false]);
 });
 
 test('the same home, child or thing twice in a file is a sentence with its place', async () => {

@@ -7,7 +7,7 @@ import { adoptCorrection } from '../../src/server/services/corrections.ts';
 import { readPost } from '../../src/server/services/post.ts';
 import { listLinks } from '../../src/server/services/postLinks.ts';
 import { sendSession } from '../../src/server/services/sending.ts';
-import { findSession, keepSession } from '../../src/server/services/sessions.ts';
+import { deleteSession, findSession, keepSession } from '../../src/server/services/sessions.ts';
 import { findEntry, keepEntry } from '../../src/server/services/shelfEntries.ts';
 import { frameNewTerm, keepTerm, listTerms, putPlannedOnBench } from '../../src/server/services/terms.ts';
 import { listHomes } from '../../src/server/services/homes.ts';
@@ -66,6 +66,19 @@ test('saving a term leaves a date and time that were set on the bench, until the
     term: edited(again.term, { do: 'move-session', from, to }),
   });
   assert.equal((await findSession(at.owner, benchId)).session.on, '2027-04-15');
+});
+
+test('a term that is saved while one of its sessions is deleted has it at its place when it comes back', async () => {
+  const { termId, benchId } = await plannedTerm();
+  const read = async () => (await listTerms(at.owner)).find(({ id }) => id === termId)!;
+  const places = async () => (await read()).term.weeks.flatMap(({ sessions }) => sessions.map((slot) => slot.benchId));
+  const before = await places();
+  await deleteSession(at.owner, benchId, true);
+  const { term, revision } = await read();
+  await keepTerm(at.owner, termId, { revision, term: { ...term, title: 'Saved meanwhile' } });
+  assert.ok(!(await places()).includes(benchId));
+  await deleteSession(at.owner, benchId, false);
+  assert.deepEqual(await places(), before);
 });
 
 test('a session that has been sent and is moved in the term asks to be sent again', async () => {

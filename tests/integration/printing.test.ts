@@ -7,6 +7,7 @@ import { readNextStep } from '../../src/server/services/ladder.ts';
 import { printMaker, putMadeIntoSession } from '../../src/server/services/makersPage.ts';
 import {
   listJobs,
+  printJob,
   readJob,
   readPrinted,
   readTray,
@@ -86,8 +87,17 @@ test('a job that a restart cut off is taken up again and comes out', async () =>
   const id = await putPots();
   const job = await startPrinting(at.owner, id, { for: 'author', version: 'usual' });
   await finished(job);
-  await database().query(`UPDATE print_jobs SET state = 'waiting', pages = 0, bytes = 0 WHERE id = '${job}'`);
-  await recoverPrints();
+  const isAt = (ago: string) =>
+    database().query(
+      `UPDATE print_jobs SET state = 'waiting', pages = 0, bytes = 0, worked_at = worked_at - interval '${ago}' WHERE id = '${job}'`,
+    );
+  // Somebody is at it still, however long ago it was begun: nobody else begins.
+  await isAt('10 seconds');
+  assert.equal(await recoverPrints(), 0);
+  await printJob(job);
+  assert.equal((await readJob(at.owner, job)).state, 'waiting');
+  await isAt('2 minutes');
+  assert.equal(await recoverPrints(), 1);
   assert.equal((await finished(job)).state, 'done');
 });
 

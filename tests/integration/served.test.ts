@@ -106,6 +106,27 @@ test('a reply renews what is stored, in every process within a second', async ()
   );
 });
 
+test('a guide asks for words as soon as a child is old enough or has begun, in every process, and no longer when not', async () => {
+  await database().query(`UPDATE programmes SET settings = jsonb_set(settings, '{words,keptBy}', '"homes"')`);
+  const [[link]] = (await database().query(
+    `SELECT guide_links.id, guide_links.home_id AS home FROM guide_links
+      WHERE EXISTS (SELECT 1 FROM children WHERE children.home_id = guide_links.home_id) AND NOT EXISTS (
+       SELECT 1 FROM children WHERE children.home_id = guide_links.home_id AND birth_month <= '2023-03') LIMIT 1`,
+  )) as unknown as [{ id: string; home: string }[]];
+  const token = guideToken(link!.id);
+  const asks = async (server: number) => (await (await visit(server, token)).text()).includes(`/g/${token}/words`);
+  assert.deepEqual([await asks(0), await asks(1)], [false, false]);
+  await database().query(
+    `INSERT INTO word_readings (home_id, child, read_on, word, is_right)
+     SELECT home_id, nickname, '2027-03-08', 'see', true FROM children WHERE home_id = '${link!.home}' LIMIT 1`,
+  );
+  for (const server of [0, 1]) assert.ok(await within(LONG_MS, () => asks(server)));
+  await database().query(`DELETE FROM word_readings WHERE home_id = '${link!.home}'`);
+  for (const server of [0, 1]) assert.ok(await within(LONG_MS, async () => !(await asks(server))));
+  await database().query(`UPDATE children SET birth_month = '2021-01' WHERE home_id = '${link!.home}'`);
+  for (const server of [0, 1]) assert.ok(await within(LONG_MS, () => asks(server)));
+});
+
 test('a revoked guide is gone in every process within a second', async () => {
   const token = guideToken(links[2]!.id);
   for (const server of [0, 1, 0, 1]) assert.equal((await visit(server, token)).status, 200);

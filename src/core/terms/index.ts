@@ -10,6 +10,7 @@ export {
   type PinRule,
   type PlannableActivity,
   type PlanReason,
+  changedSince,
   proposalInput,
   slotsAhead,
 } from './proposal.ts';

@@ -71,6 +71,23 @@ export function slotsAhead<Slot extends { readonly id: string }>(
   return slots.filter(({ id }) => ahead.has(id));
 }
 
+/** The sessions of a term that are not as they were when a plan was asked for, by id, or were not there yet. */
+export function changedSince(before: Term, after: Term): ReadonlySet<string> {
+  const former = new Map(
+    before.weeks.flatMap((week) => week.sessions.map((session) => [session.id, stateOf(session)])),
+  );
+  return new Set(
+    after.weeks.flatMap((week) =>
+      week.sessions.filter((session) => former.get(session.id) !== stateOf(session)).map(({ id }) => id),
+    ),
+  );
+}
+
+/** What a plan would write over, and what it was made from, of a session. */
+function stateOf({ minutes, activities }: Term['weeks'][number]['sessions'][number]): string {
+  return JSON.stringify([minutes, activities.map(({ key, isPinned }) => [key, isPinned])]);
+}
+
 /** A rule that a pin can break. */
 export type PinRule = 'light' | 'repeat' | 'rest' | 'count';
 

@@ -3,7 +3,14 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { addDays, daysBetween, weekdayOf } from '../calendar/index.ts';
 import { coverageView } from './coverageView.ts';
-import { explainPlan, pinConflicts, proposalInput, slotsAhead, type PlannableActivity } from './proposal.ts';
+import {
+  changedSince,
+  explainPlan,
+  pinConflicts,
+  proposalInput,
+  slotsAhead,
+  type PlannableActivity,
+} from './proposal.ts';
 import { SCHOOLS, spreadSteps, stepsOf } from './schools.ts';
 import { checkTerm, closedDaysOf, mondaysOf, type TermDay } from './term.ts';
 import { day, edited, framed, sessionOf } from './term.fixture.ts';
@@ -201,4 +208,15 @@ test('what is touched leaves out closed weeks and activities that are gone, and 
   assert.equal(touched[0]!.row, rows[0]);
   assert.deepEqual(countAims({ sort: 2, rhyme: 1, order: 0 }, touched), { wanted: 2, unplaced: 1 });
   assert.deepEqual(countAims({}, touched), { wanted: 0, unplaced: 0 });
+});
+
+test('what an author changed while a plan was made is told from what stands as it did', () => {
+  const term = framed();
+  const [first, second] = term.weeks.flatMap(({ sessions }) => sessions);
+  const changedBy = (change: TermEdit) => [...changedSince(term, edited(term, change))];
+  assert.deepEqual([...changedSince(term, term)], []);
+  assert.deepEqual(changedBy({ do: 'add-activity', session: first!.id, key: 'carts' }), [first!.id]);
+  assert.deepEqual(changedBy({ do: 'set-session', session: second!.id, change: { minutes: 99 } }), [second!.id]);
+  assert.deepEqual(changedBy({ do: 'add-session', week: 0, id: 'new' }), ['new']);
+  assert.deepEqual(changedBy({ do: 'set-theme', week: 0, theme: 'bridges' }), []);
 });

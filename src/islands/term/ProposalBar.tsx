@@ -44,6 +44,7 @@ export function ProposalBar({ proposal, onStop, onForget }: ProposalBarProps) {
       </span>
       {phase !== 'working' && (
         <>
+          {message && <span>{message}</span>}
           {missing.length > 0 && <span>Not met: {missing.join(', ')}.</span>}
           <span className="text-soft">
             Pin what should stay, and propose again; undo brings back what stood before.

@@ -1,17 +1,8 @@
-import {
-  countAims,
-  heldSessions,
-  pinConflicts,
-  proposalInput,
-  slotsAhead,
-  SOUND_SCHOOLS,
-  type Term,
-  touchedSessions,
-} from '../../core/terms/index.ts';
+import { countAims, heldSessions, SOUND_SCHOOLS, type Term, touchedSessions } from '../../core/terms/index.ts';
 import { DndContext, closestCenter, pointerWithin, type CollisionDetection, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, rectSwappingStrategy } from '@dnd-kit/sortable';
 import { useMemo, useState, type ReactNode } from 'react';
-import { SCHOOL_WORDS, describePinConflict, describePlaced } from '../../messages/term.ts';
+import { SCHOOL_WORDS, describePlaced } from '../../messages/term.ts';
 import { SaveBanner } from '../autosave/SaveBanner.tsx';
 import { SaveStatus } from '../autosave/SaveStatus.tsx';
 import { useEditKeys } from '../autosave/useEditKeys.ts';
@@ -25,7 +16,7 @@ import { RulesPanel } from './RulesPanel.tsx';
 import { SequencePanel } from './SequencePanel.tsx';
 import { TermKeys } from './TermKeys.tsx';
 import type { TermProps } from './termTypes.ts';
-import { useProposal } from './useProposal.ts';
+import { useTermProposal } from './useTermProposal.ts';
 import { useTerm } from './useTerm.ts';
 import { WeekRowView, sessionName } from './WeekRowView.tsx';
 
@@ -47,9 +38,6 @@ export function TermRoom(props: TermProps) {
     revision: props.revision,
     keptAt: props.keptAt,
   });
-  const { proposal, start, stop, fail, forget } = useProposal((slots) =>
-    edit({ do: 'take-plan', slots: slotsAhead(slots, { rows, today }) }),
-  );
   const [showsKeys, setShowsKeys] = useState(false);
   useEditKeys({ onUndo: room.undo, onRedo: room.redo, onHelp: () => setShowsKeys(true) });
   const held = useMemo(() => heldSessions(rows), [rows]);
@@ -58,16 +46,9 @@ export function TermRoom(props: TermProps) {
       row.sessions.map(({ session, on }) => [session.id, sessionName(session, { shelf, row, on })]),
     ),
   );
+  const { proposal, propose, stop, forget } = useTermProposal(room, { shelf, today, names });
   const touched = useMemo(() => touchedSessions(rows, shelf.activities), [rows, shelf]);
   const { wanted, unplaced } = countAims(term.rules.targets, touched);
-
-  const propose = () => {
-    const input = proposalInput(term, { rows, activities: shelf.activities, today });
-    const [conflict] = pinConflicts(input);
-    if (conflict) fail(describePinConflict(conflict.rule, titleOf(conflict.activity), names[conflict.session] ?? ''));
-    else start(input);
-  };
-  const titleOf = (key: string) => shelf.activities.find((activity) => activity.id === key)?.title ?? key;
 
   return (
     <div className="term">

@@ -16,8 +16,8 @@ const IDLE: Proposal = { phase: 'idle', score: null, bound: null, unmet: {}, pro
 const LONGEST_MS = 20_000;
 const TICK_MS = 200;
 
-/** Has a term proposed. Hands over the best plan when that ends or is stopped. */
-export function useProposal(onPlan: (slots: TermPlan['slots']) => void) {
+/** Has a term proposed. Hands over the best plan when that ends or is stopped; `onPlan` gives what is to be said of it. */
+export function useProposal(onPlan: (slots: TermPlan['slots']) => string) {
   const [proposal, setProposal] = useState<Proposal>(IDLE);
   const endPlanners = useRef(() => {});
   /** The best plan so far with what is proved about it. */
@@ -38,8 +38,8 @@ export function useProposal(onPlan: (slots: TermPlan['slots']) => void) {
 
   const end = (change: Partial<Proposal>) => {
     endPlanners.current();
-    if (best.current) onPlan(best.current.slots);
-    setProposal((before) => ({ ...before, ...change, progress: 1 }));
+    const message = best.current ? onPlan(best.current.slots) : '';
+    setProposal((before) => ({ ...before, message, ...change, progress: 1 }));
   };
   const start = (input: TermPlanInput) => {
     endPlanners.current();

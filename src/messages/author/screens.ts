@@ -20,6 +20,8 @@ export const counts = {
     '{count, plural, one {# place does} other {# places do}} not fit. Nothing was taken in; mend them and send the file again.',
   'count.lines': '{count, plural, one {# line} other {# lines}}',
   'count.lines-fit': '{fitting, plural, one {# of {lines} fits.} other {# of {lines} fit.}}',
+  'count.changed-meanwhile':
+    '{count, plural, =1 {One session that you changed meanwhile stays as you left it.} other {# sessions that you changed meanwhile stay as you left them.}}',
   'count.correction':
     'was planned at {planned} min. After {count, plural, one {# answer} other {# answers}}: {likely} min.',
   'differs.left-out': 'goes without “{title}”',

@@ -52,11 +52,21 @@ export function isDatabaseAway(error: unknown): boolean {
   for (let cause = error; cause instanceof Error; cause = (cause as { parent?: unknown }).parent ?? cause.cause) {
     if (cause.name.startsWith('SequelizeConnection') || cause.name === 'SequelizeHostNotReachableError') return true;
     const code = (cause as { code?: string }).code ?? '';
-    if (['ECONNREFUSED', 'ECONNRESET', 'EPIPE', '57P01', '57P02', '57P03', '57014', '08006', '08003'].includes(code))
+    if (['ECONNREFUSED', 'ECONNRESET', 'EPIPE', '57P01', '57P02', '57P03', '08006', '08003'].includes(code))
       return true;
     if (/Connection terminated|server closed the connection|Query read timeout|timeout expired/i.test(cause.message))
       return true;
   }
+  return false;
+}
+
+/** A statement that was given up because another one was in its way: cancelled after its time, a lock not had, a deadlock. */
+const IN_THE_WAY = ['57014', '55P03', '40001', '40P01'];
+
+/** Whether the database is there, but what was asked had to wait too long for others. */
+export function isDatabaseBusy(error: unknown): boolean {
+  for (let cause = error; cause instanceof Error; cause = (cause as { parent?: unknown }).parent ?? cause.cause)
+    if (IN_THE_WAY.includes((cause as { code?: string }).code ?? '')) return true;
   return false;
 }
 

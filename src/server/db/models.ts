@@ -252,6 +252,14 @@ export class PrintJobRow extends Model {
   declare removedAt: Date | null;
   declare createdAt: Date;
   declare createdBy: string | null;
+  /** When somebody was last at work on it. */
+  declare workedAt: Date | null;
+}
+
+/** A copy of a title that the catalogue stand-in has given away. */
+export class CatalogueReservedRow extends Model {
+  declare copy: string;
+  declare reservedAt: Date;
 }
 
 /** A link by which somebody joins a programme or chooses a new password. */

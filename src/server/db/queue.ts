@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import PgBoss from 'pg-boss';
 import type { Transaction } from 'sequelize';
 import { database } from './connection.ts';
@@ -13,11 +14,18 @@ interface QueueRule {
 
 const QUEUES: Readonly<Record<QueueName, QueueRule>> = {
   letters: { expireInSeconds: 45, retryLimit: 30 },
-  prints: { expireInSeconds: 120, retryLimit: 3 },
+  // A tray of many homes takes minutes; whether somebody is at it is written in the job's own row.
+  prints: { expireInSeconds: 900, retryLimit: 3 },
 };
 
 const SCHEMA = 'queue';
 const RETENTION_DAYS = 14;
+
+/** The id of a job that stands for something: the same words, the same job, however often it is handed in. */
+export function jobNamed(...words: readonly (string | number)[]): string {
+  const digest = createHash('sha256').update(words.join('/')).digest('hex');
+  return [8, 12, 16, 20, 32].map((end, index, ends) => digest.slice(ends[index - 1] ?? 0, end)).join('-');
+}
 
 export interface QueueJob {
   /** The same id is put into a queue once, however often it is handed in. */

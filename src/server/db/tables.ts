@@ -1,5 +1,5 @@
 import { uuidKey, text, uuid, whole, counted, flag, json, day, moment, maybe, numeric } from './columns.ts';
-import { DataTypes, type Sequelize } from 'sequelize';
+import { DataTypes, literal, type Sequelize } from 'sequelize';
 import { database } from './connection.ts';
 import { defineDecisions } from './decisionTables.ts';
 import { defineLettersAndReplies } from './letterTables.ts';
@@ -24,6 +24,7 @@ import {
   ReservationRow,
   SwapRulingRow,
   CalendarFeedRow,
+  CatalogueReservedRow,
   PrintJobRow,
   PersonLinkRow,
   KnownPlaceRow,
@@ -46,6 +47,7 @@ export function tables(): Sequelize {
   defineShelf(define);
   defineHomes(define);
   defineSessions(define);
+  definePrinting(define);
   defineSendings(define);
   defineLettersAndReplies(define);
   defineSoundsAndWords(define);
@@ -201,6 +203,9 @@ function defineSessions(define: Define): void {
     createdAt: moment(),
     revokedAt: maybe(DataTypes.DATE),
   });
+}
+
+function definePrinting(define: Define): void {
   define(PrintJobRow, 'print_jobs', {
     id: uuidKey(),
     programmeId: uuid(),
@@ -215,6 +220,11 @@ function defineSessions(define: Define): void {
     done: { ...whole(), defaultValue: 0 },
     total: { ...whole(), defaultValue: 0 },
     removedAt: maybe(DataTypes.DATE),
+    workedAt: maybe(DataTypes.DATE),
+  });
+  define(CatalogueReservedRow, 'catalogue_reserved', {
+    copy: { type: DataTypes.TEXT, primaryKey: true },
+    reservedAt: { ...moment(), defaultValue: literal('now()') },
   });
 }
 

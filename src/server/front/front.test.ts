@@ -1,4 +1,5 @@
 import assert from 'node:assert/strict';
+import { randomBytes } from 'node:crypto';
 import { request, type IncomingMessage, type Server } from 'node:http';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
@@ -92,6 +93,11 @@ test('a guide that changed while it was rendered is not stored, one that is forg
   guides.keep(KEY, guides.begin(KEY), PAGE);
   guides.resume();
   assert.equal(guides.find(KEY), null, 'nothing that was rendered while nobody listened is served');
+  guides.pause();
+  const begunUnheard = guides.begin(KEY);
+  guides.resume();
+  guides.keep(KEY, begunUnheard, PAGE);
+  assert.equal(guides.find(KEY), null, 'nor what was begun then and ended later');
   assert.equal((await ask(`/g/${TOKEN}`)).status, 200);
   assert.equal(rendered.length, 1);
 });
@@ -154,4 +160,19 @@ test('after signing in one is led to a path of ours and nowhere else', () => {
     '/%2F%2Fevil',
   ])
     assert.ok(['/', '/%2F%2Fevil'].includes(ownPath(odd)), String(odd));
+});
+
+test('addresses that are no guide take no memory, nor do more guides than it may hold', () => {
+  const store = new MemoryGuideStore();
+  store.resume();
+  for (let visit = 0; visit < 20_000; visit++) {
+    const key = hashToken(String(visit));
+    store.giveUp(key, store.begin(key));
+  }
+  assert.deepEqual(store.counts, { kept: 0, rendering: 0 });
+  for (let visit = 0; visit < 20_000; visit++) store.begin(String(visit));
+  assert.equal(store.counts.rendering, 2000);
+  const large = { ...PAGE, html: randomBytes(3_000_000).toString('base64') };
+  for (let guide = 0; guide < 40; guide++) store.keep(String(guide), store.begin(String(guide)), large);
+  assert.ok(store.counts.kept < 40 && store.counts.kept > 10, String(store.counts.kept));
 });

@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
 import { gzipSync } from 'node:zlib';
+import { LRUCache } from 'lru-cache';
 
 /** A guide's page as it is served again and again. */
 export interface StoredPage {
@@ -24,6 +25,8 @@ export interface GuideStore {
     ticket: RenderTicket,
     page: { html: string; headers: Readonly<Record<string, string>> },
   ): StoredPage;
+  /** What was begun came to nothing: there is no such guide, or it could not be shown. */
+  giveUp(key: string, ticket: RenderTicket): void;
   /** A guide has changed, was revoked or replaced. */
   forget(key: string): void;
   /** Nothing is served from the store until `resume`: nobody would say if a guide changed. */
@@ -32,14 +35,16 @@ export interface GuideStore {
 }
 
 const MOST_BYTES = 192 * 1024 * 1024;
-
-const sizeOf = ({ plain, gzipped }: StoredPage) => plain.length + gzipped.length;
+/** So many pages are being rendered at once at most; one that was begun before them is not kept. */
+const MOST_RENDERED = 2000;
 
 /** Rendered guides in the memory of this process, the ones asked for longest ago dropped first. */
 export class MemoryGuideStore implements GuideStore {
-  readonly #pages = new Map<string, StoredPage>();
-  readonly #rendering = new Map<string, RenderTicket>();
-  #bytes = 0;
+  readonly #pages = new LRUCache<string, StoredPage>({
+    maxSize: MOST_BYTES,
+    sizeCalculation: ({ plain, gzipped }) => Math.max(1, plain.length + gzipped.length),
+  });
+  readonly #rendering = new LRUCache<string, RenderTicket>({ max: MOST_RENDERED });
   #isPaused = true;
 
   find(key: string): StoredPage | null {
@@ -47,7 +52,7 @@ export class MemoryGuideStore implements GuideStore {
   }
 
   begin(key: string): RenderTicket {
-    const ticket = Symbol(key);
+    const ticket = Symbol('a page that is being rendered');
     this.#rendering.set(key, ticket);
     return ticket;
   }
@@ -61,40 +66,38 @@ export class MemoryGuideStore implements GuideStore {
     };
     const isCurrent = this.#rendering.get(key) === ticket;
     if (isCurrent) this.#rendering.delete(key);
-    if (isCurrent && !this.#isPaused) this.#put(key, page);
+    if (isCurrent && !this.#isPaused) this.#pages.set(key, page);
     return page;
+  }
+
+  giveUp(key: string, ticket: RenderTicket): void {
+    if (this.#rendering.get(key) === ticket) this.#rendering.delete(key);
   }
 
   forget(key: string): void {
     this.#rendering.delete(key);
-    const page = this.#pages.get(key);
-    if (!page) return;
-    this.#bytes -= sizeOf(page);
     this.#pages.delete(key);
   }
 
   pause(): void {
     this.#isPaused = true;
-    this.#pages.clear();
-    this.#rendering.clear();
-    this.#bytes = 0;
+    this.#clear();
   }
 
   resume(): void {
+    // What was begun while nobody heard of changes may show a guide as it was before one.
+    this.#clear();
     this.#isPaused = false;
   }
 
-  #put(key: string, page: StoredPage): void {
-    const before = this.#pages.get(key);
-    if (before) this.#bytes -= sizeOf(before);
-    this.#pages.delete(key);
-    this.#pages.set(key, page);
-    this.#bytes += sizeOf(page);
-    for (const [oldest, dropped] of this.#pages) {
-      if (this.#bytes <= MOST_BYTES) break;
-      this.#pages.delete(oldest);
-      this.#bytes -= sizeOf(dropped);
-    }
+  /** How many guides it holds, and how many are being rendered. */
+  get counts(): { readonly kept: number; readonly rendering: number } {
+    return { kept: this.#pages.size, rendering: this.#rendering.size };
+  }
+
+  #clear(): void {
+    this.#pages.clear();
+    this.#rendering.clear();
   }
 }
 

@@ -1,5 +1,5 @@
 import { describeError } from '../../messages/errors.ts';
-import { isDatabaseAway } from '../db/connection.ts';
+import { isDatabaseAway, isDatabaseBusy } from '../db/connection.ts';
 import { depthOfJson, findOutOfBounds, ofText, USUAL_BOUNDS } from '../../contracts/bounds.ts';
 import { log } from '../log.ts';
 import { EdgeError } from './errors.ts';
@@ -34,6 +34,10 @@ export const isAway = (thrown: unknown): boolean => isDatabaseAway(thrown);
 /** Any thrown thing as an edge error; what we did not expect is logged. */
 export function toEdgeError(thrown: unknown): EdgeError {
   if (thrown instanceof EdgeError) return thrown;
+  if (isDatabaseBusy(thrown)) {
+    log.warn({ err: thrown }, 'a statement was given up');
+    return new EdgeError('busy', { cause: thrown });
+  }
   if (isDatabaseAway(thrown)) {
     log.warn({ err: thrown }, 'the database is away');
     return new EdgeError('database-away', { cause: thrown });

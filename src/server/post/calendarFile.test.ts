@@ -67,3 +67,10 @@ test('a moment is what a clock in its zone shows, on every hour of a year but th
         assert.equal(shown(momentIn(local, timeZone), timeZone), local, timeZone);
       }
 });
+
+test('tasks of different things have different ids, whatever script these are named in', () => {
+  const ids = ['s1/keep/früchte/книга', 's1/keep/fr_chte/книга', 's1/keep/本/книга', 's1/keep/木/книга', 's1/keep/a/b'];
+  const uids = parse(ids.map((id) => item({ id }))).map(({ uid }) => uid);
+  assert.equal(new Set(uids).size, ids.length);
+  assert.equal(uids.at(-1), 's1.keep.a.b@footstool', 'ids of before stay');
+});

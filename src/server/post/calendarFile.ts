@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { tz } from '@date-fns/tz';
 import ical, { ICalCalendarMethod } from 'ical-generator';
 import type { DueItem } from '../../core/calendar/index.ts';
@@ -32,7 +33,7 @@ export function calendarFile({ name, due, describe, timeZone, addressOf, madeAt 
     const timed = timeOf(item);
     const summary = describe(item);
     calendar.createEvent({
-      id: `${item.id.replace(/[^A-Za-z0-9-]/g, '.')}@footstool`,
+      id: uidOf(item.id),
       stamp: madeAt,
       summary,
       description: item.mayMove ? 'The day is not certain yet.' : null,
@@ -43,6 +44,13 @@ export function calendarFile({ name, due, describe, timeZone, addressOf, madeAt 
     });
   }
   return calendar.toString();
+}
+
+/** An id as calendar programs take it; one that loses letters by it carries what tells it from others. */
+function uidOf(id: string): string {
+  const plain = id.replace(/[^A-Za-z0-9-]/g, '.');
+  const isWhole = /^[A-Za-z0-9/ -]*$/.test(id);
+  return `${plain}${isWhole ? '' : `.${createHash('sha256').update(id).digest('hex').slice(0, 16)}`}@footstool`;
 }
 
 /** Local clock time that an item has, or null when it is due on a day. */

@@ -1,6 +1,4 @@
-import { mkdir, readFile, writeFile } from 'node:fs/promises';
 import { createHash } from 'node:crypto';
-import { join } from 'node:path';
 
 /** One copy of a title, at a branch. `leadWorkingDays` is how long it takes to arrive; null when the catalogue cannot say. */
 export interface CatalogueCopy {
@@ -38,37 +36,42 @@ const TITLES = [
 ] as const;
 const BRANCHES = ['Quillbrook', 'Millrace', 'Upper Ferry'] as const;
 
+/** Which copies are given away, kept where all processes look. */
+interface ReservedCopies {
+  all(): Promise<ReadonlySet<string>>;
+  /** False when the copy was given away already. */
+  add(copy: string): Promise<boolean>;
+  remove(copy: string): Promise<void>;
+}
+
 /**
  * The catalogue stand-in: invented titles at three branches. A copy arrives after a lead time that is always the same
- * for it; what is reserved is kept in a file, so that it is not free the next time.
+ * for it; what is reserved is remembered, so that it is not free the next time.
  */
 class CatalogueStandIn implements Catalogue {
-  constructor(private readonly folder: string) {}
+  constructor(private readonly reserved: ReservedCopies) {}
 
   async search(words: string): Promise<CatalogueCopy[]> {
     const wanted = words.toLowerCase().split(/\s+/).filter(Boolean);
-    const reserved = await this.readReserved();
+    const reserved = await this.reserved.all();
     return this.copies(reserved).filter(({ title, maker }) =>
       wanted.every((word) => `${title} ${maker}`.toLowerCase().includes(word)),
     );
   }
 
   async find(copy: string): Promise<CatalogueCopy | null> {
-    return this.copies(await this.readReserved()).find((candidate) => candidate.copy === copy) ?? null;
+    return this.copies(await this.reserved.all()).find((candidate) => candidate.copy === copy) ?? null;
   }
 
-  async reserve(copy: string): Promise<boolean> {
-    const reserved = await this.readReserved();
-    if (reserved.includes(copy)) return false;
-    await this.write([...reserved, copy]);
-    return true;
+  reserve(copy: string): Promise<boolean> {
+    return this.reserved.add(copy);
   }
 
-  async release(copy: string): Promise<void> {
-    await this.write((await this.readReserved()).filter((other) => other !== copy));
+  release(copy: string): Promise<void> {
+    return this.reserved.remove(copy);
   }
 
-  private copies(reserved: readonly string[]): CatalogueCopy[] {
+  private copies(reserved: ReadonlySet<string>): CatalogueCopy[] {
     return TITLES.flatMap(([title, maker]) =>
       BRANCHES.map((branch, at) => {
         const copy = createHash('sha256').update(`${title}/${branch}`).digest('hex').slice(0, 10);
@@ -78,29 +81,15 @@ class CatalogueStandIn implements Catalogue {
           title,
           maker,
           branch,
-          isFree: !reserved.includes(copy) && chance % 4 !== 0,
+          isFree: !reserved.has(copy) && chance % 4 !== 0,
           leadWorkingDays: chance % 11 === 0 ? null : at === 0 ? 1 : 3 + (chance % 6),
         };
       }),
     );
   }
-
-  private async readReserved(): Promise<string[]> {
-    try {
-      return JSON.parse(await readFile(join(this.folder, 'reserved.json'), 'utf8')) as string[];
-    } catch (error) {
-      if ((error as NodeJS.ErrnoException).code === 'ENOENT') return [];
-      throw error;
-    }
-  }
-
-  private async write(reserved: readonly string[]): Promise<void> {
-    await mkdir(this.folder, { recursive: true, mode: 0o700 });
-    await writeFile(join(this.folder, 'reserved.json'), JSON.stringify(reserved), { mode: 0o600 });
-  }
 }
 
 /** The catalogue of this installation. */
-export function catalogue(): Catalogue {
-  return new CatalogueStandIn(join(process.env.FOOTSTOOL_DATA ?? '.data', 'catalogue'));
+export function catalogueOver(reserved: ReservedCopies): Catalogue {
+  return new CatalogueStandIn(reserved);
 }

@@ -1,4 +1,5 @@
-import { mkdir, readFile, rm, writeFile } from 'node:fs/promises';
+import { randomUUID } from 'node:crypto';
+import { mkdir, readFile, rename, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 
 /** What puts sheets on paper. A real one would hand the file to a print queue. */
@@ -16,7 +17,10 @@ class FolderPrinter implements Printer {
 
   async print(jobId: string, pdf: Buffer): Promise<void> {
     await mkdir(this.folder, { recursive: true, mode: 0o700 });
-    await writeFile(this.pathOf(jobId), pdf, { mode: 0o600 });
+    // A file that is cut short never gets its name.
+    const written = `${this.pathOf(jobId)}.${randomUUID()}`;
+    await writeFile(written, pdf, { mode: 0o600 });
+    await rename(written, this.pathOf(jobId));
   }
 
   async read(jobId: string): Promise<Buffer | null> {

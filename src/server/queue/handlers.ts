@@ -1,5 +1,6 @@
 import { postLetter, recoverLetters } from '../services/letters.ts';
 import { printJob, recoverPrints, removeOldPrints } from '../services/printing.ts';
+import { endPastReservations } from '../services/reservations.ts';
 import { removeExpired } from '../services/signIn.ts';
 import { backUpNightly } from '../backup/backups.ts';
 import { startQueueWorker, type QueueWorker } from '../db/queue.ts';
@@ -21,11 +22,11 @@ export async function startWorking(onError: (error: Error) => void): Promise<Que
   let minutes = 0;
   const everyMinute = async () => {
     await recoverLetters();
+    await recoverPrints();
     if (minutes % MINUTES_BETWEEN_UPKEEP === 0) await upkeep();
     if (minutes % MINUTES_BETWEEN_UPKEEP === MINUTE_OF_BACKUP) await backUpNightly();
     minutes += 1;
   };
-  await recoverPrints();
   await everyMinute();
   const timer = setInterval(() => void everyMinute().catch(onError), MINUTE_MS);
   return {
@@ -40,4 +41,5 @@ export async function startWorking(onError: (error: Error) => void): Promise<Que
 async function upkeep(): Promise<void> {
   await removeOldPrints();
   await removeExpired();
+  await endPastReservations();
 }

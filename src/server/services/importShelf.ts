@@ -56,7 +56,7 @@ async function takeIn(person: Person, content: unknown, beside: Beside): Promise
     // One import of a programme after the other; what the shelf holds is read again once it stands still.
     await holdProgramme(person.programmeId, transaction);
     const now = Object.values(await readThings(person.programmeId, transaction));
-    if (!isSameValue(keysOf(before), keysOf(now))) await refuseProblems(content, now, HERE);
+    if (!isSameValue(keysOf(before), keysOf(now))) await refuseProblems(content, now, beside);
     const writes = toShelfWrites(file);
     const added = await writeShelfItems(person.programmeId, writes, transaction);
     const keptAllergies = await writeHomesOfFile(person.programmeId, file.homes, transaction);

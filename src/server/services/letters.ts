@@ -11,7 +11,7 @@ import {
 } from '../db/repositories/messages.ts';
 import { inTransaction, type Transaction } from '../db/transaction.ts';
 import type { GuideLanguage } from '../../core/languages.ts';
-import { createHash, randomUUID } from 'node:crypto';
+import { randomUUID } from 'node:crypto';
 import { now } from '../clock.ts';
 import { personLetter } from '../../messages/personLetters.ts';
 import { guideWords } from '../../messages/guideWords.ts';
@@ -19,7 +19,7 @@ import { EdgeError } from '../http/errors.ts';
 import { guideToken, personToken } from '../http/secrets.ts';
 import { log } from '../log.ts';
 import { mail, readFailure, type Letter } from '../post/mail.ts';
-import { enqueue } from '../db/queue.ts';
+import { enqueue, jobNamed } from '../db/queue.ts';
 import { requireAuthor, type Person } from './person.ts';
 
 /** What a letter about a guide is written from; its link is made when it is posted, so that no secret is stored. */
@@ -132,9 +132,7 @@ const PROCESS = randomUUID();
 
 /** The id of the job of one try: the same within an hour, so that a job that itself was lost is made anew after that. */
 function jobOf(message: string, tries: number): string {
-  const hour = Math.floor(now().getTime() / (60 * MINUTE_MS));
-  const digest = createHash('sha256').update(`${PROCESS}/${message}/${tries}/${hour}`).digest('hex');
-  return [8, 12, 16, 20, 32].map((end, index, ends) => digest.slice(ends[index - 1] ?? 0, end)).join('-');
+  return jobNamed(PROCESS, message, tries, Math.floor(now().getTime() / (60 * MINUTE_MS)));
 }
 
 /** Posts everything that waits, here and now: for commands that have no queue at work beside them. */

@@ -5,14 +5,18 @@ import { EdgeError } from '../http/errors.ts';
 import type { Person } from './person.ts';
 import { findLink, takeLink, writeLink } from './personLinks.ts';
 import { hashPassword, isPassword, signOutEverywhere } from './signIn.ts';
-import { countTry } from './tries.ts';
+import { countTry, hasTriesLeft } from './tries.ts';
 
 const HOURS_TO_RESET = 1;
 
-/** Sends a link to choose a new password, if somebody has the address; says never whether. */
+/**
+ * Sends a link to choose a new password, if somebody has the address; says never whether. An address that was written to
+ * often gets no further letter and no refusal: whoever asks in another's name shuts nobody out, since the letters before
+ * still open.
+ */
 export async function askForReset(email: string, from: string, address: string): Promise<void> {
   await countTry('letterPlace', from);
-  await countTry('letter', email.slice(0, 240));
+  if (!(await hasTriesLeft('letter', email.slice(0, 240)))) return;
   const user = await findUserByEmail(email);
   if (!user) return;
   await inTransaction((transaction) =>
@@ -42,7 +46,7 @@ export async function resetPassword(token: string, password: string): Promise<vo
   await signOutEverywhere(link.userId!);
 }
 
-/** Changes one's own password; all other sign-ins end. */
+/** Changes one's own password; all other sign-ins end, and links to choose another one. */
 export async function changePassword(
   person: Person,
   { current, password }: { current: string; password: string },
@@ -52,6 +56,10 @@ export async function changePassword(
   const user = await findUser(person.userId);
   if (!user || !(await isPassword(current, user.passwordHash)))
     throw new EdgeError('wrong-input', { problems: [{ path: 'current', message: 'is not your password' }] });
-  await changeUser(user.id, { passwordHash: await hashPassword(password) });
+  const passwordHash = await hashPassword(password);
+  await inTransaction(async (transaction) => {
+    await changeUser(user.id, { passwordHash }, transaction);
+    await dropResets(user.id, transaction);
+  });
   await signOutEverywhere(person.userId, token);
 }

@@ -3,9 +3,9 @@ import {
   changeJob,
   findJob,
   findOldJobs,
-  findWaitingJob,
   findWaitingJobs,
   readJobs,
+  takeWaitingJob,
   type StoredJob,
 } from '../db/repositories/printJobs.ts';
 import { findProgramme } from '../db/repositories/programmes.ts';
@@ -37,7 +37,7 @@ import { EdgeError } from '../http/errors.ts';
 import { log } from '../log.ts';
 import { writePdf } from '../print/pdf.ts';
 import { printer } from '../print/printer.ts';
-import { enqueue } from '../db/queue.ts';
+import { enqueue, jobNamed } from '../db/queue.ts';
 import { questionsBefore, readSafety } from './safety.ts';
 import { inSlices } from './inSlices.ts';
 import { requireAuthor, type Person } from './person.ts';
@@ -187,11 +187,21 @@ export async function readPrinted(person: Person, id: string): Promise<Buffer> {
   return pdf;
 }
 
-/** Prints a job that waits: lays its tray out, writes the file and hands it to the printer. Twice gives the same file. */
+/** Whoever prints says so this often; after so much longer nobody does any more. */
+const MS_BETWEEN_SIGNS = 10_000;
+const MS_WITHOUT_SIGN = 60_000;
+
+const lastSign = () => new Date(now().getTime() - MS_WITHOUT_SIGN);
+
+/**
+ * Prints a job that waits: lays its tray out, writes the file and hands it to the printer. A job that somebody else is at
+ * work on, however long, is left to them.
+ */
 export async function printJob(id: string): Promise<void> {
-  const row = await findWaitingJob(id);
+  const row = await takeWaitingJob(id, { at: now(), since: lastSign() });
   const programme = row && (await findProgramme(row.programmeId));
   if (!row || !programme) return;
+  const signs = setInterval(() => void changeJob(id, { workedAt: now() }).catch(() => undefined), MS_BETWEEN_SIGNS);
   try {
     if (!row.sessionId || !row.choice) throw new EdgeError('not-found');
     const reader = { programmeId: programme.id, programme: programme.name, settings: programme.settings };
@@ -204,6 +214,8 @@ export async function printJob(id: string): Promise<void> {
     if (isDatabaseAway(error)) throw error;
     log.error({ err: error, job: id }, 'printing failed');
     await changeJob(id, { state: 'failed' });
+  } finally {
+    clearInterval(signs);
   }
 }
 
@@ -216,12 +228,12 @@ function sayingHowFar(id: string): (done: number, total: number) => void {
   };
 }
 
-/** Queues again what a crash cut off. Gives how many. */
+/** Queues again what a crash cut off, each time once. Gives how many. */
 export async function recoverPrints(): Promise<number> {
-  const waiting = await findWaitingJobs();
+  const waiting = await findWaitingJobs(lastSign());
   await enqueue(
     'prints',
-    waiting.map((id) => ({ id: randomUUID(), data: { job: id } })),
+    waiting.map(({ id, workedAt }) => ({ id: jobNamed('print', id, workedAt?.getTime() ?? 0), data: { job: id } })),
   );
   return waiting.length;
 }

@@ -1,17 +1,28 @@
-import { addReservation, endReservation, holdReservation } from '../db/repositories/reservations.ts';
-import { inTransaction, type Transaction } from '../db/transaction.ts';
+import { reservedCopies } from '../db/repositories/catalogueReserved.ts';
+import {
+  addReservation,
+  endReservation,
+  endReservationsBefore,
+  findReservedCopy,
+  holdReservation,
+  readUnheldCopies,
+} from '../db/repositories/reservations.ts';
+import { log } from '../log.ts';
+import { inTransaction } from '../db/transaction.ts';
 import { addDays, isCalendarDate, weekdayOf } from '../../core/calendar/index.ts';
 import { reserveForm } from '../../contracts/forms.ts';
 import { checkForm } from '../../contracts/problems.ts';
 import { today } from '../clock.ts';
 import { readShelf } from '../db/repositories/shelf.ts';
 import { EdgeError } from '../http/errors.ts';
-import { catalogue, type CatalogueCopy } from '../post/catalogue.ts';
+import { catalogueOver, type CatalogueCopy } from '../post/catalogue.ts';
 import { requireAuthor, type Person } from './person.ts';
+
+const catalogue = catalogueOver(reservedCopies);
 
 /** What the catalogue has of a book's title, free copies and short waits first. */
 export async function findCopies(title: string): Promise<CatalogueCopy[]> {
-  const copies = await catalogue().search(title);
+  const copies = await catalogue.search(title);
   return copies.sort(
     (left, right) =>
       Number(right.isFree) - Number(left.isFree) || (left.leadWorkingDays ?? 999) - (right.leadWorkingDays ?? 999),
@@ -24,36 +35,41 @@ export async function reserveBook(person: Person, bookKey: string, fields: Recor
   const checked = checkForm(reserveForm, fields);
   if (!checked.ok) throw new EdgeError('wrong-input', { problems: checked.problem });
   const { copy, neededOn, leadWorkingDays } = checked.value;
-  const [found, shelf] = await Promise.all([catalogue().find(copy), readShelf(person.programmeId, ['book'])]);
+  const [found, shelf] = await Promise.all([catalogue.find(copy), readShelf(person.programmeId, ['book'])]);
   const book = shelf.books.find(({ key }) => key === bookKey);
   if (!found || !book) throw new EdgeError('not-found');
   const lead = leadWorkingDays ?? found.leadWorkingDays;
   if (lead === null) throw withoutLead();
-  // Ours and the catalogue's change together: if either refuses, both stay as they were.
-  await inTransaction(async (transaction) => {
-    const former = await holdReservation(person.programmeId, { bookKey, neededOn }, transaction);
-    if (former) await letGo(former, transaction);
-    if (!found.isFree || !(await catalogue().reserve(copy))) throw notFree();
-    const isOurs = await addReservation(
-      person.programmeId,
-      {
-        bookKey,
-        title: book.title,
-        copy,
-        leadWorkingDays: lead,
-        neededOn,
-        reservedOn: today(),
-        arrivesOn: addOpenDays(today(), lead, person),
-      },
-      transaction,
-    ).catch(async (error: unknown) => {
-      await catalogue().release(copy);
-      throw error;
+  // The new copy first: whatever fails then, the one there was still stands.
+  const former = await findReservedCopy(person.programmeId, { bookKey, neededOn });
+  const isOther = former !== copy;
+  if (isOther && (!found.isFree || !(await catalogue.reserve(copy)))) throw notFree();
+  const reservation = {
+    bookKey,
+    title: book.title,
+    copy,
+    leadWorkingDays: lead,
+    neededOn,
+    reservedOn: today(),
+    arrivesOn: addOpenDays(today(), lead, person),
+  };
+  try {
+    const replaced = await inTransaction(async (transaction) => {
+      const held = await holdReservation(person.programmeId, { bookKey, neededOn }, transaction);
+      if (held) await endReservation(held.id, transaction);
+      if (!(await addReservation(person.programmeId, reservation, transaction))) throw notFree();
+      return held;
     });
-    if (isOurs) return;
-    await catalogue().release(copy);
-    throw notFree();
-  });
+    if (replaced && replaced.copy !== copy) await giveBack(replaced.copy);
+  } catch (error) {
+    if (isOther) await giveBack(copy);
+    throw error;
+  }
+}
+
+/** Gives a copy back to the catalogue; one that it does not take now is tried again by `endPastReservations`. */
+async function giveBack(copy: string): Promise<void> {
+  await catalogue.release(copy).catch((error: unknown) => log.warn({ err: error, copy }, 'a copy was not given back'));
 }
 
 function notFree(): EdgeError {
@@ -62,10 +78,14 @@ function notFree(): EdgeError {
   });
 }
 
-/** Ends a reservation and gives its copy back to the catalogue; if that fails, it stands as it was. */
-async function letGo(row: { id: string; copy: string }, transaction: Transaction): Promise<void> {
-  await endReservation(row.id, transaction);
-  await catalogue().release(row.copy);
+/** A session may slip by some days before its book goes back. */
+const DAYS_AFTER_ITS_DAY = 7;
+
+/** Ends reservations whose day is long past, and gives back every copy that no reservation holds. Gives how many ended. */
+export async function endPastReservations(): Promise<number> {
+  const ended = await endReservationsBefore(addDays(today(), -DAYS_AFTER_ITS_DAY));
+  for (const copy of await readUnheldCopies()) await giveBack(copy);
+  return ended;
 }
 
 function withoutLead(): EdgeError {
@@ -86,7 +106,8 @@ export async function cancelReservation(person: Person, bookKey: string, neededO
   await inTransaction(async (transaction) => {
     const row = await holdReservation(person.programmeId, { bookKey, neededOn }, transaction);
     if (!row) throw new EdgeError('not-found');
-    await letGo(row, transaction);
+    await endReservation(row.id, transaction);
+    await catalogue.release(row.copy);
   });
 }
 

@@ -78,7 +78,8 @@ export async function duplicateEntry(person: Person, kind: ShelfKind, key: strin
   for (let left = TRIES_FOR_KEY; ; left--) {
     const taken = await readKeys(person.programmeId, kind);
     const stem = key.slice(0, 70);
-    let number = 2;
+    // One whose name is another entry's is tried with the next number.
+    let number = 2 + TRIES_FOR_KEY - left;
     while (taken.has(`${stem}-${number}`)) number += 1;
     const copy = { ...entry, key: `${stem}-${number}`, ...renamed(kind, entry, number) } as ShelfEntry;
     try {
@@ -90,7 +91,7 @@ export async function duplicateEntry(person: Person, kind: ShelfKind, key: strin
   }
 }
 
-/** Somebody else may take the free key at the same moment; then the next one is tried. */
+/** Somebody else may take the free key at the same moment, or have its name; then the next one is tried. */
 const TRIES_FOR_KEY = 10;
 
 /** Takes an entry off the shelf, or puts it back; what was made from it keeps its own copy. */

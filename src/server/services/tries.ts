@@ -10,7 +10,7 @@ const RULES = {
   /** One account from places it was never signed in from: many places guessing together. */
   account: { points: 40, duration: 3600, block: 900 },
   /** Letters with a link to choose a new password, to one address and from one place. */
-  letter: { points: 3, duration: 3600, block: 3600 },
+  letter: { points: 3, duration: 3600, block: 60 },
   letterPlace: { points: 20, duration: 3600, block: 3600 },
   /** Codes that open an installation without an owner. */
   begin: { points: 10, duration: 900, block: 300 },
@@ -21,6 +21,11 @@ export type TryKind = keyof typeof RULES;
 export async function countTry(kind: TryKind, key: string): Promise<void> {
   const retryAfterSeconds = await consumeTry(kind, RULES[kind], key);
   if (retryAfterSeconds > 0) throw new EdgeError('too-many-tries', { retryAfterSeconds });
+}
+
+/** Counts a try; false when it is one too many. */
+export async function hasTriesLeft(kind: TryKind, key: string): Promise<boolean> {
+  return (await consumeTry(kind, RULES[kind], key)) === 0;
 }
 
 /** A try that was right does not count. */

@@ -20,6 +20,8 @@ export interface StoredJob {
   readonly createdAt: Date;
   /** When the file was deleted. */
   readonly removedAt: Date | null;
+  /** When somebody was last at work on it. */
+  readonly workedAt: Date | null;
 }
 
 const toJob = (row: PrintJobRow): StoredJob => row.get({ plain: true }) as StoredJob;
@@ -48,18 +50,22 @@ export async function readJobs(programmeId: string, most: number): Promise<Store
   return rows.map(toJob);
 }
 
-/** A job if it still waits; null otherwise. One query. */
-export async function findWaitingJob(id: string): Promise<StoredJob | null> {
+/** Takes a job that waits, unless somebody was at work on it after `since`; null then, or when it is done. One query. */
+export async function takeWaitingJob(id: string, { at, since }: { at: Date; since: Date }): Promise<StoredJob | null> {
   tables();
-  const row = await PrintJobRow.findOne({ where: { id, state: 'waiting' } });
-  return row && toJob(row);
+  const idle = { workedAt: { [Op.or]: [{ [Op.is]: null }, { [Op.lt]: since }] } };
+  const [, [row]] = await PrintJobRow.update(
+    { workedAt: at },
+    { where: { id, state: 'waiting', ...idle }, returning: true },
+  );
+  return row ? toJob(row) : null;
 }
 
-/** Jobs that wait. One query. */
-export async function findWaitingJobs(): Promise<string[]> {
+/** Jobs that wait and that nobody has been at work on since a moment. One query. */
+export async function findWaitingJobs(since: Date): Promise<Pick<StoredJob, 'id' | 'workedAt'>[]> {
   tables();
-  const rows = await PrintJobRow.findAll({ where: { state: 'waiting' }, attributes: ['id'] });
-  return rows.map(({ id }) => id);
+  const where = { state: 'waiting', workedAt: { [Op.or]: [{ [Op.is]: null }, { [Op.lt]: since }] } };
+  return PrintJobRow.findAll({ where, attributes: ['id', 'workedAt'] });
 }
 
 /** Printed jobs whose files are older than a moment, at most 500. One query. */
@@ -73,7 +79,7 @@ export async function findOldJobs(before: Date): Promise<string[]> {
 /** Writes down what became of a job, or how far it has come. */
 export async function changeJob(
   id: string,
-  change: Partial<Pick<StoredJob, 'state' | 'pages' | 'bytes' | 'done' | 'total' | 'removedAt'>>,
+  change: Partial<Pick<StoredJob, 'state' | 'pages' | 'bytes' | 'done' | 'total' | 'removedAt' | 'workedAt'>>,
 ): Promise<void> {
   await PrintJobRow.update(change, { where: { id } });
 }

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { UniqueConstraintError } from 'sequelize';
+import { Op, UniqueConstraintError } from 'sequelize';
 import { now } from '../../clock.ts';
 import { ReservationRow } from '../models.ts';
 import { tables } from '../tables.ts';
@@ -46,6 +46,35 @@ export async function holdReservation(
     lock: transaction.LOCK.UPDATE,
   });
   return row && { id: row.id, copy: row.copy };
+}
+
+/** The copy that is reserved of a book for a day; null when none is. One query. */
+export async function findReservedCopy(
+  programmeId: string,
+  { bookKey, neededOn }: { bookKey: string; neededOn: string },
+): Promise<string | null> {
+  tables();
+  const row = await ReservationRow.findOne({ where: { programmeId, bookKey, neededOn, cancelledAt: null } });
+  return row?.copy ?? null;
+}
+
+/** Ends the reservations for days before one, of every programme. Gives how many. One query. */
+export async function endReservationsBefore(day: string): Promise<number> {
+  tables();
+  const [ended] = await ReservationRow.update(
+    { cancelledAt: now() },
+    { where: { cancelledAt: null, neededOn: { [Op.lt]: day } } },
+  );
+  return ended;
+}
+
+/** Copies that the catalogue stand-in has given away for a while and that no reservation holds. One query. */
+export async function readUnheldCopies(): Promise<string[]> {
+  const [rows] = await tables().query(
+    `SELECT copy FROM catalogue_reserved WHERE reserved_at < now() - interval '1 hour'
+       AND copy NOT IN (SELECT copy FROM reservations WHERE cancelled_at IS NULL)`,
+  );
+  return (rows as { copy: string }[]).map(({ copy }) => copy);
 }
 
 /** Ends a reservation. */

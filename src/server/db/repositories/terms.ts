@@ -66,22 +66,55 @@ export async function replaceTerm(
   tables();
   if (!isUuid(id)) return null;
   const keptAt = now();
+  const whole = await withDeletedSessions(programmeId, { id, term }, transaction);
   const [changed] = await TermRow.update(
-    { ...toColumns(term), revision: revision + 1, keptAt, keptBy: userId },
+    { ...toColumns(whole), revision: revision + 1, keptAt, keptBy: userId },
     { where: { id, programmeId, revision }, transaction },
   );
   return changed === 1 ? { revision: revision + 1, keptAt: keptAt.toISOString() } : null;
+}
+
+/**
+ * A term as it is kept: a session that was deleted keeps its place, though whoever saves the term does not see it there, so
+ * that one that is brought back is where it was. A place that got another session meanwhile has that.
+ */
+async function withDeletedSessions(
+  programmeId: string,
+  { id, term }: { id: string; term: Term },
+  transaction: Transaction,
+): Promise<Term> {
+  const row = await TermRow.findOne({ attributes: WITH_DELETED, where: { id, programmeId }, transaction });
+  if (!row) return term;
+  const deleted = deletedIn(row);
+  const kept = new Map(
+    readTermBody(row.body).weeks.flatMap((week) =>
+      week.sessions.flatMap(({ id: slot, benchId }) => (benchId && deleted.has(benchId) ? [[slot, benchId]] : [])),
+    ),
+  );
+  const weeks = term.weeks.map((week) => ({
+    ...week,
+    sessions: week.sessions.map((session) => ({
+      ...session,
+      benchId: session.benchId ?? kept.get(session.id) ?? null,
+    })),
+  }));
+  return { ...term, weeks };
 }
 
 function toColumns({ title, startsOn, endsOn, ...body }: Term) {
   return { title, startsOn, endsOn, body: writeTermBody(body) };
 }
 
+/** The sessions of its programme that were deleted, as `WITH_DELETED` reads them. */
+function deletedIn(row: TermRow): ReadonlySet<string> {
+  return new Set((row.get('deletedSessions') as readonly string[] | undefined) ?? []);
+}
+
 /** A session that was deleted is not on the bench any more, so its week asks for it anew; brought back, it is there again. */
 function toKeptTerm(row: TermRow): KeptTerm {
   const { id, revision, keptAt, title, startsOn, endsOn } = row;
   const body = readTermBody(row.body);
-  const deleted = new Set((row.get('deletedSessions') as readonly string[] | undefined) ?? []);
+  const deleted = deletedIn(row);
   const weeks = body.weeks.map((week) => ({
     ...week,
     sessions: week.sessions.map((session) =>

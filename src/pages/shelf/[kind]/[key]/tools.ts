@@ -1,6 +1,7 @@
 import type { APIRoute } from 'astro';
 import { asEntryKind } from '../../../../contracts/shelfEntries.ts';
 import { readForm } from '../../../../server/http/answers.ts';
+import { pathTo } from '../../../../server/http/next.ts';
 import { EdgeError } from '../../../../server/http/errors.ts';
 import { duplicateEntry, retireEntry } from '../../../../server/services/shelfEntries.ts';
 
@@ -11,7 +12,8 @@ export const POST: APIRoute = async ({ locals, params, request, redirect }) => {
   const person = locals.person!;
   const key = params.key!;
   const what = (await readForm(request)).get('do');
-  if (what === 'duplicate') return redirect(`/shelf/${kind}/${await duplicateEntry(person, kind, key)}/edit`, 303);
+  if (what === 'duplicate')
+    return redirect(pathTo('shelf', kind, await duplicateEntry(person, kind, key), 'edit'), 303);
   await retireEntry(person, kind, key, what === 'retire');
-  return redirect(`/shelf/${kind}/${key}`, 303);
+  return redirect(pathTo('shelf', kind, key), 303);
 };
