@@ -58,7 +58,7 @@ test('problems say what is wrong, what is kept and what to do', () => {
     describeTermProblem({ code: 'ends-before-start', startsOn: '2027-03-01', endsOn: '2027-02-01' }),
     'The term would end on Monday 1 February, before it starts on Monday 1 March. Nothing was changed; choose a later end.',
   );
-  const unfit = { code: 'nothing-fits', loosen: 'after' } as const;
+  const unfit = { code: 'nothing-fits', loosen: ['after'] } as const;
   assert.match(describePlanProblem(unfit), /pin the earlier one.*What stood in the term still stands\./);
   assert.match(describePlanProblem({ code: 'out-of-time' }), /in the time we take.*still stands\./);
   assert.equal(

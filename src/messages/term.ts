@@ -93,12 +93,18 @@ const LOOSEN_WORDS: Readonly<Record<TermRule, string>> = {
   after: 'Some activities need an earlier one that has no place: pin the earlier one, or leave the later out.',
   light: 'There are too many light weeks for what is on the shelf: let one week be an ordinary one.',
   minutes: 'Give the sessions more minutes.',
+  forbid: 'Let activities stand where they are kept out.',
+  order: 'Let a skill come before the one it builds on.',
+  balance: 'Ask for fewer of one kind.',
   perSlot: 'Ask for fewer activities in each session.',
 };
 
 /** Why nothing could be proposed, and what to do. */
 export function describePlanProblem(problem: PlanProblem): string {
-  const said = problem.code === 'nothing-fits' ? { ...problem, loosen: LOOSEN_WORDS[problem.loosen] } : problem;
+  const said =
+    problem.code === 'nothing-fits'
+      ? { ...problem, loosen: problem.loosen.map((rule) => LOOSEN_WORDS[rule]).join(' ') }
+      : problem;
   return sayMessage(problemMessage(said));
 }
 

@@ -47,8 +47,7 @@ function solveWhole(
       output_flag: false,
       time_limit: Math.min(limits.seconds, hints.seconds ?? Infinity),
       mip_rel_gap: limits.gap,
-      // Scores are whole numbers, so a bound less than one above is the optimum.
-      mip_abs_gap: 0.999,
+      mip_abs_gap: 0.999 * (hints.leastGain ?? 1),
       mip_allow_restart: false,
       ...OPTIONS_FOR[hints.aim ?? 'both'],
     });

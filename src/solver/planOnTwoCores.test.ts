@@ -53,5 +53,5 @@ test(
 test('on two cores, a term that cannot be filled is refused with the rule to loosen', async () => {
   const input = largerTerm(12, { slots: 10, activities: 24 });
   const planned = await planOnTwoCores({ ...input, perSlot: [12, 20] }, { seconds: 20, gap: 0 });
-  assert.deepEqual(planned, { ok: false, problem: { code: 'nothing-fits', loosen: 'perSlot' } });
+  assert.deepEqual(planned, { ok: false, problem: { code: 'nothing-fits', loosen: ['perSlot'] } });
 });

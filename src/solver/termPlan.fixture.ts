@@ -12,11 +12,28 @@ export function mayStand(input: TermPlanInput, before: readonly string[][], set:
   if (set.length < (slot.least ?? input.perSlot[0]) || set.length > input.perSlot[1]) return false;
   if (chosen.reduce((sum, { minutes }) => sum + minutes, 0) > slot.minutes) return false;
   if (slot.light && chosen.some(({ effort }) => effort === 3)) return false;
+  if (input.forbid?.some(([where, what]) => where === slot.id && set.includes(what))) return false;
+  const has = (ids: readonly string[], skill: string) =>
+    input.activities.some(({ id, skills }) => ids.includes(id) && skills.includes(skill));
+  if (input.order?.some(([first, second]) => has(set, second) && !before.some((earlier) => has(earlier, first))))
+    return false;
   return chosen.every(({ id, after = [] }) => {
     const uses = before.flatMap((earlier, index) => (earlier.includes(id) ? [index] : []));
     if (uses.length + 1 > input.repeat) return false;
     if (uses.some((index) => at - index - 1 < input.rest)) return false;
     return after.every((other) => before.some((earlier) => earlier.includes(other)));
+  });
+}
+
+/** Whether the kinds in a whole term are balanced as asked. */
+export function isBalanced(
+  { activities, balance = {} }: TermPlanInput,
+  slots: readonly (readonly string[])[],
+): boolean {
+  return Object.entries(balance).every(([kind, [least, most]]) => {
+    const isOfKind = (id: string) => activities.some((activity) => activity.id === id && activity.kind === kind);
+    const count = slots.flat().filter(isOfKind).length;
+    return count >= least && count <= most;
   });
 }
 
@@ -28,6 +45,12 @@ export function assertKeepsRules(input: TermPlanInput, slots: TermPlan['slots'])
     for (const pinned of input.pinned?.[id] ?? [])
       assert.ok(activities.includes(pinned), `${pinned} is pinned in ${id}`);
   });
+  assert.ok(
+    isBalanced(
+      input,
+      slots.map(({ activities }) => activities),
+    ),
+  );
 }
 
 /** A term too large to try everything: activities build on others, come back after a rest, and some are pinned. */

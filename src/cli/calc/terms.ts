@@ -16,6 +16,9 @@ const LOOSEN_PATHS: Readonly<Record<TermRule, string>> = {
   after: 'activities',
   light: 'slots',
   minutes: 'slots',
+  forbid: 'forbid',
+  order: 'order',
+  balance: 'balance',
   perSlot: 'perSlot[0]',
 };
 const LOOSEN_WORDS: Readonly<Record<TermRule, string>> = {
@@ -24,8 +27,52 @@ const LOOSEN_WORDS: Readonly<Record<TermRule, string>> = {
   after: 'no plan fits; dropping what has to come earlier (after) would do',
   light: 'no plan fits; fewer light slots would do',
   minutes: 'no plan fits; more minutes in the slots would do',
+  forbid: 'no plan fits; forbidding less would do',
+  order: 'no plan fits; dropping what has to come earlier (order) would do',
+  balance: 'no plan fits; asking for fewer of a kind, or allowing more, would do',
   perSlot: 'no plan fits; ask for fewer activities in each slot',
 };
+
+const rangesByKind = mixed<Record<string, readonly [number, number]>>().test(
+  'balance',
+  'must be an object of kinds and [least, most], whole numbers from 0 to 10000 that rise',
+  (value) => {
+    if (value === undefined) return true;
+    if (typeof value !== 'object' || value === null || Array.isArray(value)) return false;
+    const ranges = Object.values(value) as unknown[];
+    const isCount = (count: unknown) =>
+      Number.isInteger(count) && (count as number) >= 0 && (count as number) <= 10_000;
+    return (
+      ranges.length <= 100 &&
+      ranges.every(
+        (range) => Array.isArray(range) && range.length === 2 && range.every(isCount) && range[0] <= range[1],
+      )
+    );
+  },
+);
+
+const fits = mixed<Record<string, Record<string, number>>>().test(
+  'fit',
+  'must be an object of slots, each an object of activities and how well they suit it, 0 to 1',
+  (value) => {
+    if (value === undefined) return true;
+    const isObject = (part: unknown): part is object =>
+      typeof part === 'object' && part !== null && !Array.isArray(part);
+    return (
+      isObject(value) &&
+      Object.values(value).every(
+        (bySlot) =>
+          isObject(bySlot) && Object.values(bySlot).every((fit) => typeof fit === 'number' && fit >= 0 && fit <= 1),
+      )
+    );
+  },
+);
+
+/** Pairs of names. */
+const pairs = (most: number) =>
+  array()
+    .of(array().of(string().required().max(200)).required().length(2, 'must hold two names'))
+    .max(most);
 
 const targets = mixed<Record<string, number>>()
   .required()
@@ -53,6 +100,7 @@ export const calcTermPlan = calculation(
           effort: whole(1, 3),
           themes: names(),
           after: array().of(string().required()).max(500),
+          kind: string().max(200),
         }),
       )
       .required()
@@ -61,18 +109,49 @@ export const calcTermPlan = calculation(
     perSlot: fromTo(whole(0, 100)),
     repeat: whole(0, 200),
     rest: whole(0, 200),
+    fit: fits,
+    forbid: pairs(20_000),
+    order: pairs(50),
+    balance: rangesByKind,
   }),
-  async (input) => {
+  async ({ forbid, order, ...given }) => {
+    const input: TermPlanInput = { ...given, forbid: asPairs(forbid), order: asPairs(order) };
     refuseOddities(input);
     const plan = await planOnTwoCores(input, LIMITS);
     if (plan.ok) return plan.value;
     if (plan.problem.code === 'out-of-time')
       throw new CalcInputError('slots', 'no plan was found in time; fewer slots or fewer activities would do');
-    throw new CalcInputError(LOOSEN_PATHS[plan.problem.loosen], LOOSEN_WORDS[plan.problem.loosen]);
+    const { loosen } = plan.problem;
+    const words = [...loosen.map((rule) => LOOSEN_WORDS[rule]), `loosen: ${JSON.stringify(loosen)}`].join('; ');
+    throw new CalcInputError(LOOSEN_PATHS[loosen[0]!], words);
   },
 );
 
-function refuseOddities({ slots, activities, perSlot }: TermPlanInput): void {
+const asPairs = (list: readonly (readonly string[])[] | undefined) =>
+  list?.map(([first, second]) => [first!, second!] as const);
+
+/** Slots and activities that the rules name must be there. */
+function refuseUnknown({ slots, activities, fit = {}, forbid = [] }: TermPlanInput): void {
+  const slotIds = new Set(slots.map(({ id }) => id));
+  const ids = new Set(activities.map(({ id }) => id));
+  const requireSlot = (path: string, id: string) => {
+    if (!slotIds.has(id)) throw new CalcInputError(path, `"${id}" is not among the slots`);
+  };
+  const requireActivity = (path: string, id: string) => {
+    if (!ids.has(id)) throw new CalcInputError(path, `"${id}" is not among the activities`);
+  };
+  for (const [slot, bySlot] of Object.entries(fit)) {
+    requireSlot(`fit.${slot}`, slot);
+    for (const activity of Object.keys(bySlot)) requireActivity(`fit.${slot}.${activity}`, activity);
+  }
+  forbid.forEach(([slot, activity], index) => {
+    requireSlot(`forbid[${index}][0]`, slot);
+    requireActivity(`forbid[${index}][1]`, activity);
+  });
+}
+
+function refuseOddities(input: TermPlanInput): void {
+  const { slots, activities, perSlot } = input;
   for (const [path, list] of [
     ['slots', slots],
     ['activities', activities],
@@ -82,6 +161,7 @@ function refuseOddities({ slots, activities, perSlot }: TermPlanInput): void {
         throw new CalcInputError(`${path}[${index}].id`, `"${id}" is there twice`);
     });
   }
+  refuseUnknown(input);
   const ids = new Set(activities.map(({ id }) => id));
   activities.forEach(({ id, after = [] }, index) =>
     after.forEach((earlier, at) => {

@@ -36,6 +36,8 @@ export interface LinearHints {
   readonly closed?: readonly boolean[] | undefined;
   /** What the work goes into: finding better values, or proving that those to start from are (nearly) the best; absent: both. */
   readonly aim?: 'find' | 'prove' | undefined;
+  /** How much better a better answer is at least: a bound less than that above is the optimum. 1 for scores that are whole. */
+  readonly leastGain?: number | undefined;
   /** Less time than the solver's own limit. */
   readonly seconds?: number | undefined;
 }

@@ -1,6 +1,6 @@
 import { findCuttingPatterns } from './cuttingPatterns.ts';
 import type { LinearModel, LinearRow } from './linearModel.ts';
-import { leastIn, mayStandIn, POINTS, type TermPlan, type TermPlanInput } from './termScore.ts';
+import { leastIn, placesOf, POINTS, suits, type TermPlan, type TermPlanInput } from './termScore.ts';
 
 /** A term as a linear programme, and the way from plans to its columns and back. */
 export interface TermModel {
@@ -60,12 +60,13 @@ class TermModelBuilder {
     const { slots, activities, repeat } = input;
     this.#input = input;
     this.#indexOf = new Map(activities.map(({ id }, index) => [id, index]));
+    const mayStand = placesOf(input);
     this.#places = activities.map((activity) =>
-      slots.map((slot) => {
-        if (repeat < 1 || !mayStandIn(activity, slot)) return null;
-        const gain = slot.theme != null && activity.themes.includes(slot.theme) ? POINTS.theme : 0;
-        return this.#addColumn(gain, 1, true, fromPlan);
-      }),
+      slots.map((slot) =>
+        repeat < 1 || !mayStand(slot, activity)
+          ? null
+          : this.#addColumn(suits(input, slot, activity), 1, true, fromPlan),
+      ),
     );
     this.#placeCount = this.#columns.length;
   }
@@ -73,6 +74,8 @@ class TermModelBuilder {
   build(minutesAs: MinutesAs): TermModel {
     this.#input.slots.forEach((_, slot) => this.#fillSlot(slot, minutesAs));
     const times = this.#input.activities.map((_, activity) => this.#countUses(activity));
+    this.#keepOrder();
+    this.#balance(times);
     this.#meetTargets(times);
     this.#boundWholeTerm(times);
     this.#pin();
@@ -184,6 +187,36 @@ class TermModelBuilder {
       const mine = this.#usesOf(activity, repeat === 1 ? 0 : Math.max(0, slot - rest), slot + 1);
       if (this.#places[activity]![slot] !== null) this.#atMost(0, [...ones(mine), ...ones(upTo, -1)]);
     });
+  }
+
+  /** Each activity of a skill that comes second needs one of the first in an earlier slot. */
+  #keepOrder(): void {
+    const { slots, activities, order = [], repeat, rest } = this.#input;
+    for (const [first, second] of order) {
+      const firsts = activities.flatMap(({ skills }, index) => (skills.includes(first) ? [index] : []));
+      activities.forEach(({ skills }, activity) => {
+        if (!skills.includes(second)) return;
+        slots.forEach((_, slot) => {
+          if (this.#places[activity]![slot] === null) return;
+          const earlier = firsts.flatMap((index) => this.#usesOf(index, 0, slot));
+          const mine = this.#usesOf(activity, repeat === 1 ? 0 : Math.max(0, slot - rest), slot + 1);
+          this.#atMost(0, [
+            ...ones(mine.filter((column) => !earlier.includes(column))),
+            ...ones(
+              earlier.filter((column) => !mine.includes(column)),
+              -1,
+            ),
+          ]);
+        });
+      });
+    }
+  }
+
+  /** Of each kind that is named no fewer and no more in the whole term. */
+  #balance(times: readonly number[]): void {
+    const { activities, balance = {} } = this.#input;
+    for (const [kind, [least, most]] of Object.entries(balance))
+      this.#addRow(least, most, ones(times.filter((_, index) => activities[index]!.kind === kind)));
   }
 
   #meetTargets(times: readonly number[]): void {

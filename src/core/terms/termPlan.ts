@@ -8,11 +8,11 @@ export { scoreTerm };
 export type { TermActivity, TermPlan, TermPlanInput };
 
 /** The rules that can be loosened, in the order they are tried when nothing fits. */
-export type TermRule = 'rest' | 'repeat' | 'after' | 'light' | 'minutes' | 'perSlot';
+export type TermRule = 'rest' | 'repeat' | 'after' | 'light' | 'minutes' | 'forbid' | 'order' | 'balance' | 'perSlot';
 
-/** Why there is no plan: none keeps the rules, with the first rule whose loosening alone lets one fit; or none was found in time. */
+/** Why there is no plan: none keeps the rules, with the smallest set of rules whose loosening lets one fit; or none was found in time. */
 export type PlanProblem =
-  { readonly code: 'nothing-fits'; readonly loosen: TermRule } | { readonly code: 'out-of-time' };
+  { readonly code: 'nothing-fits'; readonly loosen: readonly TermRule[] } | { readonly code: 'out-of-time' };
 
 /** A better plan or bound, found on the way. */
 export interface TermProgress {
@@ -29,7 +29,17 @@ export interface TermPlanHints {
   readonly shouldStop?: (() => boolean) | undefined;
 }
 
-const LOOSENED: readonly TermRule[] = ['rest', 'repeat', 'after', 'light', 'minutes'];
+const LOOSENED: readonly TermRule[] = [
+  'rest',
+  'repeat',
+  'after',
+  'light',
+  'minutes',
+  'forbid',
+  'order',
+  'balance',
+  'perSlot',
+];
 const FULL_SEARCH: SearchHints = { seed: 20270311 };
 /** From so many places (slots × activities) on, a term is large: it is not likely to be proved to the end. */
 const FEWEST_LARGE = 1500;
@@ -75,15 +85,23 @@ export function planTerm(
   solver: LinearSolver,
   { onProgress, shouldStop }: TermPlanHints = {},
 ): Outcome<TermPlan, PlanProblem> {
-  const early = isLarge(input) ? searchAt(input, FULL_SEARCH) : relaxAndSearch(input, solver, [FULL_SEARCH])?.early;
+  const early =
+    isLarge(input) && isSearched(input)
+      ? searchAt(input, FULL_SEARCH)
+      : relaxAndSearch(input, solver, [FULL_SEARCH])?.early;
   if (early) onProgress?.({ plan: early, bound: isLarge(input) ? null : early.bound });
   if (early && isProved(early)) return ok(early);
   const { model, read, write } = buildTermModel(input, 'sums');
   const tell = ({ values, bound }: LinearProgress) =>
     onProgress?.({ bound, plan: values && toPlan(input, read(values), bound ?? Infinity) });
-  const answer = solver.solve(model, { start: early ? write(early.slots) : undefined, onProgress: tell, shouldStop });
+  const answer = solver.solve(model, {
+    start: early ? write(early.slots) : undefined,
+    onProgress: tell,
+    shouldStop,
+    leastGain: leastGain(input),
+  });
   if (answer === 'out-of-time') return early ? ok(early) : err({ code: 'out-of-time' });
-  if (!answer) return err({ code: 'nothing-fits', loosen: findRuleToLoosen(input, solver) });
+  if (!answer) return err({ code: 'nothing-fits', loosen: findRulesToLoosen(input, solver) });
   return ok(betterOf(toPlan(input, read(answer.values), answer.bound), early ?? null));
 }
 
@@ -108,7 +126,7 @@ export function planTermRestricted(
   const { model, read, write, isPlace } = isExact ? fillings : buildTermModel(input, 'sums');
   const start = early ? write(early.slots) : undefined;
   const mostLoss = isExact
-    ? bound - (early?.score ?? -Infinity) - 1
+    ? bound - (early?.score ?? -Infinity) - leastGain(input)
     : lossOfNth(
         losses.filter((_, column) => isPlace(column)),
         OPEN_PER_SLOT * input.slots.length,
@@ -120,6 +138,7 @@ export function planTermRestricted(
     ),
     aim: isExact ? 'prove' : 'find',
     seconds: RESTRICTED_SECONDS,
+    leastGain: leastGain(input),
     shouldStop,
   });
   if (!answer || answer === 'out-of-time') return early;
@@ -152,8 +171,8 @@ function relaxAndSearch(input: TermPlanInput, solver: LinearSolver, searches: re
     return place !== null && losses[place]! <= MOST_LOSS_IN_SEARCH;
   };
   let early: TermPlan | null = null;
-  for (const hints of searches) {
-    const found = searchAt(input, { ...hints, enough: Math.floor(bound + 1e-6), isOpen }, bound);
+  for (const hints of isSearched(input) ? searches : []) {
+    const found = searchAt(input, { ...hints, enough: toBound(input, bound), isOpen }, bound);
     const isTwice = found !== null && found.score === early?.score;
     early = betterOf(early, found);
     if (early && (isTwice || early.score > bound - NEAR)) break;
@@ -169,10 +188,20 @@ function searchAt(input: TermPlanInput, hints: SearchHints, bound = Infinity): T
 const lossOfNth = (losses: readonly number[], nth: number) =>
   [...losses].sort((left, right) => left - right)[Math.min(nth, losses.length) - 1] ?? Infinity;
 
-/** A plan with its score; scores are whole, so the bound is one too. */
+/** Orders of skills and balances of kinds are kept by the solver alone: the search does not know them. */
+const isSearched = ({ order = [], balance = {} }: TermPlanInput) => order.length + Object.keys(balance).length === 0;
+
+/** How much better a better plan is at least. */
+const leastGain = ({ fit }: TermPlanInput) => (fit ? 1e-6 : 1);
+
+/** The highest score below what is proved: a whole one, unless parts of points are given. */
+const toBound = ({ fit }: TermPlanInput, bound: number) =>
+  fit ? Math.ceil(bound * 1e6 - 1e-3) / 1e6 : Math.floor(bound + 1e-6);
+
+/** A plan with its score; scores are whole where no parts of points are given, so the bound is one too. */
 function toPlan(input: TermPlanInput, slots: TermPlan['slots'], bound: number): TermPlan {
   const { score, unmet } = scoreTerm(input, slots);
-  return { slots, score, bound: Math.max(score, Math.floor(bound + 1e-6)), unmet };
+  return { slots, score, bound: Math.max(score, toBound(input, bound)), unmet };
 }
 
 /** The plan with more points, with the lower of the two bounds: each holds for both. Of equals the first; of none none. */
@@ -191,19 +220,30 @@ export function mergeProgress(known: TermPlan | null, { plan, bound }: TermProgr
   return better && bound !== null ? betterOf(better, { ...better, bound: Math.floor(bound + 1e-6) }) : better;
 }
 
-/** With the planning before it, all rules are tried within twenty seconds. */
-const SECONDS_A_RULE = 1.2;
+/** With the planning before it, all rules and pairs of them are tried within twenty-three seconds. */
+const SECONDS_A_RULE = 0.8;
+const SECONDS_A_PAIR = 0.3;
 
-/** Tries each rule without the others' help; asking for fewer activities a slot always works. */
-function findRuleToLoosen(input: TermPlanInput, solver: LinearSolver): TermRule {
-  return (
-    LOOSENED.find((rule) => {
-      const loosened = loosen(input, rule);
-      if (searchTerm(loosened, FULL_SEARCH) !== null) return true;
-      const answer = solver.solve(buildTermModel(loosened, 'sums').model, { seconds: SECONDS_A_RULE });
-      return answer !== null && answer !== 'out-of-time';
-    }) ?? 'perSlot'
+/** The smallest set of rules without which a plan fits; asking for no least number, of a slot or a kind, always helps. */
+function findRulesToLoosen(input: TermPlanInput, solver: LinearSolver): readonly TermRule[] {
+  const named = LOOSENED.filter((rule) => loosen(input, rule) !== input);
+  const one = named.find((rule) => fitsSomehow(loosen(input, rule), solver, SECONDS_A_RULE));
+  if (one) return [one];
+  const least: readonly TermRule[] = ['balance', 'perSlot'];
+  const pairs = named.flatMap((rule, at) =>
+    named.slice(at + 1).map((other): readonly [TermRule, TermRule] => [rule, other]),
   );
+  return (
+    pairs
+      .filter((pair) => pair.some((rule) => least.includes(rule)))
+      .find(([rule, other]) => fitsSomehow(loosen(loosen(input, rule), other), solver, SECONDS_A_PAIR)) ?? least
+  );
+}
+
+function fitsSomehow(input: TermPlanInput, solver: LinearSolver, seconds: number): boolean {
+  if (isSearched(input) && searchTerm(input, FULL_SEARCH) !== null) return true;
+  const answer = solver.solve(buildTermModel(input, 'sums').model, { seconds });
+  return answer !== null && answer !== 'out-of-time';
 }
 
 function loosen(input: TermPlanInput, rule: TermRule): TermPlanInput {
@@ -221,6 +261,12 @@ function loosen(input: TermPlanInput, rule: TermRule): TermPlanInput {
       return { ...input, slots: slots({ light: false }) };
     case 'minutes':
       return { ...input, activities: activities({ minutes: 0 }) };
+    case 'forbid':
+      return input.forbid ? { ...input, forbid: [] } : input;
+    case 'order':
+      return input.order ? { ...input, order: [] } : input;
+    case 'balance':
+      return input.balance ? { ...input, balance: {} } : input;
     case 'perSlot':
       return { ...input, slots: slots({ least: 0 }), perSlot: [0, input.perSlot[1]] };
   }

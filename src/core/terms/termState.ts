@@ -1,4 +1,4 @@
-import { leastIn, mayStandIn, POINTS, type TermPlan, type TermPlanInput } from './termScore.ts';
+import { leastIn, placesOf, POINTS, suits, type TermPlan, type TermPlanInput } from './termScore.ts';
 
 /** An empty place in a slot that must be filled weighs more than anything a plan can gain by it. */
 const POINTS_FOR_LEAST = 200;
@@ -25,7 +25,8 @@ export class TermState {
   readonly fittingTheme: readonly (readonly number[])[];
   private readonly standing: number[][];
   private readonly mayStand: Uint8Array;
-  private readonly themeFits: Uint8Array;
+  /** Points for suiting the slot's theme. */
+  private readonly themeFits: Float64Array;
   private readonly isUsed: Uint8Array;
   private readonly isPinned: Uint8Array;
   private readonly uses: Int32Array;
@@ -59,15 +60,16 @@ export class TermState {
     this.minutesLeft = Float64Array.from(slots, ({ minutes }) => toMillionths(minutes));
     this.minutes = Float64Array.from(activities, ({ minutes }) => toMillionths(minutes));
     this.mayStand = new Uint8Array(size);
-    this.themeFits = new Uint8Array(size);
+    this.themeFits = new Float64Array(size);
+    const mayStand = placesOf(input);
     this.isUsed = new Uint8Array(size);
     this.isPinned = new Uint8Array(size);
     slots.forEach((slot, at) =>
       activities.forEach((activity, index) => {
         const cell = at * activities.length + index;
         const isAllowed = isOpen(at, index) || (pinned[slot.id] ?? []).includes(activity.id);
-        this.mayStand[cell] = repeat > 0 && isAllowed && mayStandIn(activity, slot) ? 1 : 0;
-        this.themeFits[cell] = slot.theme != null && activity.themes.includes(slot.theme) ? 1 : 0;
+        this.mayStand[cell] = repeat > 0 && isAllowed && mayStand(slot, activity) ? 1 : 0;
+        this.themeFits[cell] = suits(input, slot, activity);
       }),
     );
     this.uses = new Int32Array(activities.length);
@@ -87,7 +89,7 @@ export class TermState {
     this.fittingTheme = slots.map((_, at) =>
       this.anyActivity.filter((index) => {
         const cell = at * activities.length + index;
-        return this.mayStand[cell] === 1 && this.themeFits[cell] === 1;
+        return this.mayStand[cell] === 1 && this.themeFits[cell]! > 0;
       }),
     );
     this.least = slots.map((slot) => leastIn(slot, input));
@@ -168,7 +170,7 @@ export class TermState {
   /** What the score would gain by an activity in a slot, as the term stands. */
   gainOf(slot: number, activity: number): number {
     let gain = this.uses[activity] === 0 ? POINTS.distinct : 0;
-    if (this.themeFits[this.cell(slot, activity)] === 1) gain += POINTS.theme;
+    gain += this.themeFits[this.cell(slot, activity)]!;
     for (const skill of this.skillsOf[activity]!) if (this.lackOf(skill) > 0) gain += POINTS.target;
     return gain;
   }
@@ -262,7 +264,7 @@ export class TermState {
     this.minutesLeft[slot]! -= this.minutes[activity]!;
     this.isUsed[cell] = 1;
     if (this.uses[activity]!++ === 0) this.score += POINTS.distinct;
-    if (this.themeFits[cell] === 1) this.score += POINTS.theme;
+    this.score += this.themeFits[cell]!;
     for (const skill of this.skillsOf[activity]!)
       if (this.touched[skill]!++ < this.targets[skill]!) this.score += POINTS.target;
   }
@@ -276,7 +278,7 @@ export class TermState {
     this.minutesLeft[slot]! += this.minutes[activity]!;
     this.isUsed[cell] = 0;
     if (--this.uses[activity]! === 0) this.score -= POINTS.distinct;
-    if (this.themeFits[cell] === 1) this.score -= POINTS.theme;
+    this.score -= this.themeFits[cell]!;
     for (const skill of this.skillsOf[activity]!)
       if (--this.touched[skill]! < this.targets[skill]!) this.score -= POINTS.target;
   }
