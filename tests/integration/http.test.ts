@@ -177,28 +177,6 @@ test('a form that somebody may not send is answered with its status and a kind p
   }
 });
 
-test('an entry whose key is of another script is retired, brought back and duplicated, and one is led to it', async () => {
-  const form = (path: string, what: string) =>
-    ask(path, { method: 'POST', headers: { origin: server.address }, body: new URLSearchParams({ do: what }) });
-  for (const key of ['früchte', 'فصل', '積み木-2', 'ключ']) {
-    const thing = { key, one: 'Thing', many: 'Things', traits: ['countable'], allergens: [], usualQty: 3, common: 0.5 };
-    const sent = new FormData();
-    const file = JSON.stringify({ format: 'footstool', version: 1, things: [thing] });
-    sent.set('file', new File([file], 'things.json', { type: 'application/json' }));
-    const taken = await ask('/shelf/import', { method: 'POST', headers: { origin: server.address }, body: sent });
-    assert.ok(taken.status < 400, String(taken.status));
-    const at = `/shelf/thing/${encodeURIComponent(key)}`;
-    for (const what of ['retire', 'return', 'duplicate']) {
-      const answer = await form(`${at}/tools`, what);
-      assert.equal(answer.status, 303, `${what} ${(await answer.text()).replace(/[\s\S]*<main/, '')}`);
-      const place = answer.headers.get('location')!;
-      assert.match(place, /^[!-~]+$/);
-      const page = await fetch(server.address + place, { headers: { cookie } });
-      assert.equal(page.status, 200, place);
-    }
-  }
-});
-
 test('a picture is asked for anew after an hour, and comes again only when it has changed', async () => {
   const first = await fetch(`${server.address}/pictures/ant.svg`);
   assert.deepEqual([first.status, first.headers.get('cache-control')], [200, 'public, max-age=3600']);

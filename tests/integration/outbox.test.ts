@@ -5,7 +5,7 @@ import { after, before, test } from 'node:test';
 import { SMTPServer } from 'smtp-server';
 import { database } from '../../src/server/db/connection.ts';
 import { mail } from '../../src/server/post/mail.ts';
-import { postLetter, recoverLetters, tryAgain } from '../../src/server/services/letters.ts';
+import { postLetter, postWaiting, recoverLetters, tryAgain, tryAllAgain } from '../../src/server/services/letters.ts';
 import { readPost } from '../../src/server/services/post.ts';
 import { testPort } from '../support/ports.ts';
 import { helpersFor, startProgrammes, type TestProgrammes } from './programme.ts';
@@ -159,6 +159,39 @@ test('a server that says 451 for two hours gets every letter in the end, each on
   process.env.FOOTSTOOL_NOW = began;
   delete process.env.FOOTSTOOL_SMTP;
   await server.end();
+});
+
+test('a letter that has gone is not sent again because the word of it could not be kept', async () => {
+  const id = await anyLetter();
+  const server = await smtp(() => undefined);
+  process.env.FOOTSTOOL_SMTP = server.url;
+  await setState(id, 'waiting');
+  // Whoever writes down that it went is cut off from the records.
+  await database().query(`CREATE FUNCTION refuse() RETURNS trigger LANGUAGE plpgsql AS $$ BEGIN
+      IF NEW.state = 'sent' THEN RAISE EXCEPTION 'cut off' USING ERRCODE = '57P01'; END IF; RETURN NEW; END $$;
+    CREATE TRIGGER refuse BEFORE UPDATE ON messages FOR EACH ROW EXECUTE FUNCTION refuse()`);
+  await assert.rejects(postLetter(id));
+  await database().query('DROP TRIGGER refuse ON messages; DROP FUNCTION refuse()');
+  assert.deepEqual([(await one(id)).state, server.taken()], ['posting', 1]);
+  await postLetter(id);
+  assert.deepEqual([(await one(id)).state, server.taken()], ['unclear', 1], 'in doubt, and left to the author');
+  await server.end();
+  delete process.env.FOOTSTOOL_SMTP;
+});
+
+test('all letters of a session that no server took are tried again by one press; those in doubt are left', async () => {
+  const sessionId = (await rows<{ id: string }>(`SELECT session_id AS id FROM sendings LIMIT 1`))[0]!.id;
+  const letters = await rows<{ id: string }>(`SELECT id FROM messages WHERE recipient <> '' ORDER BY id`);
+  await database().query(`UPDATE messages SET state = 'failed'`);
+  await setState(letters[0]!.id, 'unclear');
+  await refuses(tryAllAgain(at.reader, sessionId), 'not-allowed');
+  assert.equal(await tryAllAgain(at.stranger, sessionId), 0);
+  assert.equal(await tryAllAgain(at.owner, sessionId), letters.length - 1);
+  await postWaiting();
+  const { homes } = await readPost(at.owner, sessionId);
+  const states = homes.flatMap(({ message }) => (message?.recipient ? [message.state] : []));
+  assert.deepEqual([...new Set(states)].sort(), ['sent', 'unclear']);
+  assert.equal(states.filter((state) => state === 'unclear').length, 1);
 });
 
 test('a letter whose link was taken back meanwhile does not go out', async () => {

@@ -34,6 +34,7 @@ export async function startProgrammes(): Promise<TestProgrammes> {
     FOOTSTOOL_DATA: folder,
     FOOTSTOOL_NOW: '2027-03-08T09:00:00Z',
     FOOTSTOOL_TIME_ZONE: 'Europe/London',
+    FOOTSTOOL_UNDO_SECONDS: '0',
     LOG_LEVEL: 'silent',
   });
   const database = await startTestDatabase({ name: 'programmes', fill: fillProgrammes });

@@ -92,6 +92,7 @@ export function testEnvironment(databaseUrl: string, folder: string, port: numbe
     FOOTSTOOL_MS_TO_CONNECT: process.env.FOOTSTOOL_MS_TO_CONNECT ?? '20000',
     FOOTSTOOL_DEMO: '1',
     FOOTSTOOL_COUNT_QUERIES: '1',
+    FOOTSTOOL_UNDO_SECONDS: '0',
     FOOTSTOOL_ADDRESS: `http://127.0.0.1:${port}`,
     FOOTSTOOL_NOW: '2027-03-08T09:00:00Z',
     FOOTSTOOL_TIME_ZONE: 'Europe/London',
@@ -108,10 +109,14 @@ export interface TestServer {
 }
 
 /** Serves the built application on a free port, over a database that holds the demo; answers once it is up. */
-export async function startServer(databaseUrl: string, folder: string): Promise<TestServer> {
+export async function startServer(
+  databaseUrl: string,
+  folder: string,
+  further: NodeJS.ProcessEnv = {},
+): Promise<TestServer> {
   const port = await testPort();
   const server = spawn(join(ROOT, 'bin/footstool'), ['serve'], {
-    env: testEnvironment(databaseUrl, folder, port),
+    env: { ...testEnvironment(databaseUrl, folder, port), ...further },
     stdio: ['ignore', 'ignore', 'inherit'],
   });
   const address = `http://127.0.0.1:${port}`;

@@ -20,6 +20,9 @@ export const counts = {
     '{count, plural, one {# place does} other {# places do}} not fit. Nothing was taken in; mend them and send the file again.',
   'count.lines': '{count, plural, one {# line} other {# lines}}',
   'count.lines-fit': '{fitting, plural, one {# of {lines} fits.} other {# of {lines} fit.}}',
+  'count.letters-failed': '{count, plural, one {# letter was} other {# letters were}} taken by no mail server.',
+  'count.letters-unclear':
+    '{count, plural, one {# letter may or may not have arrived} other {# letters may or may not have arrived}}: the mail server broke off. Ask those homes before you send again.',
   'count.changed-meanwhile':
     '{count, plural, =1 {One session that you changed meanwhile stays as you left it.} other {# sessions that you changed meanwhile stay as you left them.}}',
   'count.correction':

@@ -34,10 +34,14 @@ export interface QueueJob {
 }
 
 /** Puts jobs into a queue; within a transaction they are there when it is kept, and never when it is not. */
-export async function enqueue(name: QueueName, jobs: readonly QueueJob[], transaction?: Transaction): Promise<void> {
+export async function enqueue(
+  name: QueueName,
+  jobs: readonly QueueJob[],
+  { transaction, startAfter }: { readonly transaction?: Transaction | undefined; readonly startAfter?: Date } = {},
+): Promise<void> {
   if (jobs.length === 0) return;
   const boss = new PgBoss({ schema: SCHEMA, db: throughOurPool(transaction) });
-  await boss.insert(jobs.map(({ id, data }) => ({ id, name, data })));
+  await boss.insert(jobs.map(({ id, data }) => ({ id, name, data, ...(startAfter && { startAfter }) })));
 }
 
 /** Makes the queue's own tables and its queues; a second time changes nothing. */
@@ -58,9 +62,15 @@ export interface QueueWorker {
   stop(): Promise<void>;
 }
 
+/** How a queue is worked off: so many jobs are taken at once, and are done or fail together. */
+export interface QueueHandler {
+  readonly batchSize: number;
+  work(jobs: readonly QueueJob['data'][]): Promise<void>;
+}
+
 /** Works queues off until it is stopped; `onError` hears what goes wrong in the queue itself. */
 export async function startQueueWorker(
-  handlers: Readonly<Record<QueueName, { readonly atOnce: number; work(data: QueueJob['data']): Promise<void> }>>,
+  handlers: Readonly<Record<QueueName, QueueHandler>>,
   onError: (error: Error) => void,
 ): Promise<QueueWorker> {
   const boss = new PgBoss({
@@ -73,13 +83,8 @@ export async function startQueueWorker(
   });
   boss.on('error', onError);
   await boss.start();
-  for (const [name, { atOnce, work }] of Object.entries(handlers)) {
-    for (let worker = 0; worker < atOnce; worker++) {
-      await boss.work<QueueJob['data']>(name, { batchSize: 1 }, async ([job]) => {
-        if (job) await work(job.data);
-      });
-    }
-  }
+  for (const [name, { batchSize, work }] of Object.entries(handlers))
+    await boss.work<QueueJob['data']>(name, { batchSize }, async (jobs) => work(jobs.map(({ data }) => data)));
   return { stop: () => boss.stop({ graceful: true, wait: true, close: false, timeout: 10_000 }) };
 }
 

@@ -1,3 +1,5 @@
+import PQueue from 'p-queue';
+import { isFirstWithin } from '../db/repositories/installation.ts';
 import { postLetter, recoverLetters } from '../services/letters.ts';
 import { printJob, recoverPrints, removeOldPrints } from '../services/printing.ts';
 import { endPastReservations } from '../services/reservations.ts';
@@ -6,25 +8,51 @@ import { backUpNightly } from '../backup/backups.ts';
 import { startQueueWorker, type QueueWorker } from '../db/queue.ts';
 
 const MINUTE_MS = 60_000;
+const SECONDS_BETWEEN_SWEEPS = 50;
 const MINUTES_BETWEEN_UPKEEP = 60;
 /** Not at once: who starts is not to wait for it. */
 const MINUTE_OF_BACKUP = 5;
 
+/** So many letters are handed to a mail server at the same moment at most. */
+const LETTERS_AT_ONCE = 5;
+const USUAL_LETTERS_A_SECOND = 20;
+
+/** FOOTSTOOL_LETTERS_A_SECOND: how many letters this worker hands over in a second, from 1 to 200. */
+function lettersASecond(): number {
+  const set = Math.floor(Number(process.env.FOOTSTOOL_LETTERS_A_SECOND ?? USUAL_LETTERS_A_SECOND));
+  return Number.isFinite(set) ? Math.min(200, Math.max(1, set)) : USUAL_LETTERS_A_SECOND;
+}
+
 /** Works the queue off, takes up what a crash left behind, and clears away what has been kept long enough. */
 export async function startWorking(onError: (error: Error) => void): Promise<QueueWorker> {
+  const perSecond = lettersASecond();
+  const letters = new PQueue({ concurrency: LETTERS_AT_ONCE, intervalCap: perSecond, interval: 1000 });
   const worker = await startQueueWorker(
     {
-      letters: { atOnce: 3, work: ({ message = '' }) => postLetter(message) },
-      prints: { atOnce: 1, work: ({ job = '' }) => printJob(job) },
+      letters: {
+        batchSize: perSecond,
+        work: async (jobs) =>
+          void (await letters.addAll(
+            jobs.map(
+              ({ message = '' }) =>
+                () =>
+                  postLetter(message),
+            ),
+          )),
+      },
+      prints: { batchSize: 1, work: async ([job]) => printJob(job?.job ?? '') },
     },
     onError,
   );
   let minutes = 0;
   const everyMinute = async () => {
-    await recoverLetters();
-    await recoverPrints();
-    if (minutes % MINUTES_BETWEEN_UPKEEP === 0) await upkeep();
-    if (minutes % MINUTES_BETWEEN_UPKEEP === MINUTE_OF_BACKUP) await backUpNightly();
+    // Of several workers one looks after what is due; one that has just begun looks at once for what a crash left.
+    if (minutes === 0 || (await isFirstWithin('swept', SECONDS_BETWEEN_SWEEPS))) {
+      await recoverLetters();
+      await recoverPrints();
+      if (minutes % MINUTES_BETWEEN_UPKEEP === 0) await upkeep();
+      if (minutes % MINUTES_BETWEEN_UPKEEP === MINUTE_OF_BACKUP) await backUpNightly();
+    }
     minutes += 1;
   };
   await everyMinute();

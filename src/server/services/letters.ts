@@ -1,10 +1,13 @@
 import {
+  addMessages,
   beginMessage,
   findLeftMessages,
   findWaitingMessages,
   isLinkOpen,
   markUnclear,
+  type NewMessage,
   readMessage,
+  retryFailedMessages,
   retryMessage,
   settleMessage,
   type OutboxMessage,
@@ -48,13 +51,22 @@ const HOURS_OF_TRYING = 24;
 const MINUTE_MS = 60_000;
 /** After so long nobody is at work on a letter any more. */
 const SECONDS_AT_WORK = 60;
+/** A letter that was never tried so long after its time has lost its job. */
+const MINUTES_UNTIL_LOST = 10;
 
-/** Puts letters that wait into the queue, as part of a transaction. */
-export function queueLetters(ids: readonly string[], transaction?: Transaction): Promise<void> {
-  return enqueue(
+/** Puts letters into outbox and queue as part of a transaction, to leave after so many seconds. */
+export async function queueLetters(
+  messages: readonly NewMessage[],
+  { transaction, afterSeconds = 0 }: { transaction: Transaction; afterSeconds?: number },
+): Promise<void> {
+  const from = new Date(now().getTime() + afterSeconds * 1000);
+  const ids = await addMessages(messages, { from, transaction });
+  // The queue goes by the database's clock.
+  const startAfter = new Date(Date.now() + afterSeconds * 1000);
+  await enqueue(
     'letters',
     ids.map((id) => ({ id, data: { message: id } })),
-    transaction,
+    { transaction, ...(afterSeconds > 0 && { startAfter }) },
   );
 }
 
@@ -67,17 +79,26 @@ export async function postLetter(id: string): Promise<void> {
   const service = mail();
   if (!(await claim(id, service.takesKeyOnce))) return;
   const row = await readMessage(id);
+  const letter = writeLetter(row);
+  if (!letter.to || (await isWorthless(row))) return settleMessage(id, 'failed');
+  let mailId: string;
   try {
-    const letter = writeLetter(row);
-    if (!letter.to || (await isWorthless(row))) return await settleMessage(id, 'failed');
-    await settleMessage(id, 'sent', { mailId: await service.send(letter, id) });
+    mailId = await service.send(letter, id);
   } catch (error) {
     const failure = readFailure(error);
-    log.warn({ err: error, message: id, failure }, 'a letter could not be posted');
+    log.warn({ err: failureFacts(error), message: id, failure }, 'a letter could not be posted');
     const nextTryAt = failure === 'not-now' ? nextTry(row) : null;
-    if (nextTryAt) return await settleMessage(id, 'waiting', { nextTryAt });
-    await settleMessage(id, failure === 'unclear' ? 'unclear' : 'failed');
+    if (nextTryAt) return settleMessage(id, 'waiting', { nextTryAt });
+    return settleMessage(id, failure === 'unclear' ? 'unclear' : 'failed');
   }
+  // A step of its own: what fails here says nothing about the letter, which has gone.
+  await settleMessage(id, 'sent', { mailId });
+}
+
+/** What may be logged of why a server did not take a letter: never an address, which its answer may repeat. */
+function failureFacts(error: unknown): object {
+  const { code, responseCode, command } = error as { code?: string; responseCode?: number; command?: string };
+  return { code, responseCode, command: command?.split(' ')[0] };
 }
 
 /** When a letter is tried again; null when that has been done for a day. */
@@ -119,7 +140,8 @@ function writeLetter({ recipient, subject, linkId, personLinkId, facts }: Outbox
  */
 export async function recoverLetters(): Promise<number> {
   const longAgo = new Date(now().getTime() - SECONDS_AT_WORK * 1000);
-  const left = await findLeftMessages({ anew: mail().takesKeyOnce, longAgo });
+  const longDue = new Date(now().getTime() - MINUTES_UNTIL_LOST * MINUTE_MS);
+  const left = await findLeftMessages({ anew: mail().takesKeyOnce, longAgo, longDue });
   await enqueue(
     'letters',
     left.map(({ id, tries }) => ({ id: jobOf(id, tries), data: { message: id } })),
@@ -145,6 +167,20 @@ export async function tryAgain(person: Person, messageId: string): Promise<void>
   requireAuthor(person);
   await inTransaction(async (transaction) => {
     if (!(await retryMessage(person.programmeId, messageId, transaction))) throw new EdgeError('not-found');
-    await enqueue('letters', [{ id: randomUUID(), data: { message: messageId } }], transaction);
+    await enqueue('letters', [{ id: randomUUID(), data: { message: messageId } }], { transaction });
+  });
+}
+
+/** Sends again every letter of a session that no server took; those of which nobody knows are left. Gives how many. */
+export async function tryAllAgain(person: Person, sessionId: string): Promise<number> {
+  requireAuthor(person);
+  return inTransaction(async (transaction) => {
+    const ids = await retryFailedMessages(person.programmeId, sessionId, transaction);
+    await enqueue(
+      'letters',
+      ids.map((id) => ({ id: randomUUID(), data: { message: id } })),
+      { transaction },
+    );
+    return ids.length;
   });
 }

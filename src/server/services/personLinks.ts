@@ -1,4 +1,3 @@
-import { addMessages } from '../db/repositories/messages.ts';
 import { addLink, findOpenLink, useLink, type PersonLink } from '../db/repositories/personLinks.ts';
 import { type Transaction } from '../db/transaction.ts';
 import { randomUUID } from 'node:crypto';
@@ -42,6 +41,5 @@ export async function writeLink(
   );
   const whole: PersonLetterFacts = { kind: link.kind, ...facts };
   const letter = { recipient: link.email, subject: personLetter(whole, '').subject, facts: whole };
-  const ids = await addMessages([{ programmeId: link.programmeId, personLinkId: id, ...letter }], transaction);
-  await queueLetters(ids, transaction);
+  await queueLetters([{ programmeId: link.programmeId, personLinkId: id, ...letter }], { transaction });
 }

@@ -7,7 +7,9 @@ import { readSession, type KeptSession } from '../db/repositories/sessions.ts';
 import { EdgeError } from '../http/errors.ts';
 import { findCorrections, type Correction } from './corrections.ts';
 import { findMakerCorrections } from './makerCorrections.ts';
+import { now } from '../clock.ts';
 import type { Person } from './person.ts';
+import { secondsToUndo } from './sending.ts';
 
 export { listPost } from '../db/repositories/post.ts';
 export type { PostHome } from '../db/repositories/post.ts';
@@ -20,6 +22,8 @@ export interface PostDetail {
   readonly corrections: readonly Correction[];
   /** What was decided about its words before it last went out. */
   readonly decisions: readonly KeptDecision[];
+  /** Whether its newest sending may still be taken back. */
+  readonly mayUndo: boolean;
 }
 
 /** Everything about one sent session: a fixed number of queries, however many homes. */
@@ -27,12 +31,14 @@ export async function readPost(person: Person, sessionId: string): Promise<PostD
   const kept = await readSession(person.programmeId, sessionId, undefined, { withDeleted: true });
   if (!kept) throw new EdgeError('not-found');
   const homes = await readPostHomes(person.programmeId, sessionId);
-  const decisions = (await readLatestSending(sessionId))?.decisions ?? [];
+  const latest = await readLatestSending(sessionId);
+  const decisions = latest?.decisions ?? [];
+  const undoUntil = (latest?.sentAt.getTime() ?? 0) + secondsToUndo() * 1000;
   const keys = [
     ...new Set(kept.session.segments.flatMap(({ kind, from }) => (kind === 'activity' && from ? [from] : []))),
   ];
   const corrections = [...(await findCorrections(person, keys)), ...(await findMakerCorrections(person, kept.session))];
-  return { kept, homes, timed: timedParts(kept, homes), corrections, decisions };
+  return { kept, homes, timed: timedParts(kept, homes), corrections, decisions, mayUndo: now().getTime() < undoUntil };
 }
 
 function timedParts({ session }: KeptSession, homes: readonly PostHome[]): PostDetail['timed'] {

@@ -163,7 +163,7 @@ export async function startPrinting(person: Person, sessionId: string, written: 
   await inTransaction(async (transaction) => {
     const job = { id, programmeId: person.programmeId, sessionId, title, choice, total: estimate, createdAt: now() };
     await addJob({ ...job, createdBy: person.userId }, transaction);
-    await enqueue('prints', [{ id, data: { job: id } }], transaction);
+    await enqueue('prints', [{ id, data: { job: id } }], { transaction });
   });
   return id;
 }

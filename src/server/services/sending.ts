@@ -1,11 +1,12 @@
-import { addMessages } from '../db/repositories/messages.ts';
 import {
   addCopies,
   addLinks,
   addSending,
   findSendingByKey,
+  holdLatestSending,
   readLatestSending,
   readOpenLinks,
+  removeSending,
 } from '../db/repositories/sendings.ts';
 import { inTransaction, type Transaction } from '../db/transaction.ts';
 import { composeGuide, writeGuideCopy } from '../../core/guide/index.ts';
@@ -60,6 +61,31 @@ export async function sendSession(person: Person, request: SendRequest): Promise
   return oneAtATime(
     request.sessionId,
     async () => (await sentAlready(person, request)) ?? (await sendNow(person, request)),
+  );
+}
+
+const USUAL_SECONDS_TO_UNDO = 30;
+
+/** FOOTSTOOL_UNDO_SECONDS: so long letters wait before they leave, from 0 to 600. */
+export function secondsToUndo(): number {
+  const set = Number(process.env.FOOTSTOOL_UNDO_SECONDS ?? USUAL_SECONDS_TO_UNDO);
+  return Number.isFinite(set) ? Math.min(600, Math.max(0, set)) : USUAL_SECONDS_TO_UNDO;
+}
+
+/**
+ * Takes the newest sending of a session back, whole: its letters, its guides, and the links that lead to nothing else.
+ * False as soon as one letter has left, or one home has answered: then everything stays.
+ */
+export async function undoSending(person: Person, sessionId: string): Promise<boolean> {
+  requireAuthor(person);
+  return oneAtATime(sessionId, () =>
+    inTransaction(async (transaction) => {
+      const latest = await holdLatestSending(person.programmeId, sessionId, transaction);
+      if (!latest) throw new EdgeError('not-found');
+      if (latest.begun > 0) return false;
+      await removeSending(latest.id, transaction);
+      return true;
+    }),
   );
 }
 
@@ -189,7 +215,7 @@ async function fixCopies(input: FixInput): Promise<Sent> {
   );
   const links = await linkHomes(input, sentAt);
   await writeCopies(input, { links, sendingId, sentAt });
-  const ids = await addMessages(
+  await queueLetters(
     links.map(({ home, linkId }) => ({
       programmeId,
       linkId,
@@ -198,9 +224,8 @@ async function fixCopies(input: FixInput): Promise<Sent> {
       subject: guideWords(home.language).say('letterSubject', { title: session.title }),
       facts: letterFacts(home, session, { programme: person.programme, address }),
     })),
-    transaction,
+    { transaction, afterSeconds: secondsToUndo() },
   );
-  await queueLetters(ids, transaction);
   return { edition, homes: homes.length };
 }
 

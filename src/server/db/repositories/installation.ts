@@ -1,8 +1,8 @@
 import { QueryTypes } from 'sequelize';
 import { database } from '../connection.ts';
 
-/** What an installation remembers of itself: how far the demo was loaded. */
-type InstallationName = 'demo';
+/** What an installation remembers of itself: how far the demo was loaded, when a worker last looked after what is due. */
+type InstallationName = 'demo' | 'swept';
 
 /** What is remembered under a name; null when nothing is. One query. */
 export async function readInstallation(name: InstallationName): Promise<string | null> {
@@ -20,4 +20,16 @@ export async function writeInstallation(name: InstallationName, value: string): 
        ON CONFLICT (name) DO UPDATE SET value = EXCLUDED.value, changed_at = now()`,
     { replacements: { name, value } },
   );
+}
+
+/** Whether nobody said this within so many seconds; who asks first has said it. By the database's clock. One query. */
+export async function isFirstWithin(name: InstallationName, seconds: number): Promise<boolean> {
+  const [rows] = await database().query(
+    `INSERT INTO installation (name, value) VALUES (:name, '')
+       ON CONFLICT (name) DO UPDATE SET changed_at = now()
+         WHERE installation.changed_at < now() - :seconds * interval '1 second'
+     RETURNING name`,
+    { replacements: { name, seconds } },
+  );
+  return rows.length > 0;
 }

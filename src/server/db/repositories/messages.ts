@@ -3,6 +3,7 @@ import { Op, QueryTypes, Sequelize } from 'sequelize';
 import { now } from '../../clock.ts';
 import { GuideLinkRow, MessageRow } from '../models.ts';
 import { tables } from '../tables.ts';
+import { isUuid } from './sessions.ts';
 import type { Transaction } from '../transaction.ts';
 
 /** Where a letter stands: `unclear` when nobody knows whether it went out. */
@@ -50,12 +51,16 @@ export interface NewMessage {
   readonly facts: object;
 }
 
-/** Puts letters into the outbox, waiting; gives their ids in order. One query. */
-export async function addMessages(messages: readonly NewMessage[], transaction: Transaction): Promise<string[]> {
+/** Puts letters into the outbox, waiting until a moment; gives their ids in order. One query. */
+export async function addMessages(
+  messages: readonly NewMessage[],
+  { from, transaction }: { from: Date; transaction: Transaction },
+): Promise<string[]> {
   const rows = messages.map((message) => ({
     id: randomUUID(),
     ...message,
     state: 'waiting',
+    nextTryAt: from,
     mailId: null,
     sentAt: null,
   }));
@@ -105,19 +110,24 @@ export async function isLinkOpen(linkId: string): Promise<boolean> {
   return (await GuideLinkRow.count({ where: { id: linkId, revokedAt: null } })) > 0;
 }
 
-/** Letters whose time has come, and those that somebody began before a moment (or ever, with `anew`). One query. */
+/**
+ * Letters whose next try has come, those that were never tried though their job is long due, and those that somebody
+ * began before a moment (or ever, with `anew`). One query.
+ */
 export async function findLeftMessages({
   anew,
   longAgo,
+  longDue,
 }: {
   anew: boolean;
   longAgo: Date;
+  longDue: Date;
 }): Promise<{ id: string; tries: number }[]> {
   return tables().query<{ id: string; tries: number }>(
     `SELECT id, tries FROM messages
-      WHERE (state = 'waiting' AND (next_try_at IS NULL OR next_try_at <= :now))
+      WHERE (state = 'waiting' AND (next_try_at IS NULL OR next_try_at <= CASE WHEN tries = 0 THEN :longDue::timestamptz ELSE :now::timestamptz END))
          OR (state = 'posting' AND (:anew OR changed_at < :longAgo))`,
-    { replacements: { anew, longAgo, now: now() }, type: QueryTypes.SELECT },
+    { replacements: { anew, longAgo, longDue, now: now() }, type: QueryTypes.SELECT },
   );
 }
 
@@ -126,6 +136,26 @@ export async function findWaitingMessages(): Promise<string[]> {
   tables();
   const rows = await MessageRow.findAll({ where: { state: 'waiting' }, attributes: ['id'] });
   return rows.map(({ id }) => id);
+}
+
+/** Lets every letter of a session that did not go out for certain wait again; gives their ids. One query. */
+export async function retryFailedMessages(
+  programmeId: string,
+  sessionId: string,
+  transaction: Transaction,
+): Promise<string[]> {
+  if (!isUuid(sessionId)) return [];
+  const [rows] = await tables().query(
+    `UPDATE messages SET state = 'waiting', tries = 0, first_tried_at = NULL, next_try_at = :now, changed_at = :now
+       FROM guide_links
+      WHERE messages.link_id = guide_links.id AND guide_links.session_id = :sessionId AND guide_links.revoked_at IS NULL
+        AND messages.programme_id = :programmeId AND messages.state = 'failed' AND messages.recipient <> ''
+        AND messages.id = (SELECT newest.id FROM messages newest JOIN sendings ON sendings.id = newest.sending_id
+                            WHERE newest.link_id = guide_links.id ORDER BY sendings.edition DESC LIMIT 1)
+      RETURNING messages.id`,
+    { replacements: { programmeId, sessionId, now: now() }, transaction },
+  );
+  return (rows as { id: string }[]).map(({ id }) => id);
 }
 
 /** Lets a letter of a programme that did not go out wait again; whether there was one. */

@@ -11,6 +11,7 @@ import { isUuid } from './sessions.ts';
 /** The newest sending of a session: its edition, and the session as it went out. */
 export interface LatestSending {
   readonly edition: number;
+  readonly sentAt: Date;
   readonly session: Session;
   /** What was decided about its words before it went. */
   readonly decisions: readonly KeptDecision[];
@@ -24,7 +25,14 @@ export async function readLatestSending(sessionId: string, transaction?: Transac
     order: [['edition', 'DESC']],
     ...(transaction && { transaction }),
   });
-  return row && { edition: row.edition, session: readWholeSession(row.session), decisions: row.decisions };
+  return (
+    row && {
+      edition: row.edition,
+      sentAt: row.sentAt,
+      session: readWholeSession(row.session),
+      decisions: row.decisions,
+    }
+  );
 }
 
 /** The sending that one press made, with how many homes it went to; null when there is none. Two queries. */
@@ -76,6 +84,41 @@ export async function addSending(
   const id = randomUUID();
   await SendingRow.create({ id, ...sending, session: writeWholeSession(sending.session) }, { transaction });
   return id;
+}
+
+/** The newest sending of a session, held, with its letters that nobody has begun to post and those that somebody has. Two queries. */
+export async function holdLatestSending(
+  programmeId: string,
+  sessionId: string,
+  transaction: Transaction,
+): Promise<{ id: string; begun: number } | null> {
+  tables();
+  if (!isUuid(sessionId)) return null;
+  const row = await SendingRow.findOne({
+    where: { sessionId, programmeId },
+    order: [['edition', 'DESC']],
+    transaction,
+    lock: transaction.LOCK.UPDATE,
+  });
+  if (!row) return null;
+  const [counted] = await tables().query<{ begun: string }>(
+    `SELECT (SELECT count(*) FROM messages WHERE sending_id = :id AND (state <> 'waiting' OR tries > 0))
+          + (SELECT count(*) FROM replies JOIN guide_copies USING (link_id, edition) WHERE sending_id = :id) AS begun`,
+    { replacements: { id: row.id }, type: QueryTypes.SELECT, transaction },
+  );
+  return { id: row.id, begun: Number(counted!.begun) };
+}
+
+/** Takes a sending away with its letters, its copies, and the links that lead to nothing else. Four queries. */
+export async function removeSending(id: string, transaction: Transaction): Promise<void> {
+  const run = (sql: string) => tables().query(sql, { replacements: { id }, transaction });
+  await run('DELETE FROM messages WHERE sending_id = :id');
+  await run(
+    `DELETE FROM guide_links USING guide_copies copies WHERE copies.link_id = guide_links.id AND copies.sending_id = :id
+       AND NOT EXISTS (SELECT 1 FROM guide_copies others WHERE others.link_id = guide_links.id AND others.sending_id <> :id)`,
+  );
+  await run('DELETE FROM guide_copies WHERE sending_id = :id');
+  await run('DELETE FROM sendings WHERE id = :id');
 }
 
 /** The links of a session that still open, by the home's id. One query. */
