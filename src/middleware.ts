@@ -14,7 +14,7 @@ import { answerWith, type GuideStore, type RenderTicket } from './server/front/g
 import { isEncrypted } from './server/http/place.ts';
 import { personOf } from './server/services/signIn.ts';
 
-const OPEN_PATHS = ['/sign-in', '/health', '/problem', '/begin', '/forgot', '/robots.txt'];
+const OPEN_PATHS = ['/sign-in', '/health', '/ready', '/problem', '/begin', '/forgot', '/robots.txt'];
 /** What a secret address opens, the small pictures of words, and what the build made. */
 const OPEN_FOLDERS = ['/g/', '/calendar/', '/join/', '/reset/', '/pictures/', '/_astro/'];
 

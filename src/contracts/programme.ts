@@ -61,6 +61,19 @@ const wordOrder = () =>
 const wordsAtOnce = () => number().typeError('must be a number').integer().min(1).max(9);
 const restAfter = () => number().typeError('must be a number').integer().min(1).max(9);
 
+/** A time zone as calendars name it, such as Europe/London; nothing is the installation's. */
+const timeZone = () =>
+  string()
+    .max(60)
+    .test('zone', 'is no time zone that is known here; choose one from the list', (name) => {
+      if (!name) return true;
+      try {
+        return Boolean(new Intl.DateTimeFormat('en-GB', { timeZone: name }));
+      } catch {
+        return false;
+      }
+    });
+
 /** How a programme works; each setting has a default. */
 export const programmeSettings = object({
   seatedMinutesPerYear: number().required().min(1).max(10).default(3),
@@ -80,6 +93,7 @@ export const programmeSettings = object({
     .default('a4'),
   // Not required, like what follows: files that were saved before there was a choice are taken in.
   screens: string().oneOf(SCREENS).default('listen'),
+  timeZone: timeZone().default(''),
   words: object({
     order: wordOrder(),
     atOnce: wordsAtOnce().required(),
@@ -103,6 +117,7 @@ export const programmeForm = object({
   sendWorkingDays: number().typeError('must be a number').required().integer().min(0).max(30),
   ...numberSettings(),
   screens: string().required().oneOf(SCREENS),
+  timeZone: timeZone().default(''),
   wordOrder: wordOrder(),
   wordsAtOnce: wordsAtOnce().required(),
   restAfter: restAfter().required(),

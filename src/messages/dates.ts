@@ -27,12 +27,13 @@ export function shortDay(day: string, locale = 'en-GB'): string {
 /** Days of the week, Monday first. */
 export const WEEKDAY_WORDS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
 
-/** A moment in words, by the clock of the machine that shows it: "8 March, 09:00". */
-export function momentInWords(moment: string): string {
+/** A moment in words, by the clock of a time zone: "8 March, 09:00". */
+export function momentInWords(moment: string, timeZone: string): string {
   return new Intl.DateTimeFormat('en-GB', {
     day: 'numeric',
     month: 'long',
     hour: '2-digit',
     minute: '2-digit',
+    timeZone,
   }).format(new Date(moment));
 }

@@ -177,6 +177,18 @@ test('a form that somebody may not send is answered with its status and a kind p
   }
 });
 
+test('whether it can serve is told to everybody, and how everything is to this machine alone', async () => {
+  const here = await fetch(`${server.address}/ready`);
+  const facts = (await here.json()) as Record<string, unknown>;
+  assert.deepEqual(
+    [here.status, facts.ready, facts.database, facts.schema, facts.lettersDue],
+    [200, true, 'there', 'fits', 0],
+  );
+  assert.ok((facts.freeMegabytes as number) > 0 && 'workerSeconds' in facts && 'backupHours' in facts);
+  const elsewhere = await fetch(`${server.address}/ready`, { headers: { 'x-forwarded-for': '203.0.113.9' } });
+  assert.deepEqual(await elsewhere.json(), { ready: true });
+});
+
 test('a picture is asked for anew after an hour, and comes again only when it has changed', async () => {
   const first = await fetch(`${server.address}/pictures/ant.svg`);
   assert.deepEqual([first.status, first.headers.get('cache-control')], [200, 'public, max-age=3600']);

@@ -1,6 +1,9 @@
 import { readTermPage } from '../../src/server/services/termPage.ts';
 import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
+import type { Person } from '../../src/server/services/person.ts';
+import { keepProgramme } from '../../src/server/services/programme.ts';
+import type { EdgeError } from '../../src/server/http/errors.ts';
 import { countingQueries, database } from '../../src/server/db/connection.ts';
 import { addTerm } from '../../src/server/db/repositories/terms.ts';
 import { readBookPage } from '../../src/server/services/bookPage.ts';
@@ -225,4 +228,26 @@ test('the database itself refuses a term that ends before it starts, a ruling on
   const feed = `INSERT INTO calendar_feeds SELECT gen_random_uuid(), id, md5(random()::text) || md5(random()::text), now(), NULL FROM programmes`;
   await database().query(feed);
   await refusesSql(feed);
+});
+
+test('today, what is due and the calendar go by the clock of the programme, not of the machine', async () => {
+  const before = process.env.FOOTSTOOL_NOW;
+  // Half past ten in the evening in London: already tomorrow in Auckland, still the morning in Los Angeles.
+  process.env.FOOTSTOOL_NOW = '2027-03-08T22:30:00Z';
+  const inZone = (timeZone: string): Person => ({ ...at.owner, settings: { ...at.owner.settings, timeZone } });
+  const days = await Promise.all(
+    ['', 'Pacific/Auckland', 'America/Los_Angeles'].map(async (zone) => (await readToday(inZone(zone))).today),
+  );
+  process.env.FOOTSTOOL_NOW = before;
+  assert.deepEqual(days, ['2027-03-08', '2027-03-09', '2027-03-08']);
+  const timed = (calendar: string) => /DTSTART:(\d{8}T\d{6}Z)/.exec(calendar)?.[1];
+  const [here, there] = await Promise.all([
+    writeCalendar(inZone('Europe/London'), 'https://a.example'),
+    writeCalendar(inZone('Pacific/Auckland'), 'https://a.example'),
+  ]);
+  assert.ok(timed(here) && timed(there) && timed(here) !== timed(there));
+  const form = (timeZone: string) => keepProgramme(at.owner, new URLSearchParams({ timeZone }));
+  await assert.rejects(form('Europe/Atlantis'), (error: EdgeError) =>
+    error.details.problems!.some(({ path }) => path === 'timeZone'),
+  );
 });

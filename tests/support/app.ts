@@ -5,6 +5,7 @@ import { join, resolve } from 'node:path';
 import { startPostgres, type LocalPostgres } from '../../src/cli/postgres.ts';
 import { copyDatabase, sharedCluster, type Filling } from './cluster.ts';
 import { testPort } from './ports.ts';
+import { roundRobin } from './roundRobin.ts';
 
 const ROOT = resolve(import.meta.dirname, '../..');
 
@@ -122,6 +123,29 @@ export async function startServer(
   const address = `http://127.0.0.1:${port}`;
   await untilUp(address, server);
   return { address, stop: () => endProcess(server, 'SIGTERM') };
+}
+
+/** Two webs and a worker on one database, each a process of its own, behind a proxy that gives each request to the next. */
+export async function startTwoWebs(databaseUrl: string, folder: string): Promise<TestServer> {
+  const port = await testPort();
+  const ports = [await testPort(), await testPort()];
+  const around = { ...testEnvironment(databaseUrl, folder, port), FOOTSTOOL_PROXY: '127.0.0.1' };
+  const run = (command: string, own: NodeJS.ProcessEnv = {}) =>
+    spawn(join(ROOT, 'bin/footstool'), [command], {
+      env: { ...around, ...own },
+      stdio: ['ignore', 'ignore', 'inherit'],
+    });
+  const webs = ports.map((own) => run('web', { PORT: String(own) }));
+  const worker = run('worker');
+  await Promise.all(webs.map((web, index) => untilUp(`http://127.0.0.1:${ports[index]}`, web)));
+  const end = await roundRobin(port, ports);
+  return {
+    address: `http://127.0.0.1:${port}`,
+    stop: async () => {
+      await end();
+      await Promise.all([...webs, worker].map((child) => endProcess(child, 'SIGTERM')));
+    },
+  };
 }
 
 /** Ends a process and waits until it has gone; one that has gone already is no wait. */

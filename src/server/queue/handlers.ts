@@ -47,7 +47,8 @@ export async function startWorking(onError: (error: Error) => void): Promise<Que
   let minutes = 0;
   const everyMinute = async () => {
     // Of several workers one looks after what is due; one that has just begun looks at once for what a crash left.
-    if (minutes === 0 || (await isFirstWithin('swept', SECONDS_BETWEEN_SWEEPS))) {
+    const isFirst = await isFirstWithin('swept', SECONDS_BETWEEN_SWEEPS);
+    if (isFirst || minutes === 0) {
       await recoverLetters();
       await recoverPrints();
       if (minutes % MINUTES_BETWEEN_UPKEEP === 0) await upkeep();

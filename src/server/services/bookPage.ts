@@ -24,7 +24,7 @@ export async function readBookPage(person: Person, key: string): Promise<BookPag
   const [{ books }, reservations, terms] = await Promise.all([
     readShelf(person.programmeId, ['book']),
     readReservations(person.programmeId),
-    readTerms(person.programmeId, today()),
+    readTerms(person.programmeId, today(person.settings)),
   ]);
   const book = books.find((entry) => entry.key === key);
   if (!book) return null;
@@ -45,7 +45,7 @@ export async function readBookPage(person: Person, key: string): Promise<BookPag
       held.find(
         ({ session, on }) =>
           session.book === key &&
-          on >= today() &&
+          on >= today(person.settings) &&
           !reservations.some(({ bookKey, neededOn }) => bookKey === key && neededOn === on),
       )?.on ?? '',
   };

@@ -20,7 +20,7 @@ export async function writeCalendar(
     name: person.programme,
     due,
     describe: dueItemInPlain,
-    timeZone: timeZone(),
+    timeZone: timeZone(person.settings),
     addressOf: ({ stage, sessionId }) => `${address}${stage === 'bench' ? `/sessions/${sessionId}` : `/term/${term}`}`,
     madeAt: now(),
   });

@@ -25,7 +25,7 @@ export async function changeCautions(person: Person, form: URLSearchParams): Pro
   if (!change) throw new EdgeError('wrong-form');
   const things = new Set((await readThingNames(person)).map(({ key }) => key));
   const settings = await changeSettings(person, (now) => {
-    const cautions = change(now.cautions, form, things);
+    const cautions = change(now.cautions, form, { things, day: today(now) });
     for (const list of ['own', 'stricter', 'hidden'] as const)
       if (cautions[list].length > MOST[list]) refuse(`At most ${MOST[list]} of these are kept`);
     return { ...now, cautions };
@@ -33,10 +33,15 @@ export async function changeCautions(person: Person, form: URLSearchParams): Pro
   return settings.cautions;
 }
 
-type Change = (policy: CautionPolicy, form: URLSearchParams, things: ReadonlySet<string>) => CautionPolicy;
+interface Around {
+  readonly things: ReadonlySet<string>;
+  /** Today, where the programme is. */
+  readonly day: string;
+}
+type Change = (policy: CautionPolicy, form: URLSearchParams, around: Around) => CautionPolicy;
 
 const CHANGES: Readonly<Record<string, Change>> = {
-  'add-own': (policy, form, things) => {
+  'add-own': (policy, form, { things }) => {
     const lists = ['things', 'traits', 'actions', 'allergens'] as const;
     const rule = read(ownRuleForm, {
       ...Object.fromEntries(form),
@@ -70,11 +75,11 @@ const CHANGES: Readonly<Record<string, Change>> = {
       ({ rule, underMonths }) => rule !== form.get('rule') || String(underMonths ?? '') !== (form.get('under') ?? ''),
     ),
   }),
-  hide: (policy, form) => {
+  hide: (policy, form, { day }) => {
     const { rule, by, why } = read(hiddenRuleForm, Object.fromEntries(form));
     if (isAlwaysStop(rule)) refuse('That is left out for everybody, and what is left out cannot be hidden');
     const others = policy.hidden.filter((other) => other.rule !== rule);
-    return { ...policy, hidden: [...others, { rule, by: by.trim(), on: today(), why: why.trim() }] };
+    return { ...policy, hidden: [...others, { rule, by: by.trim(), on: day, why: why.trim() }] };
   },
   show: (policy, form) => ({ ...policy, hidden: policy.hidden.filter(({ rule }) => rule !== form.get('rule')) }),
 };

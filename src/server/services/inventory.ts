@@ -16,7 +16,7 @@ export async function readInventory(person: Person): Promise<Inventory> {
     known: thingsByKey(shelf.things),
     choices: shelf.activities.filter(({ size }) => size === 'home').map(asShelfChoice),
     homes: homes.map(({ contact: _contact, language: _language, ...home }) => home),
-    today: today(),
+    today: today(person.settings),
     policy: person.settings.cautions,
   };
 }

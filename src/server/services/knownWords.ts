@@ -46,14 +46,14 @@ export async function readChildWords(
 ): Promise<{ home: string; on: string; days: string[]; children: ChildWords[] }> {
   const [[home], readings] = await Promise.all([readHomes(person.programmeId, { id: homeId }), readReadings(homeId)]);
   if (!home) throw new EdgeError('not-found');
-  const days = daysBack();
-  const day = days.find((known) => known === on) ?? today();
+  const days = daysBack(person.settings);
+  const day = days.find((known) => known === on) ?? today(person.settings);
   const children = home.children.map(({ nickname, birthMonth }) =>
     wordsOf(nickname, {
       settings: person.settings,
       log: readings.get(nickname) ?? [],
       day,
-      months: Math.max(0, ageInMonths(birthMonth, today())),
+      months: Math.max(0, ageInMonths(birthMonth, today(person.settings))),
     }),
   );
   return { home: home.nickname, on: day, days, children };
@@ -62,9 +62,9 @@ export async function readChildWords(
 /** Writes down a press of an author’s. */
 export async function tapWord(person: Person, homeId: string, press: Record<string, unknown>): Promise<void> {
   requireAuthor(person);
-  const tap = checked(press);
+  const tap = checked(press, person.settings);
   const { on } = tap;
-  if (!daysBack().includes(on)) throw wrong('on', `must be one of the last ${DAYS_BACK + 1} days`);
+  if (!daysBack(person.settings).includes(on)) throw wrong('on', `must be one of the last ${DAYS_BACK + 1} days`);
   const { children } = await readChildWords(person, homeId, on);
   await keep(homeId, children, tap);
 }
@@ -72,7 +72,7 @@ export async function tapWord(person: Person, homeId: string, press: Record<stri
 /** What a home sees of its children’s words, by its link; null where the link does not open or nobody asks. One query. */
 export async function readWordsOfHome(
   token: string,
-): Promise<{ homeId: string; language: GuideLanguage; children: ChildWords[] } | null> {
+): Promise<{ homeId: string; language: GuideLanguage; children: ChildWords[]; settings: Person['settings'] } | null> {
   const found = await readWordsByLink(hashToken(token));
   if (!found) return null;
   const settings = readSettings(found.settings);
@@ -82,27 +82,28 @@ export async function readWordsOfHome(
       wordsOf(nickname, {
         settings,
         log: found.readings.get(nickname) ?? [],
-        day: today(),
-        months: Math.max(0, ageInMonths(birthMonth, today())),
+        day: today(settings),
+        months: Math.max(0, ageInMonths(birthMonth, today(settings))),
       }),
     )
     .filter(({ isEarly }) => !isEarly);
-  return { homeId: found.homeId, language: found.language, children };
+  return { homeId: found.homeId, language: found.language, children, settings };
 }
 
 /** Writes down a press of a home’s, for today. */
 export async function tapWordAtHome(token: string, press: Record<string, unknown>): Promise<void> {
   const found = await readWordsOfHome(token);
   if (!found) throw new EdgeError('not-found');
-  await keep(found.homeId, found.children, checked({ ...press, on: today() }));
+  await keep(found.homeId, found.children, checked({ ...press, on: today(found.settings) }, found.settings));
 }
 
-const daysBack = () => Array.from({ length: DAYS_BACK + 1 }, (_, back) => addDays(today(), -back));
+const daysBack = (settings: Person['settings']) =>
+  Array.from({ length: DAYS_BACK + 1 }, (_, back) => addDays(today(settings), -back));
 
 const wrong = (path: string, message: string) => new EdgeError('wrong-input', { problems: [{ path, message }] });
 
-function checked(press: Record<string, unknown>) {
-  const tap = checkForm(wordTap, { on: today(), ...press });
+function checked(press: Record<string, unknown>, settings: Person['settings']) {
+  const tap = checkForm(wordTap, { on: today(settings), ...press });
   if (!tap.ok) throw new EdgeError('wrong-input', { problems: tap.problem });
   return tap.value;
 }

@@ -45,7 +45,7 @@ export async function readMakerPage(
 ): Promise<{ things: ThingsByKey; sessions: { id: string; title: string }[]; recorded: string[] }> {
   const [shelf, sessions, recorded] = await Promise.all([
     readShelf(person.programmeId, ['thing']),
-    readSessions(person.programmeId, today()),
+    readSessions(person.programmeId, today(person.settings)),
     listRecorded(person),
   ]);
   return {

@@ -28,8 +28,8 @@ export interface Preparations {
 
 /** Everything counted back from the sessions on the bench and in the terms that have not ended: five queries. */
 export async function readPreparations(person: Pick<Person, 'programmeId' | 'settings'>): Promise<Preparations> {
-  const day = today();
   const { programmeId, settings } = person;
+  const day = today(settings);
   const [kept, sent, terms, shelf, reservations] = await Promise.all([
     readSessions(programmeId, day),
     readLastSent(programmeId),
@@ -58,7 +58,7 @@ export async function readOpenDays({
   programmeId,
   settings,
 }: Pick<Person, 'programmeId' | 'settings'>): Promise<OpenDays> {
-  return { weekend: settings.weekend, closed: closedDaysIn(settings, await readTerms(programmeId, today())) };
+  return { weekend: settings.weekend, closed: closedDaysIn(settings, await readTerms(programmeId, today(settings))) };
 }
 
 /** What is due for a programme; to the end of its terms, or so many days ahead. */
@@ -67,7 +67,10 @@ export async function readDue(
   daysAhead?: number,
 ): Promise<{ due: DueItem[]; terms: readonly KeptTerm[] }> {
   const { sessions, closed, terms } = await readPreparations(person);
-  return { due: dueItems({ sessions, today: today(), weekend: person.settings.weekend, closed, daysAhead }), terms };
+  return {
+    due: dueItems({ sessions, today: today(person.settings), weekend: person.settings.weekend, closed, daysAhead }),
+    terms,
+  };
 }
 
 /** A copy reserved for a day is there for what is held then or soon after. */

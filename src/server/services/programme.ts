@@ -20,7 +20,7 @@ export async function keepProgramme(person: Person, form: URLSearchParams): Prom
   const seen = form.get('revision');
   return changeSettings(person, (settings, revision) => {
     if (!checked.ok) throw new EdgeError('wrong-input', { problems: checked.problem });
-    const { weekend, closed, seatedMinutesPerYear, sendWorkingDays, paper, screens, ...rest } = checked.value;
+    const { weekend, closed, seatedMinutesPerYear, sendWorkingDays, paper, screens, timeZone, ...rest } = checked.value;
     const { wordOrder, wordsAtOnce, restAfter, wordsKeptBy, ...numbers } = rest;
     const words = {
       ...(wordOrder !== undefined && { order: wordOrder }),
@@ -36,6 +36,7 @@ export async function keepProgramme(person: Person, form: URLSearchParams): Prom
       sendWorkingDays,
       paper,
       screens,
+      timeZone,
       words,
       numbers,
     };

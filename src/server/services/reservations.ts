@@ -50,8 +50,8 @@ export async function reserveBook(person: Person, bookKey: string, fields: Recor
     copy,
     leadWorkingDays: lead,
     neededOn,
-    reservedOn: today(),
-    arrivesOn: addOpenDays(today(), lead, person),
+    reservedOn: today(person.settings),
+    arrivesOn: addOpenDays(today(person.settings), lead, person),
   };
   try {
     const replaced = await inTransaction(async (transaction) => {

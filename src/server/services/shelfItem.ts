@@ -24,7 +24,7 @@ export async function readShelfItemPage(person: Person, named: string, key: stri
   const [shelf, retired, sessions] = await Promise.all([
     readShelf(person.programmeId),
     readShelf(person.programmeId, undefined, { isRetired: true }),
-    readSessions(person.programmeId, today()),
+    readSessions(person.programmeId, today(person.settings)),
   ]);
   const standing = segmentFor({ kind, key }, shelf, person);
   const segment = standing ?? segmentFor({ kind, key }, retired, person);

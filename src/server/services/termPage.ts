@@ -42,7 +42,7 @@ export async function readTermPage(person: Person, id: string): Promise<TermPage
   );
   return {
     ...kept,
-    today: today(),
+    today: today(person.settings),
     weekend,
     shelf: {
       activities: shelf.activities.filter(({ size }) => size === 'home').map(asPlannable),
@@ -57,7 +57,7 @@ export async function readTermPage(person: Person, id: string): Promise<TermPage
       })),
     due: dueItems({
       sessions: preparations.sessions.filter((session) => inTerm.has(session.id)),
-      today: today(),
+      today: today(person.settings),
       weekend,
       closed: preparations.closed,
     }),

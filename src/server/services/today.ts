@@ -27,7 +27,7 @@ export async function readToday(person: Person): Promise<TodayPage> {
     readTicks(person.programmeId),
   ]);
   return {
-    today: today(),
+    today: today(person.settings),
     due: due.filter((item) => !ticks.has(tickKey(item))),
     done: due.filter((item) => ticks.has(tickKey(item))),
     termId: terms.at(-1)?.id ?? null,

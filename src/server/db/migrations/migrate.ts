@@ -1,6 +1,6 @@
 import type { Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
-import { withPatientDatabase } from '../connection.ts';
+import { database, withPatientDatabase } from '../connection.ts';
 import { log } from '../../log.ts';
 import { up as firstPath } from './0001-first-path.ts';
 import { up as printing } from './0003-printing.ts';
@@ -65,19 +65,27 @@ export class UnfitSchema extends Error {}
 /** So many schemas newer than the newest it knows does a version still work with: migrations work with the code before them. */
 const NEWER_ALLOWED = 1;
 
+/** Whether the database has tables that this version works with. Reads on the pool of this process. */
+export async function isSchemaFitting(): Promise<boolean> {
+  return whyUnfit((await umzugFor(database()).executed()).map(({ name }) => name)) === null;
+}
+
 /** Throws `UnfitSchema` for a database with tables older than this version needs, or newer than it can know. */
 export async function requireFittingSchema(): Promise<void> {
   const done = await withPatientDatabase(async (sequelize) =>
     (await umzugFor(sequelize).executed()).map(({ name }) => name),
   );
-  const missing = Object.keys(MIGRATIONS).filter((name) => !done.includes(name));
-  if (missing.length > 0)
-    throw new UnfitSchema(
-      `the tables of this database are older than this version needs; run bin/footstool migrate first`,
-    );
+  const why = whyUnfit(done);
+  if (why) throw new UnfitSchema(why);
+}
+
+function whyUnfit(done: readonly string[]): string | null {
+  if (Object.keys(MIGRATIONS).some((name) => !done.includes(name)))
+    return 'the tables of this database are older than this version needs; run bin/footstool migrate first';
   const unknown = done.filter((name) => !Object.hasOwn(MIGRATIONS, name));
-  if (unknown.length > NEWER_ALLOWED)
-    throw new UnfitSchema(`the tables of this database are of a newer version (${done.at(-1)}); start that version`);
+  return unknown.length > NEWER_ALLOWED
+    ? `the tables of this database are of a newer version (${done.at(-1)}); start that version`
+    : null;
 }
 
 function umzugFor(sequelize: Sequelize): Umzug {

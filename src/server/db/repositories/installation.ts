@@ -33,3 +33,13 @@ export async function isFirstWithin(name: InstallationName, seconds: number): Pr
   );
   return rows.length > 0;
 }
+
+/** How long ago a worker last looked after what is due, and how many letters are due. One query. */
+export async function countDue(): Promise<{ workerSeconds: number | null; lettersDue: number }> {
+  const [row] = await database().query<{ workerSeconds: number | null; lettersDue: number }>(
+    `SELECT (SELECT floor(extract(epoch FROM now() - changed_at))::int FROM installation WHERE name = 'swept') AS "workerSeconds",
+            (SELECT count(*)::int FROM messages WHERE state = 'waiting' AND (next_try_at IS NULL OR next_try_at <= now())) AS "lettersDue"`,
+    { type: QueryTypes.SELECT },
+  );
+  return row!;
+}
