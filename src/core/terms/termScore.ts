@@ -88,7 +88,7 @@ export function scoreTerm(
 }
 
 /** Scores to the millionth: sums of parts of points have no rounding to show. */
-export const toMillionths = (score: number) => Math.round(score * 1e6) / 1e6;
+const toMillionths = (score: number) => Math.round(score * 1e6) / 1e6;
 
 /** The points an activity earns in a slot by suiting its theme: 3 where it bears it, or 3 × its fit. */
 export function suits({ fit }: Pick<TermPlanInput, 'fit'>, slot: TermSlot, activity: TermActivity): number {
