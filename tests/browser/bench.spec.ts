@@ -44,7 +44,7 @@ test('a session is started, filled, turned and sent with the keyboard alone', as
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Send it' }).focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByText('It went out.')).toBeVisible();
+  await expect(page.getByText('It’s on its way.')).toBeVisible();
 });
 
 test('the panel of the shelf closes with Escape and gives the focus back; “?” shows the keys', async ({ page }) => {

@@ -88,7 +88,7 @@ test('sending says who has it, ticks all or none, and a second press sends nothi
   const again = await context.newPage();
   await again.goto(page.url());
   await page.getByRole('button', { name: 'Send it' }).click();
-  await expect(page.getByRole('status')).toContainText('It went out');
+  await expect(page.getByRole('status')).toContainText('It’s on its way');
   await again.getByRole('button', { name: 'Send it' }).click();
   await expect(again.getByRole('alert')).toContainText('choose at least one home', { ignoreCase: true });
   await again.getByRole('link', { name: 'all homes' }).click();

@@ -1,4 +1,9 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { expect, test, type Page } from '@playwright/test';
+import { startDemoDatabase, startTwoWebs } from '../support/app.ts';
+import { signInOwner } from '../support/globalSetup.ts';
 import {
   benchIsReady,
   expectAccessible,
@@ -10,7 +15,25 @@ import {
   signInByForm,
   startSession,
   takeUp,
+  useServer,
 } from './steps.ts';
+
+let end: () => Promise<void>;
+test.beforeAll(async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'footstool-webs-'));
+  const database = await startDemoDatabase();
+  const webs = await startTwoWebs(database.url, folder);
+  useServer({ address: webs.address, signInCookie: await signInOwner(webs.address) });
+  end = async () => {
+    await webs.stop();
+    await database.remove();
+    rmSync(folder, { recursive: true, force: true });
+  };
+});
+test.afterAll(async () => {
+  useServer(null);
+  await end();
+});
 
 test('an author makes a session, turns a dial, reorders by keyboard, sends it; a home follows and answers; the author reads', async ({
   page,

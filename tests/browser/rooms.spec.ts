@@ -35,6 +35,7 @@ const ROOMS = [
   { path: '/programme', heading: 'Quillbrook children’s room and the Lantern Room' },
   { path: '/programme/sounds', heading: 'Sounds in our own voice' },
   { path: '/programme/cautions', heading: 'Cautions' },
+  { path: '/programme/delete', heading: 'Delete the programme' },
   { path: '/sent', heading: 'Sent' },
   { path: '/shelf/import', heading: 'Import' },
 ];

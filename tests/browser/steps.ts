@@ -3,9 +3,16 @@ import { expect, type Locator, type Page } from '@playwright/test';
 import { SIGN_IN_COOKIE } from '../../src/server/http/signInCookie.ts';
 import type { WorkerServer } from '../support/globalSetup.ts';
 
+let ownServer: WorkerServer | null = null;
+
+/** Lets the tests of one file go to a server of their own; null to the worker's again. */
+export function useServer(server: WorkerServer | null): void {
+  ownServer = server;
+}
+
 /** The server of this worker; each has a database of its own. */
 const server = (): WorkerServer =>
-  (JSON.parse(process.env.TEST_SERVERS!) as WorkerServer[])[Number(process.env.TEST_PARALLEL_INDEX)]!;
+  ownServer ?? (JSON.parse(process.env.TEST_SERVERS!) as WorkerServer[])[Number(process.env.TEST_PARALLEL_INDEX)]!;
 
 export const address = (path: string): string => `${server().address}${path}`;
 
@@ -141,7 +148,7 @@ export async function sendAndOpenLetter(page: Page, home: string): Promise<strin
   await page.getByRole('link', { name: /^Send to/ }).click();
   await lookFirst(page);
   await page.getByRole('button', { name: 'Send it' }).click();
-  await expect(page.getByText('It went out.')).toBeVisible();
+  await expect(page.getByText('It’s on its way.')).toBeVisible();
   return guideOf(page, home);
 }
 

@@ -68,10 +68,10 @@ test('a sending is taken back before its letters leave, and is then as if it had
     assert.equal(sent.headers.get('location'), `/sent/${id}?sent=1`);
     return (await ask(`/sent/${id}`)).text();
   };
-  assert.match(await send(), /Take it back/);
+  assert.match(await send(), /Call them back/);
   const undone = await form(`/sent/${id}`, [['do', 'undo']]);
   assert.equal(undone.headers.get('location'), `/sessions/${id}/send?undone=1`);
-  assert.match(await (await ask(undone.headers.get('location')!)).text(), /Taken back\. Nothing left the house/);
+  assert.match(await (await ask(undone.headers.get('location')!)).text(), /Called back\. Nothing left the house/);
   assert.doesNotMatch(await (await ask('/sent')).text(), /Who is on the wall/);
   // Sent again, and a home answers by its code before its letter leaves: then it stays.
   const link = /href="(\/sent\/[0-9a-f-]{36}\/[0-9a-f-]{36})"/.exec(await send())![1]!;
@@ -85,5 +85,5 @@ test('a sending is taken back before its letters leave, and is then as if it had
   });
   assert.equal(answered.status, 303);
   assert.equal((await form(`/sent/${id}`, [['do', 'undo']])).headers.get('location'), `/sent/${id}?done=left`);
-  assert.match(await (await ask(`/sent/${id}?done=left`)).text(), /too late to take the whole sending back/);
+  assert.match(await (await ask(`/sent/${id}?done=left`)).text(), /too late to call them all back/);
 });

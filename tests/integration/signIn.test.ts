@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
 import { database } from '../../src/server/db/connection.ts';
 import { EdgeError } from '../../src/server/http/errors.ts';
-import { firstOwnerCode, personToken } from '../../src/server/http/secrets.ts';
+import { firstOwnerCode, hashToken, personToken } from '../../src/server/http/secrets.ts';
 import { mail } from '../../src/server/post/mail.ts';
 import { postWaiting } from '../../src/server/services/letters.ts';
 import { addOwner, begin, isWithoutOwner } from '../../src/server/services/firstOwner.ts';
@@ -14,9 +14,10 @@ import {
   listPeople,
   openInvitation,
   withdrawInvitation,
+  workIn,
 } from '../../src/server/services/people.ts';
 import type { Person } from '../../src/server/services/person.ts';
-import { personOf, removeExpired, signIn, signOutEverywhere } from '../../src/server/services/signIn.ts';
+import { personOf, removeExpired, signIn, signOutEverywhere, startSignIn } from '../../src/server/services/signIn.ts';
 import { helpersFor, startProgrammes, type TestProgrammes } from './programme.ts';
 
 let at: TestProgrammes;
@@ -81,6 +82,20 @@ test('a changed password ends the other sign-ins, signing out everywhere ends al
   assert.equal(await personOf(third), null);
   await removeExpired();
   assert.deepEqual(await rows('SELECT * FROM sign_ins'), []);
+});
+
+test('at a desk that others use a sign-in ends after a day, in another programme too', async () => {
+  const days = async (token: string) => {
+    const [row] = await rows<{ days: number }>(
+      `SELECT round(extract(epoch FROM expires_at - signed_in_at) / 86400)::int AS days FROM sign_ins WHERE token_hash = '${hashToken(token)}'`,
+    );
+    return row!.days;
+  };
+  const own = await startSignIn(at.owner.userId, at.owner.programmeId, '192.0.2.8');
+  const shared = await startSignIn(at.owner.userId, at.owner.programmeId, '192.0.2.8', 'shared');
+  assert.deepEqual([await days(own), await days(shared)], [14, 1]);
+  const gone = await workIn(at.owner, at.owner.programmeId, { token: shared, from: '192.0.2.8' });
+  assert.deepEqual([gone.desk, await days(gone.token), await personOf(shared)], ['shared', 1, null]);
 });
 
 test('an invitation works once, is stored only as a hash, and can be taken back', async () => {

@@ -5,7 +5,7 @@ import type { FullConfig } from '@playwright/test';
 import { DEMO } from '../../src/server/demo.ts';
 import { SIGN_IN_COOKIE } from '../../src/server/http/signInCookie.ts';
 import { signInByPost } from './signIn.ts';
-import { startDemoDatabase, startTwoWebs } from './app.ts';
+import { startDemoDatabase, startServer, startTwoWebs } from './app.ts';
 
 const ROOT = resolve(import.meta.dirname, '../..');
 
@@ -15,7 +15,10 @@ export interface WorkerServer {
   readonly signInCookie: string;
 }
 
-/** One database with the demo, two webs and a worker behind a proxy for each worker of the tests; all are gone afterwards. */
+/** In the soak every test goes by way of two webs; otherwise those of the whole path do. */
+const inSoak = process.env.FOOTSTOOL_SOAK === '1';
+
+/** One database with the demo, and what serves it, for each worker of the tests; all are gone afterwards. */
 export default async function globalSetup({ workers }: FullConfig): Promise<() => Promise<void>> {
   if (!existsSync(join(ROOT, 'dist/server/entry.mjs'))) throw new Error('build first: npm run build');
   const started = await Promise.all(Array.from({ length: workers }, startOne));
@@ -28,7 +31,7 @@ export default async function globalSetup({ workers }: FullConfig): Promise<() =
 async function startOne() {
   const folder = mkdtempSync(join(tmpdir(), 'footstool-data-'));
   const database = await startDemoDatabase();
-  const server = await startTwoWebs(database.url, folder);
+  const server = await (inSoak ? startTwoWebs : startServer)(database.url, folder);
   const end = async () => {
     await server.stop();
     await database.remove();
@@ -38,6 +41,6 @@ async function startOne() {
 }
 
 /** The value of the cookie that the sign-in form gives the demo's owner. */
-async function signInOwner(address: string): Promise<string> {
+export async function signInOwner(address: string): Promise<string> {
   return (await signInByPost(address, DEMO.people[0])).slice(SIGN_IN_COOKIE.length + 1);
 }

@@ -23,6 +23,8 @@ export const counts = {
   'count.letters-failed': '{count, plural, one {# letter was} other {# letters were}} taken by no mail server.',
   'count.letters-unclear':
     '{count, plural, one {# letter may or may not have arrived} other {# letters may or may not have arrived}}: the mail server broke off. Ask those homes before you send again.',
+  'count.deletes':
+    '{homes, plural, one {# home} other {# homes}}, {sessions, plural, one {# session} other {# sessions}} and {guides, plural, one {# guide} other {# guides}} go for good.',
   'count.changed-meanwhile':
     '{count, plural, =1 {One session that you changed meanwhile stays as you left it.} other {# sessions that you changed meanwhile stay as you left them.}}',
   'count.correction':

@@ -4,13 +4,17 @@ import { isEncrypted } from './place.ts';
 export const SIGN_IN_COOKIE = 'footstool_sign_in';
 const DAYS = 14;
 
-/** Puts the sign-in token where scripts cannot read it. */
-export function setSignInCookie(cookies: AstroCookies, token: string, request: Request): void {
+/** Puts the sign-in token where scripts cannot read it; at a desk that others use, until the browser is closed. */
+export function setSignInCookie(
+  cookies: AstroCookies,
+  token: string,
+  { request, isShared = false }: { request: Request; isShared?: boolean },
+): void {
   cookies.set(SIGN_IN_COOKIE, token, {
     httpOnly: true,
     sameSite: 'lax',
     secure: isEncrypted(request),
     path: '/',
-    maxAge: DAYS * 86_400,
+    ...(!isShared && { maxAge: DAYS * 86_400 }),
   });
 }

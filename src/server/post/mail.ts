@@ -1,4 +1,4 @@
-import { access, link, mkdir, readFile, unlink, writeFile } from 'node:fs/promises';
+import { access, link, mkdir, readFile, rm, unlink, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { randomUUID } from 'node:crypto';
 import { createTransport } from 'nodemailer';
@@ -15,6 +15,8 @@ export interface Mail {
   readonly takesKeyOnce: boolean;
   send(letter: Letter, key: string): Promise<string>;
   read(id: string): Promise<Letter | null>;
+  /** Forgets a letter that was kept to be read again. */
+  remove(id: string): Promise<void>;
 }
 
 /** The mail stand-in: letters are put as JSON files into a folder, each key once, where the author can read what was sent. */
@@ -57,6 +59,10 @@ class FolderMail implements Mail {
     }
   }
 
+  async remove(id: string): Promise<void> {
+    if (UUID.test(id)) await rm(this.pathOf(id), { force: true });
+  }
+
   private pathOf(key: string): string {
     if (!UUID.test(key)) throw new Error(`not the key of a letter: ${key}`);
     return join(this.folder, `${key}.json`);
@@ -84,6 +90,10 @@ class ServerMail implements Mail {
 
   read(): Promise<Letter | null> {
     return Promise.resolve(null);
+  }
+
+  remove(): Promise<void> {
+    return Promise.resolve();
   }
 }
 

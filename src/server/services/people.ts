@@ -18,7 +18,7 @@ import { isUuid } from '../db/repositories/sessions.ts';
 import { EdgeError } from '../http/errors.ts';
 import type { Person } from './person.ts';
 import { findLink, takeLink, writeLink } from './personLinks.ts';
-import { checkPassword, hashPassword, signOut, startSignIn } from './signIn.ts';
+import { deskOf, type Desk, checkPassword, hashPassword, signOut, startSignIn } from './signIn.ts';
 
 const HOURS_TO_JOIN = 7 * 24;
 
@@ -149,13 +149,14 @@ export async function listProgrammes(person: Person): Promise<{ id: string; name
   return programmes.sort((left, right) => left.name.localeCompare(right.name));
 }
 
-/** Goes over to another programme one works in, by a fresh sign-in; gives its token. */
+/** Goes over to another programme one works in, by a fresh sign-in at the same desk; gives its token. */
 export async function workIn(
   person: Person,
   programmeId: string,
   { token, from }: { token: string; from: string },
-): Promise<string> {
+): Promise<{ token: string; desk: Desk }> {
   if (!isUuid(programmeId) || !(await isMember(person.userId, programmeId))) throw new EdgeError('not-found');
+  const desk = await deskOf(token);
   await signOut(token);
-  return startSignIn(person.userId, programmeId, from);
+  return { token: await startSignIn(person.userId, programmeId, from, desk), desk };
 }

@@ -3,6 +3,7 @@ import { removeLinksBefore } from '../db/repositories/personLinks.ts';
 import {
   addSignIn,
   findSignedIn,
+  findSignInTimes,
   isPlaceKnown,
   rememberPlace,
   removeEnded,
@@ -16,7 +17,10 @@ import { hashToken, newToken } from '../http/secrets.ts';
 import type { Person } from './person.ts';
 import { countTry, forgiveTry } from './tries.ts';
 
-const DAYS_SIGNED_IN = 14;
+const DAYS_SIGNED_IN = { own: 14, shared: 1 } as const;
+
+/** Whose computer somebody signs in at. */
+export type Desk = keyof typeof DAYS_SIGNED_IN;
 const DAYS_PLACE_KNOWN = 90;
 const MS_PER_DAY = 86_400_000;
 
@@ -39,12 +43,12 @@ export async function isPassword(password: string, stored: string | undefined): 
  * counted before the password is looked at: by account and place, by place, and by account where the place is new to
  * it, so that strangers elsewhere cannot lock somebody out of a place they work from.
  */
-export async function signIn(email: string, password: string, from: string): Promise<string> {
+export async function signIn(email: string, password: string, from: string, desk: Desk = 'own'): Promise<string> {
   const address = email.trim().toLowerCase();
   const user = await checkPassword(address, password, from);
   const programmeId = await firstProgrammeOf(user.id);
   if (!programmeId) throw new EdgeError('wrong-sign-in');
-  return startSignIn(user.id, programmeId, from);
+  return startSignIn(user.id, programmeId, from, desk);
 }
 
 /** The user whose password that is; every try counts. */
@@ -62,19 +66,31 @@ export async function checkPassword(address: string, password: string, from: str
   return user;
 }
 
-/** A fresh sign-in to a programme; gives the token for the cookie. */
-export async function startSignIn(userId: string, programmeId: string, from: string): Promise<string> {
+/** A fresh sign-in to a programme; gives the token for the cookie. At a desk that others use it ends after a day. */
+export async function startSignIn(
+  userId: string,
+  programmeId: string,
+  from: string,
+  desk: Desk = 'own',
+): Promise<string> {
   const token = newToken();
   const at = new Date();
   await addSignIn({
     tokenHash: hashToken(token),
     userId,
     programmeId,
-    expiresAt: new Date(at.getTime() + DAYS_SIGNED_IN * MS_PER_DAY),
+    expiresAt: new Date(at.getTime() + DAYS_SIGNED_IN[desk] * MS_PER_DAY),
     signedInAt: at,
   });
   await rememberPlace(userId, placeHash(userId, from), at);
   return token;
+}
+
+/** Whose computer a sign-in was made at. One query. */
+export async function deskOf(token: string): Promise<Desk> {
+  const times = await findSignInTimes(hashToken(token));
+  const days = times ? (times.expiresAt.getTime() - times.signedInAt.getTime()) / MS_PER_DAY : 0;
+  return days > DAYS_SIGNED_IN.shared ? 'own' : 'shared';
 }
 
 async function isKnownPlace(userId: string, from: string): Promise<boolean> {

@@ -1,3 +1,4 @@
+import { QueryTypes } from 'sequelize';
 import { randomUUID } from 'node:crypto';
 import { readSettings, type ProgrammeSettings } from '../../../contracts/programme.ts';
 import { ProgrammeRow } from '../models.ts';
@@ -65,6 +66,38 @@ export async function addProgrammeRow(
 export async function removeProgrammeRow(id: string): Promise<void> {
   tables();
   await ProgrammeRow.destroy({ where: { id } });
+}
+
+/** How much of what a family would miss a programme holds. One query. */
+export async function findProgrammeContents(id: string): Promise<{ homes: number; sessions: number; guides: number }> {
+  const [row] = await tables().query<{ homes: number; sessions: number; guides: number }>(
+    `SELECT (SELECT count(*)::int FROM homes WHERE programme_id = :id) AS homes,
+            (SELECT count(*)::int FROM sessions WHERE programme_id = :id) AS sessions,
+            (SELECT count(*)::int FROM guide_links WHERE programme_id = :id) AS guides`,
+    { replacements: { id }, type: QueryTypes.SELECT },
+  );
+  return row!;
+}
+
+/** What a programme has left outside the database: files of the printer, letters of the mail stand-in. One query. */
+export async function readFilesOf(id: string): Promise<{ prints: string[]; letters: string[] }> {
+  const [row] = await tables().query<{ prints: string[]; letters: string[] }>(
+    `SELECT (SELECT coalesce(array_agg(id::text), '{}') FROM print_jobs WHERE programme_id = :id) AS prints,
+            (SELECT coalesce(array_agg(mail_id), '{}') FROM messages WHERE programme_id = :id AND mail_id IS NOT NULL) AS letters`,
+    { replacements: { id }, type: QueryTypes.SELECT },
+  );
+  return row!;
+}
+
+/** Removes a programme with all that hangs on it, and everybody who works in no other. Takes the time it takes. */
+export async function removeProgrammeWhole(id: string, transaction: Transaction): Promise<void> {
+  const run = (sql: string) => tables().query(sql, { replacements: { id }, transaction });
+  await run('SET LOCAL statement_timeout = 0');
+  await run(
+    `DELETE FROM users WHERE id IN (SELECT user_id FROM memberships WHERE programme_id = :id)
+       AND id NOT IN (SELECT user_id FROM memberships WHERE programme_id <> :id)`,
+  );
+  await run('DELETE FROM programmes WHERE id = :id');
 }
 
 /** Writes a programme's settings under the next revision. */

@@ -42,6 +42,12 @@ export async function addSignIn(signIn: {
   await SignInRow.create(signIn);
 }
 
+/** When a sign-in began and when it ends; null when it is none. One query. */
+export async function findSignInTimes(tokenHash: string): Promise<{ signedInAt: Date; expiresAt: Date } | null> {
+  tables();
+  return SignInRow.findOne({ where: { tokenHash }, attributes: ['signedInAt', 'expiresAt'] });
+}
+
 /** Ends a sign-in. */
 export async function removeSignIn(tokenHash: string): Promise<void> {
   tables();
