@@ -139,7 +139,7 @@ function announce(environment: NodeJS.ProcessEnv, port: number): void {
     .find((entry) => entry && entry.family === 'IPv4' && !entry.internal);
   if (phone)
     tell(
-      `on another device in this network: http://${phone.address}:${port} (set FOOTSTOOL_ADDRESS to the address homes use)`,
+      `on another device in this network: http://${phone.address}:${port} (set FOOTSTOOL_ADDRESS to the address homes use; copying with one click needs HTTPS there, see docs/operations.md)`,
     );
   if (environment.FOOTSTOOL_DEMO !== '0') tell(`demo sign-in: ${owner.email}, ${environment.FOOTSTOOL_DEMO_PASSWORD}`);
   tell('Ctrl-C stops it');

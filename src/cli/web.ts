@@ -16,6 +16,7 @@ import { untilEnd } from './untilEnd.ts';
 const DIST = join(ROOT, 'dist');
 /** A request under way may take so long to come to its end. */
 const MS_TO_FINISH = 15_000;
+const MS_TO_CLOSE = 3000;
 
 /** `footstool web`: the built application at HOST and PORT. Any number of them work on one database. */
 export async function runWeb(): Promise<number> {
@@ -45,9 +46,11 @@ export async function runWeb(): Promise<number> {
   await showFirstOwnerCode(port);
   await untilEnd();
   await finish(front);
+  // Nothing that still waits for a database that is gone keeps this process.
+  setTimeout(() => process.exit(0), MS_TO_CLOSE);
   await endFollowing();
   await closeDatabase();
-  return 0;
+  process.exit(0);
 }
 
 /** Takes nothing new; what is under way comes to its end, or is given up after a while. */

@@ -8,7 +8,7 @@ import { test, type TestContext } from 'node:test';
 import { Sequelize, QueryTypes } from 'sequelize';
 import { startPostgres } from '../../src/cli/postgres.ts';
 import { seededChance } from '../../src/core/chance.ts';
-import { endProcess, startTestDatabase, testEnvironment } from '../support/app.ts';
+import { endProcess, startDemoServer, startTestDatabase, testEnvironment } from '../support/app.ts';
 import { testPort } from '../support/ports.ts';
 
 const FOOTSTOOL = resolve(import.meta.dirname, '../../bin/footstool');
@@ -173,6 +173,27 @@ test('two starts at once on one empty database both come to their end, and the d
     assert.equal(programmes!.count, '1');
     await records.close();
   } finally {
+    await database.remove();
+    rmSync(folder, { recursive: true, force: true });
+  }
+});
+
+test('a worker whose database goes away still ends when it is asked to', async () => {
+  const database = await startDemoServer();
+  const folder = mkdtempSync(join(tmpdir(), 'footstool-worker-'));
+  const environment = testEnvironment(database.url, folder, await testPort());
+  const worker = spawn(FOOTSTOOL, ['worker'], { env: environment, stdio: 'ignore' });
+  try {
+    const records = new Sequelize(database.url, { dialect: 'postgres', logging: false });
+    const hasBegun = async () =>
+      (await records.query("SELECT 1 FROM installation WHERE name = 'swept'", { type: QueryTypes.SELECT })).length > 0;
+    await until(hasBegun, worker);
+    await records.close();
+    database.stop();
+    await endProcess(worker, 'SIGTERM');
+    assert.equal(worker.exitCode, 0);
+  } finally {
+    await endProcess(worker, 'SIGKILL');
     await database.remove();
     rmSync(folder, { recursive: true, force: true });
   }

@@ -62,8 +62,9 @@ export interface QueueWorker {
   stop(): Promise<void>;
 }
 
-/** How a queue is worked off: so many jobs are taken at once, and are done or fail together. */
+/** How a queue is worked off: so many batches at the same moment, of so many jobs, which are done or fail together. */
 export interface QueueHandler {
+  readonly batches: number;
   readonly batchSize: number;
   work(jobs: readonly QueueJob['data'][]): Promise<void>;
 }
@@ -83,8 +84,9 @@ export async function startQueueWorker(
   });
   boss.on('error', onError);
   await boss.start();
-  for (const [name, { batchSize, work }] of Object.entries(handlers))
-    await boss.work<QueueJob['data']>(name, { batchSize }, async (jobs) => work(jobs.map(({ data }) => data)));
+  for (const [name, { batches, batchSize, work }] of Object.entries(handlers))
+    for (let batch = 0; batch < batches; batch++)
+      await boss.work<QueueJob['data']>(name, { batchSize }, async (jobs) => work(jobs.map(({ data }) => data)));
   return { stop: () => boss.stop({ graceful: true, wait: true, close: false, timeout: 10_000 }) };
 }
 

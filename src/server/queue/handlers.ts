@@ -13,24 +13,32 @@ const MINUTES_BETWEEN_UPKEEP = 60;
 /** Not at once: who starts is not to wait for it. */
 const MINUTE_OF_BACKUP = 5;
 
-/** So many letters are handed to a mail server at the same moment at most. */
-const LETTERS_AT_ONCE = 5;
+/**
+ * So many letters are one batch, all handed over at the same moment: a batch takes no longer than a slow mail server may for
+ * one letter, which is less than the queue waits before it gives the batch to somebody else.
+ */
+const LETTERS_A_BATCH = 5;
+/** The queue looks for a batch twice a second. */
+const LETTERS_A_SECOND_BY_BATCH = 10;
+const MOST_LETTERS_A_SECOND = 40;
 const USUAL_LETTERS_A_SECOND = 20;
 
-/** FOOTSTOOL_LETTERS_A_SECOND: how many letters this worker hands over in a second, from 1 to 200. */
+/** FOOTSTOOL_LETTERS_A_SECOND: how many letters this worker hands over in a second at most, from 1 to 40. */
 function lettersASecond(): number {
   const set = Math.floor(Number(process.env.FOOTSTOOL_LETTERS_A_SECOND ?? USUAL_LETTERS_A_SECOND));
-  return Number.isFinite(set) ? Math.min(200, Math.max(1, set)) : USUAL_LETTERS_A_SECOND;
+  return Number.isFinite(set) ? Math.min(MOST_LETTERS_A_SECOND, Math.max(1, set)) : USUAL_LETTERS_A_SECOND;
 }
 
 /** Works the queue off, takes up what a crash left behind, and clears away what has been kept long enough. */
 export async function startWorking(onError: (error: Error) => void): Promise<QueueWorker> {
   const perSecond = lettersASecond();
-  const letters = new PQueue({ concurrency: LETTERS_AT_ONCE, intervalCap: perSecond, interval: 1000 });
+  const batches = Math.ceil(perSecond / LETTERS_A_SECOND_BY_BATCH);
+  const letters = new PQueue({ concurrency: batches * LETTERS_A_BATCH, intervalCap: perSecond, interval: 1000 });
   const worker = await startQueueWorker(
     {
       letters: {
-        batchSize: perSecond,
+        batches,
+        batchSize: LETTERS_A_BATCH,
         work: async (jobs) =>
           void (await letters.addAll(
             jobs.map(
@@ -40,7 +48,7 @@ export async function startWorking(onError: (error: Error) => void): Promise<Que
             ),
           )),
       },
-      prints: { batchSize: 1, work: async ([job]) => printJob(job?.job ?? '') },
+      prints: { batches: 1, batchSize: 1, work: async ([job]) => printJob(job?.job ?? '') },
     },
     onError,
   );
@@ -56,7 +64,13 @@ export async function startWorking(onError: (error: Error) => void): Promise<Que
     }
     minutes += 1;
   };
-  await everyMinute();
+  try {
+    await everyMinute();
+  } catch (error) {
+    // Whoever tries again starts anew: this one works nothing off beside it.
+    await worker.stop().catch(onError);
+    throw error;
+  }
   const timer = setInterval(() => void everyMinute().catch(onError), MINUTE_MS);
   return {
     stop: async () => {
