@@ -1,4 +1,4 @@
-import { closeDatabase } from '../server/db/connection.ts';
+import { closeDatabase, isDatabaseAway } from '../server/db/connection.ts';
 import { requireFittingSchema, UnfitSchema } from '../server/db/migrations/migrate.ts';
 import { log } from '../server/log.ts';
 import { startWorking } from '../server/queue/handlers.ts';
@@ -11,6 +11,11 @@ const MS_TO_CLOSE = 3000;
 
 /** `footstool worker`: letters, prints and what is due by the clock. Waits for a database that is away. */
 export async function runWorker(): Promise<number> {
+  // The queue lets go of statements of its own that the database cut off; what it was doing is tried again.
+  process.on('unhandledRejection', (error) => {
+    if (!isDatabaseAway(error)) throw error;
+    log.warn({ err: error }, 'the database is away');
+  });
   const ended = untilEnd();
   let isEnding = false;
   void ended.then(() => (isEnding = true));

@@ -193,6 +193,7 @@ test('a worker whose database goes away still ends when it is asked to', async (
     const ended = gone(worker);
     worker.kill('SIGTERM');
     await ended;
+    assert.equal(worker.exitCode, 0);
   } finally {
     await endProcess(worker, 'SIGKILL');
     await database.remove();
