@@ -41,3 +41,8 @@ export const replyForm = object({
 });
 
 export type ReplyForm = InferType<typeof replyForm>;
+
+/** Whether a text is the number of an edition, as forms and addresses of guides name it. */
+export function isEditionNumber(text: string): boolean {
+  return /^[1-9]\d{0,4}$/.test(text);
+}

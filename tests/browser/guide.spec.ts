@@ -111,6 +111,13 @@ test('what was sent stays as it was until it is sent again, and then the guide s
   await home.goto(guide);
   await expect(home.getByText('go on until you say 20')).toBeVisible();
   await expect(home.getByText('This guide changed on Monday 8 March.')).toBeVisible();
+
+  await home.getByRole('link', { name: 'See how it was before' }).click();
+  await expect(home.getByText('go on until you say 12')).toBeVisible();
+  await home.getByRole('link', { name: 'Go to the new one' }).click();
+  await expect(home.getByText('go on until you say 20')).toBeVisible();
+  for (const odd of ['3', '0', '1.5', '99999999999'])
+    expect((await home.request.get(`${guide}/${odd}`)).status()).toBe(404);
 });
 
 test('a link that was taken back and one that never was show the same kind page', async ({ page, browser }) => {

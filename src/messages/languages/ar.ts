@@ -15,6 +15,9 @@ export const guide: GuideCatalogue = {
     'مرحبًا {home}،\n\n«{title}» جاهز ليوم {on}. ما تحضرونه وما تقولونه كله هنا:\n\n{link}\n\nهذا الرابط لكم وحدكم، فلا تشاركوه من فضلكم. لا حاجة إلى شراء شيء، ويمكنكم التوقف متى شئتم.\n\n{programme}\n',
   forChildren: 'من أجل {names}',
   changedOn: 'تغيّر هذا الدليل يوم {day}. إن كنتم قد طبعتموه فاطبعوه من جديد.',
+  asItWas: 'انظروا كيف كان من قبل',
+  newerOne: 'هناك دليل أحدث من هذا.',
+  toNewer: 'اذهبوا إلى الجديد',
   aboutMinutes: 'نحو {minutes, plural, one {دقيقة} two {دقيقتين} few {# دقائق} many {# دقيقة} other {# دقيقة}}',
   betweenMinutes:
     'في معظم البيوت: من {low, number} إلى {high, plural, one {دقيقة} two {دقيقتين} few {# دقائق} many {# دقيقة} other {# دقيقة}}',

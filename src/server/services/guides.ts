@@ -18,11 +18,10 @@ export async function openGuide(
   if (!/^[A-Za-z0-9_-]{43}$/.test(token)) return null;
   const row = await openCopy(hashToken(token), ofEdition);
   if (!row) return null;
-  const { firstEdition, reply, ...opened } = row;
+  const { reply, ...opened } = row;
   const guide = {
     ...opened,
     guide: readGuideCopy(opened.guide),
-    hasChanged: opened.edition > firstEdition,
     reply: reply && { ...reply, repliedAt: new Date(reply.repliedAt) },
   };
   recalled?.remember(token, guide);

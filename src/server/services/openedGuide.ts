@@ -10,8 +10,10 @@ export interface OpenedGuide {
   readonly guide: Guide;
   readonly language: GuideLanguage;
   readonly sentAt: Date;
-  /** Whether this home has had an earlier copy that said something else. */
-  readonly hasChanged: boolean;
+  /** The edition that this home had before this one; null for its first. */
+  readonly earlier: number | null;
+  /** The newest edition, where this is an older one. */
+  readonly newer: number | null;
   /** Whether the home said that the book is not at hand. */
   readonly isWithoutBook: boolean;
   /** The sounds that the programme has recorded and lets homes hear. */

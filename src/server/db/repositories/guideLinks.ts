@@ -19,7 +19,8 @@ export interface OpenedCopy {
   readonly guide: Guide & Versioned;
   readonly language: GuideLanguage;
   readonly sentAt: Date;
-  readonly firstEdition: number;
+  readonly earlier: number | null;
+  readonly newer: number | null;
   readonly isWithoutBook: boolean;
   /** The sounds that the programme has recorded and lets homes hear. */
   readonly recorded: readonly string[];
@@ -42,7 +43,8 @@ export interface OpenedCopy {
 export async function openCopy(tokenHash: string, edition: number | null = null): Promise<OpenedCopy | null> {
   const rows = await tables().query<OpenedCopy>(
     `SELECT guide_links.id AS "linkId", copy.edition, copy.guide, copy.language, copy.sent_at AS "sentAt",
-            (SELECT min(edition) FROM guide_copies WHERE link_id = guide_links.id) AS "firstEdition",
+            (SELECT max(edition) FROM guide_copies WHERE link_id = guide_links.id AND edition < copy.edition) AS earlier,
+            (SELECT max(edition) FROM guide_copies WHERE link_id = guide_links.id AND edition > copy.edition) AS newer,
             guide_links.without_book_at IS NOT NULL AS "isWithoutBook",
             CASE WHEN programmes.settings ->> 'screens' = 'none' THEN '[]'::jsonb
                  ELSE (SELECT coalesce(jsonb_agg(sound), '[]') FROM sound_recordings WHERE programme_id = programmes.id)
