@@ -7,6 +7,7 @@ import { askedLanguage } from './server/http/askedLanguage.ts';
 import { jsonAnswer, toEdgeError } from './server/http/answers.ts';
 import { EdgeError } from './server/http/errors.ts';
 import { guideWords } from './messages/guideWords.ts';
+import { isOpenTo, requirePart, whoMay } from './server/http/roles.ts';
 import { secureHeaders } from './server/http/headers.ts';
 import { hashToken, newToken } from './server/http/secrets.ts';
 import { SIGN_IN_COOKIE } from './server/http/signInCookie.ts';
@@ -14,9 +15,8 @@ import { answerWith, type GuideStore, type RenderTicket } from './server/front/g
 import { isEncrypted } from './server/http/place.ts';
 import { personOf } from './server/services/signIn.ts';
 
-const OPEN_PATHS = ['/sign-in', '/health', '/ready', '/problem', '/begin', '/forgot', '/robots.txt'];
-/** What a secret address opens, the small pictures of words, and what the build made. */
-const OPEN_FOLDERS = ['/g/', '/calendar/', '/join/', '/reset/', '/pictures/', '/_astro/'];
+/** What the build made is for anybody, and so is the answer that something of it is gone. */
+const BUILT = '/_astro/';
 
 /** Every request: who asks, from where, and what becomes of it when something goes wrong. */
 export const onRequest = defineMiddleware(async (context, next) => {
@@ -85,10 +85,14 @@ async function admit(context: Context): Promise<Response | null> {
   context.locals.person = null;
   const isWrite = request.method !== 'GET' && request.method !== 'HEAD';
   if (isWrite && !comesFromOurPages(request)) throw new EdgeError('wrong-origin');
-  if (OPEN_PATHS.includes(pathname) || OPEN_FOLDERS.some((folder) => pathname.startsWith(folder))) return null;
+  const who = whoMay(context.routePattern, isWrite);
+  if (isOpenTo(who) || pathname.startsWith(BUILT)) return null;
   const token = context.cookies.get(SIGN_IN_COOKIE)?.value;
   context.locals.person = token ? await personOf(token) : null;
-  if (context.locals.person) return null;
+  if (context.locals.person) {
+    requirePart(context.locals.person.role, who);
+    return null;
+  }
   if (pathname.startsWith('/api/') || isWrite) throw new EdgeError('not-signed-in');
   return context.redirect(`/sign-in?next=${encodeURIComponent(pathname + search)}`, 303);
 }

@@ -6,6 +6,7 @@ import { after, before, test } from 'node:test';
 import { addProgramme } from '../../src/cli/seed.ts';
 import { closeDatabase, database } from '../../src/server/db/connection.ts';
 import { DEMO } from '../../src/server/demo.ts';
+import { isOpenTo, ROUTES, type Who } from '../../src/server/http/roles.ts';
 import { signInByPost } from '../support/signIn.ts';
 import { startServer, startDemoDatabase, type TestDatabase, type TestServer } from '../support/app.ts';
 
@@ -17,10 +18,11 @@ let records: TestDatabase;
 let server: TestServer;
 let folder: string;
 /** What each kind of visitor sends along; the one of another programme owns that one. */
-const cookies: Record<'stranger' | 'reader' | 'author' | 'other', string> = {
+const cookies: Record<'stranger' | 'reader' | 'author' | 'owner' | 'other', string> = {
   stranger: '',
   reader: '',
   author: '',
+  owner: '',
   other: '',
 };
 const known: Record<string, string[]> = {};
@@ -33,7 +35,8 @@ before(async () => {
   server = await startServer(records.url, folder);
   const other = { name: 'Wren', email: 'wren@millrace.example', password: 'over-the-weir', role: 'owner' as const };
   await addProgramme({ slug: 'millrace', name: 'Millrace' }, [other]);
-  const [, author, reader] = DEMO.people;
+  const [owner, author, reader] = DEMO.people;
+  cookies.owner = await signInByPost(server.address, owner);
   cookies.author = await signInByPost(server.address, author);
   cookies.reader = await signInByPost(server.address, reader);
   cookies.other = await signInByPost(server.address, other);
@@ -166,6 +169,38 @@ async function ask(path: string, init: RequestInit & { who: keyof typeof cookies
   expect(isOpen || who === 'author' || !secrets.some((secret) => text.includes(secret)), 'shows a home’s link');
   expect(took < MS_FOR_ANSWER, 'without an end');
 }
+
+test('every route is for those whom the table of parts names, and for nobody else', async () => {
+  assert.deepEqual(
+    Object.keys(ROUTES).sort(),
+    routes().filter((route) => !route.startsWith('/_')),
+  );
+  const ranks = ['stranger', 'reader', 'author', 'owner'] as const;
+  const least = (who: Who) =>
+    who === 'nobody' ? Infinity : isOpenTo(who) ? 0 : ranks.indexOf(who as (typeof ranks)[number]);
+  for (const [route, { see, change }] of Object.entries(ROUTES)) {
+    const [path] = addressesOf(route);
+    for (const [method, who] of [['GET', see] as const, ['POST', change] as const, ['PUT', change] as const])
+      for (const [rank, visitor] of ranks.entries()) {
+        // The ones below the least that may, it itself, and nobody above.
+        if ((method !== 'GET' && LEFT_ALONE.includes(route)) || (rank > 0 && rank > least(who))) continue;
+        const answer = await fetch(server.address + path!, {
+          method,
+          redirect: 'manual',
+          headers: { origin: server.address, ...(cookies[visitor] && { cookie: cookies[visitor] }) },
+        });
+        await answer.text();
+        const isLedToSignIn = answer.status === 303 && /^\/sign-in/.test(answer.headers.get('location') ?? '');
+        const isRefused =
+          visitor === 'stranger' ? isLedToSignIn || answer.status === 401 : [403, 405].includes(answer.status);
+        // An endpoint that is allowed to somebody may still not have this method.
+        const isOtherMethod = visitor !== 'stranger' && rank >= least(who) && answer.status === 404;
+        if (isRefused !== rank < least(who) && !isOtherMethod)
+          faults.push(`${method} ${route} as ${visitor}: ${answer.status}, though it is for ${who}`);
+      }
+  }
+  faultless();
+});
 
 const WHO = ['stranger', 'reader', 'author', 'other'] as const;
 /** Who is refused at the door, and who gets as far as anybody: enough where only the address or the body differs. */
