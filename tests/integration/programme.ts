@@ -87,22 +87,28 @@ export function helpersFor(programmes: () => TestProgrammes) {
   };
   const sessionNamed = async (title: string) =>
     (await listSessions(programmes().owner)).find(({ session }) => session.title === title)!;
+  /** Sends the newest state of a session to every home and leaves its letters in the queue; gives its id. */
+  const sendQueued = async (title: string) => {
+    const kept = await sessionNamed(title);
+    await settleAll(kept.id);
+    const homeIds = (await listHomes(programmes().owner)).homes.map(({ id }) => id);
+    await sendSession(programmes().owner, {
+      sessionId: kept.id,
+      homeIds,
+      revision: kept.revision,
+      address: 'https://homes.example',
+    });
+    return kept.id;
+  };
   return {
+    sendQueued,
     sessionNamed,
     settleAll,
-    /** Sends the newest state of a session to every home; gives its id. */
+    /** The same, and posts them. */
     sendToAll: async (title: string) => {
-      const kept = await sessionNamed(title);
-      await settleAll(kept.id);
-      const homeIds = (await listHomes(programmes().owner)).homes.map(({ id }) => id);
-      await sendSession(programmes().owner, {
-        sessionId: kept.id,
-        homeIds,
-        revision: kept.revision,
-        address: 'https://homes.example',
-      });
+      const id = await sendQueued(title);
       await postWaiting();
-      return kept.id;
+      return id;
     },
     reply: (change: object = {}) => replyForm.validateSync({ outcome: 'done', note: '', parts: [], ...change }),
     refuses: (work: Promise<unknown>, code: string) =>

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import PgBoss from 'pg-boss';
-import type { Transaction } from 'sequelize';
+import { QueryTypes, type Transaction } from 'sequelize';
 import { database } from './connection.ts';
 
 /** The work that is done beside requests. Each job names a row that says what is to be done, never what is secret. */
@@ -42,6 +42,25 @@ export async function enqueue(
   if (jobs.length === 0) return;
   const boss = new PgBoss({ schema: SCHEMA, db: throughOurPool(transaction) });
   await boss.insert(jobs.map(({ id, data }) => ({ id, name, data, ...(startAfter && { startAfter }) })));
+}
+
+/**
+ * Gives jobs of some rows that somebody had begun to the next who asks, as when the worker that had them was killed, and
+ * gives the rows that a job which has not ended is for. `as` is the name that jobs give a row. Two queries.
+ */
+export async function handBack(name: QueueName, as: string, rows: readonly string[]): Promise<Set<string>> {
+  if (rows.length === 0) return new Set();
+  await database().query(
+    `UPDATE ${SCHEMA}.job SET state = 'retry', start_after = now()
+      WHERE name = :name AND state = 'active' AND data ->> :as IN (:rows)`,
+    { replacements: { name, as, rows: [...rows] } },
+  );
+  const found = await database().query<{ row: string }>(
+    `SELECT DISTINCT data ->> :as AS row FROM ${SCHEMA}.job
+      WHERE name = :name AND state < 'completed' AND data ->> :as IN (:rows)`,
+    { replacements: { name, as, rows: [...rows] }, type: QueryTypes.SELECT },
+  );
+  return new Set(found.map(({ row }) => row));
 }
 
 /** Makes the queue's own tables and its queues; a second time changes nothing. */

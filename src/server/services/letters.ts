@@ -22,7 +22,7 @@ import { EdgeError } from '../http/errors.ts';
 import { guideToken, personToken } from '../http/secrets.ts';
 import { log } from '../log.ts';
 import { mail, readFailure, type Letter } from '../post/mail.ts';
-import { enqueue, jobNamed } from '../db/queue.ts';
+import { enqueue, handBack, jobNamed } from '../db/queue.ts';
 import { requireAuthor, type Person } from './person.ts';
 
 /** What a letter about a guide is written from; its link is made when it is posted, so that no secret is stored. */
@@ -136,25 +136,28 @@ function writeLetter({ recipient, subject, linkId, personLinkId, facts }: Outbox
 
 /**
  * Queues what is due: letters whose next try has come, and those that a crash left behind, which somebody began and never
- * ended. However often this is called, a try of a letter is one job. Gives how many are due.
+ * ended. However often this is called, and by however many, a letter has one job. Gives how many are due.
  */
 export async function recoverLetters(): Promise<number> {
   const longAgo = new Date(now().getTime() - SECONDS_AT_WORK * 1000);
   const longDue = new Date(now().getTime() - MINUTES_UNTIL_LOST * MINUTE_MS);
   const left = await findLeftMessages({ anew: mail().takesKeyOnce, longAgo, longDue });
+  const atWork = await handBack(
+    'letters',
+    'message',
+    left.map(({ id }) => id),
+  );
+  const withoutJob = left.filter(({ id }) => !atWork.has(id));
   await enqueue(
     'letters',
-    left.map(({ id, tries }) => ({ id: jobOf(id, tries), data: { message: id } })),
+    withoutJob.map(({ id, tries }) => ({ id: jobOf(id, tries), data: { message: id } })),
   );
   return left.length;
 }
 
-/** Of this process alone: what another one left behind when it was killed is not waited for. */
-const PROCESS = randomUUID();
-
 /** The id of the job of one try: the same within an hour, so that a job that itself was lost is made anew after that. */
 function jobOf(message: string, tries: number): string {
-  return jobNamed(PROCESS, message, tries, Math.floor(now().getTime() / (60 * MINUTE_MS)));
+  return jobNamed(message, tries, Math.floor(now().getTime() / (60 * MINUTE_MS)));
 }
 
 /** Posts everything that waits, here and now: for commands that have no queue at work beside them. */

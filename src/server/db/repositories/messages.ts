@@ -110,6 +110,9 @@ export async function isLinkOpen(linkId: string): Promise<boolean> {
   return (await GuideLinkRow.count({ where: { id: linkId, revokedAt: null } })) > 0;
 }
 
+/** What a sweep takes up at once; the next one goes on. */
+const MOST_AT_ONCE = 2000;
+
 /**
  * Letters whose next try has come, those that were never tried though their job is long due, and those that somebody
  * began before a moment (or ever, with `anew`). One query.
@@ -126,7 +129,8 @@ export async function findLeftMessages({
   return tables().query<{ id: string; tries: number }>(
     `SELECT id, tries FROM messages
       WHERE (state = 'waiting' AND (next_try_at IS NULL OR next_try_at <= CASE WHEN tries = 0 THEN :longDue::timestamptz ELSE :now::timestamptz END))
-         OR (state = 'posting' AND (:anew OR changed_at < :longAgo))`,
+         OR (state = 'posting' AND (:anew OR changed_at < :longAgo))
+      ORDER BY changed_at LIMIT ${MOST_AT_ONCE}`,
     { replacements: { anew, longAgo, longDue, now: now() }, type: QueryTypes.SELECT },
   );
 }
