@@ -79,17 +79,23 @@ const homesLack: Check = ({ segment, fits, things }) => {
 const caution: Check = ({ segment, fits, things, policy }) => {
   const items = segment.needs.flatMap((need) => (things[need.item] ? [asUsed(things[need.item]!, need)] : []));
   const stops = new Map<string, { households: Household[]; because: readonly string[] }>();
+  // Homes of the same ages and allergies share their household.
+  const found = new Map<Household, ReturnType<typeof findCautions>>();
   for (const fit of fits) {
     if (partIn(fit, segment)?.isLeftOut) continue;
-    for (const { rule, level, because } of findCautions({ ...fit.household, items, actions: [] }, policy)) {
+    const cautions = found.get(fit.household) ?? findCautions({ ...fit.household, items, actions: [] }, policy);
+    found.set(fit.household, cautions);
+    for (const { rule, level, because } of cautions) {
       if (level !== 'stop') continue;
-      stops.set(rule, { households: [...(stops.get(rule)?.households ?? []), fit.household], because });
+      const stop = stops.get(rule) ?? { households: [], because };
+      stop.households.push(fit.household);
+      stops.set(rule, { ...stop, because });
     }
   }
   return [...stops].map(([rule, { households, because }]) => {
     const need = segment.needs.find(({ item }) => because.includes(item));
     const swap = need?.swaps.find(({ item }) =>
-      households.every((household) => isPermitted(item, need, things, household)),
+      [...new Set(households)].every((household) => isPermitted(item, need, things, household)),
     );
     return {
       id: `caution:${segment.id}/${rule}`,
@@ -108,7 +114,7 @@ const caution: Check = ({ segment, fits, things, policy }) => {
 
 /** What somebody looks at before the part is sent, because of its words or of a thing that nobody has looked at. */
 const toSettle: Check = ({ segment, fits, things, policy, safety }) => {
-  const households = fits.map(({ household }) => household);
+  const households = [...new Set(fits.map(({ household }) => household))];
   return openQuestions(segment, things, { households, policy, safety }).map((question) => {
     const { title, text } = questionMessages(question, things);
     return {

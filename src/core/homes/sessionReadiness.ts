@@ -66,12 +66,55 @@ function needToServe(
  * best swaps from what it has, everything counted with the dials as those swaps set them. A part that the home cannot
  * do is left out and takes nothing.
  */
-export function fitHome(
+export function fitHome(session: Pick<Session, 'segments' | 'on'>, home: Home, settings: FitSettings): HomeFit {
+  return sessionFitter(session, settings)(home);
+}
+
+/** A session as a household may do it, before anybody looks at what is there. */
+interface InRoom {
+  readonly household: Household;
+  readonly prepared: readonly PreparedPart[];
+  readonly safeties: readonly ReturnType<typeof safetyAt>[];
+  readonly stopped: readonly (readonly string[])[];
+  readonly isLeftOut: readonly boolean[];
+  /** The things that could serve anything. */
+  readonly wanted: ReadonlySet<string>;
+  /** What was worked out for it, by what a home has of those things. */
+  readonly known: Map<string, HomeFit>;
+}
+
+/**
+ * Fits one session to one home after the other, each as `fitHome` does. What is the same for homes that are alike is worked
+ * out once: for households of the same ages, allergies and number of children, and of those for homes that have the same of
+ * what the session could use. Such homes share their household and parts as objects. It remembers as long as it is kept.
+ */
+export function sessionFitter(
   session: Pick<Session, 'segments' | 'on'>,
-  home: Home,
-  { things, policy, safety, assumeCommon = false }: FitSettings,
-): HomeFit {
-  const household = householdOn(home, session.on, policy ?? USUAL_POLICY);
+  settings: FitSettings,
+): (home: Home) => HomeFit {
+  const rooms = new Map<string, InRoom>();
+  return (home) => {
+    const household = householdOn(home, session.on, settings.policy ?? USUAL_POLICY);
+    const { children, youngestMonths, mouthing, allergens } = household;
+    const roomName = JSON.stringify([children, youngestMonths, mouthing, allergens]);
+    const room = rooms.get(roomName) ?? inRoom(session, household, settings);
+    rooms.set(roomName, room);
+    const stock = home.stock.filter(({ item }) => room.wanted.has(item));
+    const hasNot = (home.hasNot ?? []).filter((item) => room.wanted.has(item));
+    const has = JSON.stringify([stock.map(({ item, qty }) => [item, qty]), hasNot]);
+    const known = room.known.get(has);
+    if (known) return { ...known, home, answer: { ...known.answer, id: home.id } };
+    const fit = fitInRoom(session, { ...home, stock, hasNot }, room, settings);
+    room.known.set(has, fit);
+    return { ...fit, home };
+  };
+}
+
+function inRoom(
+  session: Pick<Session, 'segments' | 'on'>,
+  household: Household,
+  { things, safety }: FitSettings,
+): InRoom {
   const prepared = session.segments.map((segment) => preparePart(partFor(segment, household, things)));
   const safeties = session.segments.map((segment) => safetyAt(segment, things, { household, safety }));
   const stopped = session.segments.map(({ actions }, index) => [
@@ -80,6 +123,18 @@ export function fitHome(
   const isLeftOut = session.segments.map(
     (segment, index) => stopped[index]!.length > 0 || lacksPermission(segment, prepared[index]!),
   );
+  const wanted = new Set(
+    prepared.flatMap(({ part }) => part.needs.flatMap(({ options }) => options.map(({ item }) => item))),
+  );
+  return { household, prepared, safeties, stopped, isLeftOut, wanted, known: new Map() };
+}
+
+function fitInRoom(
+  session: Pick<Session, 'segments'>,
+  home: Home,
+  { household, prepared, safeties, stopped, isLeftOut }: InRoom,
+  { things, assumeCommon = false }: FitSettings,
+): HomeFit {
   const assumed = assumeCommon ? assumedAt(home, prepared, things) : [];
   const { parts: done, isProved } = serveDone(prepared, isLeftOut, [...home.stock, ...assumed]);
   const isAssumed = new Set(assumed.map(({ item }) => item));
@@ -198,7 +253,7 @@ export function fitHomes(
   homes: readonly Home[],
   settings: FitSettings,
 ): { fits: readonly HomeFit[]; readiness: Readiness } {
-  const fits = homes.map((home) => fitHome(session, home, settings));
+  const fits = homes.map(sessionFitter(session, settings));
   return { fits, readiness: readinessOfAll(fits) };
 }
 

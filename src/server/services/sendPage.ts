@@ -3,7 +3,13 @@ import { composeGuide, composeSession, type Guide } from '../../core/guide/index
 import { guideLanguage } from '../../messages/guideLanguages.ts';
 import type { GuideLanguage } from '../../core/languages.ts';
 import type { ThingsByKey } from '../../core/materials/index.ts';
-import { fitHome, type HomeFit, type Readiness, readinessOfAll } from '../../core/homes/index.ts';
+import {
+  type FitSettings,
+  type HomeFit,
+  type Readiness,
+  readinessOfAll,
+  sessionFitter,
+} from '../../core/homes/index.ts';
 import { findFindings, type Finding } from '../../core/checks/index.ts';
 import type { Session } from '../../core/session/index.ts';
 import { readHomes, type KeptHome } from '../db/repositories/homes.ts';
@@ -76,12 +82,8 @@ async function readHad(
 }
 
 /** What each home makes of a session, with other requests let in between. */
-export function fitInSlices(
-  session: Session,
-  homes: readonly KeptHome[],
-  settings: Parameters<typeof fitHome>[2],
-): Promise<HomeFit[]> {
-  return inSlices(homes, (home) => fitHome(session, home, settings));
+export function fitInSlices(session: Session, homes: readonly KeptHome[], settings: FitSettings): Promise<HomeFit[]> {
+  return inSlices(homes, sessionFitter(session, settings));
 }
 
 /** What keeps a session from being sent to homes: what stands in its margin as a stop. */
