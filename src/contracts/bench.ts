@@ -13,6 +13,8 @@ export interface Addable {
 
 export interface BenchProps extends JudgedAgainst {
   readonly id: string;
+  /** Whether there are more homes than the page is given: then the server judges what is not kept yet, and `homes` is empty. */
+  readonly isJudgedElsewhere: boolean;
   readonly revision: number;
   readonly keptAt: string;
   readonly session: Session;

@@ -1,4 +1,5 @@
 import { namesOf, type ThingsByKey } from '../core/materials/index.ts';
+import type { OutcomeCounts } from '../core/checks/index.ts';
 import type { HomeDifference, HomeOutcome } from '../core/homes/index.ts';
 import { sayScreen } from './screenWords.ts';
 
@@ -13,8 +14,8 @@ export const OUTCOME_WORDS: Readonly<Record<HomeOutcome, string>> = {
 };
 
 /** How many homes do otherwise than as written: "4 with a swap · 2 need a kit · 1 goes without a part". */
-export function countOutcomes(outcomes: readonly HomeOutcome[]): string {
-  const count = (outcome: HomeOutcome) => outcomes.filter((other) => other === outcome).length;
+export function countOutcomes(outcomes: OutcomeCounts): string {
+  const count = (outcome: HomeOutcome) => outcomes[outcome] ?? 0;
   const [likely, lacks, without] = [count('likely'), count('lacks'), count('without')];
   return [
     sayScreen('count.swaps', { count: count('swaps') }),

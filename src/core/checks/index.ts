@@ -2,4 +2,14 @@
 
 export type { Finding, FindingCode } from './finding.ts';
 export { findFindings, mayBeAccepted } from './findings.ts';
-export { type HomeVerdict, type JudgedAgainst, judgeSession, type SessionJudgement } from './judgeSession.ts';
+export {
+  countOf,
+  homeFitter,
+  type HomeVerdict,
+  type JudgedAgainst,
+  judgementFrom,
+  judgeSession,
+  MOST_VERDICTS,
+  type OutcomeCounts,
+  type SessionJudgement,
+} from './judgeSession.ts';

@@ -3,13 +3,16 @@ import { composeSession } from '../guide/index.ts';
 import {
   type CautionDecision,
   differencesOf,
-  fitHomes,
+  type FitSettings,
   type Home,
   type HomeDifference,
+  type HomeFit,
   type HomeOutcome,
   type HomeState,
   outcomeOf,
   roomsOf,
+  sessionFitter,
+  type SessionSafety,
 } from '../homes/index.ts';
 import type { ThingsByKey } from '../materials/index.ts';
 import type { Session } from '../session/index.ts';
@@ -37,27 +40,52 @@ export interface HomeVerdict {
   readonly differences: readonly HomeDifference[];
 }
 
-/** What the checks say of a session, and how each home does it: plain data, small enough to hand from a worker to a page. */
+/** How many homes do a session in each way; those that none does it in are left out. */
+export type OutcomeCounts = Readonly<Partial<Record<HomeOutcome, number>>>;
+
+/** What the checks say of a session, and how homes do it: plain data, small enough to hand from a worker or a server to a page. */
 export interface SessionJudgement {
   readonly findings: readonly Finding[];
-  /** In the order of the homes. */
+  /** The first homes in their order, at most `MOST_VERDICTS`. */
   readonly homes: readonly HomeVerdict[];
+  /** How many homes there are. */
+  readonly total: number;
+  readonly outcomes: OutcomeCounts;
   /** How many homes can do it as written. */
   readonly ready: number;
 }
 
+/** A judgement names so many homes; the others are counted. */
+export const MOST_VERDICTS = 60;
+
 /**
  * Judges a session: fits it to each home and runs every check. No homes: findings only. This is what takes long, so a page asks
- * a worker for it, and a server for the first one.
+ * a worker for it, or a server where there are more homes than a page is given.
  */
 export function judgeSession(session: Session, against: JudgedAgainst): SessionJudgement {
-  const { things, homes, policy, decisions, seatedMinutesPerYear } = against;
+  return judgementFrom(session, against.homes.map(homeFitter(session, against)), against);
+}
+
+/** What fits a session to one home after the other, as `judgeSession` does. */
+export function homeFitter(session: Session, against: JudgedAgainst): (home: Home) => HomeFit {
+  return sessionFitter(session, settingsFor(session, against));
+}
+
+function settingsFor(
+  session: Session,
+  { things, homes, policy, decisions }: JudgedAgainst,
+): FitSettings & { safety: SessionSafety } {
+  return { things, policy, safety: { decisions, rooms: roomsOf(homes, session.on) } };
+}
+
+/** The judgement of a session from how each of its homes does it. */
+export function judgementFrom(session: Session, fits: readonly HomeFit[], against: JudgedAgainst): SessionJudgement {
+  const { things, seatedMinutesPerYear } = against;
   const composed = composeSession(session, things, { seatedMinutesPerYear, youngestMonths: session.ages.fromMonths });
-  const settings = { things, policy, safety: { decisions, rooms: roomsOf(homes, session.on) } };
-  const { fits, readiness } = fitHomes(session, homes, settings);
+  const outcomes = countOf(fits.map(outcomeOf));
   return {
-    findings: findFindings(session, composed, fits, settings),
-    homes: fits.map((fit) => ({
+    findings: findFindings(session, composed, fits, settingsFor(session, against)),
+    homes: fits.slice(0, MOST_VERDICTS).map((fit) => ({
       id: fit.home.id,
       nickname: fit.home.nickname,
       children: fit.home.children.map(({ nickname }) => nickname),
@@ -65,6 +93,15 @@ export function judgeSession(session: Session, against: JudgedAgainst): SessionJ
       outcome: outcomeOf(fit),
       differences: differencesOf(fit),
     })),
-    ready: readiness.ready,
+    total: fits.length,
+    outcomes,
+    ready: outcomes.ready ?? 0,
   };
+}
+
+/** How many there are of each outcome; none: no entries. */
+export function countOf(outcomes: readonly HomeOutcome[]): OutcomeCounts {
+  const counts: Partial<Record<HomeOutcome, number>> = {};
+  for (const outcome of outcomes) counts[outcome] = (counts[outcome] ?? 0) + 1;
+  return counts;
 }

@@ -28,4 +28,12 @@ export {
 } from './partQuestions.ts';
 export { questionMessages, stopMessage, wordsMessage } from './questionWords.ts';
 export { checkReadiness, type HomeState, type Readiness } from './readiness.ts';
-export { fitHome, fitHomes, type FitSettings, needIdIn, readinessOfAll, sessionFitter } from './sessionReadiness.ts';
+export {
+  fitHome,
+  fitHomes,
+  type FitSettings,
+  itemsServing,
+  needIdIn,
+  readinessOfAll,
+  sessionFitter,
+} from './sessionReadiness.ts';

@@ -70,6 +70,14 @@ export function fitHome(session: Pick<Session, 'segments' | 'on'>, home: Home, s
   return sessionFitter(session, settings)(home);
 }
 
+/** The things that could serve anything in a session at any home, by key; what else homes have makes no difference to it. */
+export function itemsServing(session: Pick<Session, 'segments'>, things: ThingsByKey): string[] {
+  const items = session.segments.flatMap(({ needs }) =>
+    needs.flatMap((need) => optionsOf(need, things).map(({ item }) => item)),
+  );
+  return [...new Set(items)];
+}
+
 /** A session as a household may do it, before anybody looks at what is there. */
 interface InRoom {
   readonly household: Household;

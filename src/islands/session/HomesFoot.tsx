@@ -39,7 +39,7 @@ export function HomesFoot({
   id,
   session,
   composed,
-  judgement: { homes, ready },
+  judgement: { homes, ready, total, outcomes },
   isJudged,
   things,
   withoutBook,
@@ -50,7 +50,7 @@ export function HomesFoot({
   const ordered = [...homes].sort((left, right) => STATE_ORDER.indexOf(left.state) - STATE_ORDER.indexOf(right.state));
   return (
     <footer className="homes-foot fixed inset-x-0 bottom-0 z-10 bg-paper border-t border-ink max-[860px]:static [&_strong]:block [&_strong]:font-heading [&_strong]:font-semibold">
-      {isOpen && <HomesPanel homes={ordered} things={things} />}
+      {isOpen && <HomesPanel homes={ordered} more={total - homes.length} things={things} />}
       <div className="flex gap-7 items-center py-[0.55rem] px-6 max-[860px]:flex-wrap">
         <button
           type="button"
@@ -63,7 +63,7 @@ export function HomesFoot({
           <span>
             <strong>{sayScreen('count.can-do', { count: ready })}</strong>
             <span className="text-xs line-clamp-2">
-              {countOutcomes(homes.map(({ outcome }) => outcome))}
+              {countOutcomes(outcomes)}
               {withoutBook > 0 && ` · ${withoutBook} without the book`}
             </span>
           </span>
@@ -76,7 +76,7 @@ export function HomesFoot({
         {mayWrite &&
           (sending === 'ready' ? (
             <a className="btn btn-primary" href={`/sessions/${id}/send`}>
-              Send to {homes.length}
+              Send to {total}
             </a>
           ) : (
             <span className="text-soft text-sm" role="status">
@@ -130,7 +130,16 @@ const HomeSteps = memo(function HomeSteps({ states: named }: { states: string })
   );
 });
 
-function HomesPanel({ homes, things }: { homes: readonly HomeVerdict[]; things: ThingsByKey }) {
+function HomesPanel({
+  homes,
+  more,
+  things,
+}: {
+  homes: readonly HomeVerdict[];
+  /** How many homes there are beside these. */
+  more: number;
+  things: ThingsByKey;
+}) {
   return (
     <section
       className="max-h-[45vh] overflow-auto py-[0.6rem] px-6 border-b border-b-line bg-sheet"
@@ -161,6 +170,7 @@ function HomesPanel({ homes, things }: { homes: readonly HomeVerdict[]; things: 
           ))}
         </tbody>
       </table>
+      {more > 0 && <p className="mt-2 text-sm">{sayScreen('count.more-homes', { count: more })}</p>}
     </section>
   );
 }

@@ -27,7 +27,11 @@ export function useBench({ session: initial, judgement: first, ...props }: Bench
     [session, things, seatedMinutesPerYear],
   );
   const [against] = useState(() => ({ things, homes, policy, decisions, seatedMinutesPerYear }));
-  const { judgement, isJudged } = useJudgement(session, against, first);
+  const { judgement, isJudged } = useJudgement(session, {
+    against,
+    first,
+    elsewhere: props.isJudgedElsewhere ? `/api/sessions/${props.id}/judgement` : undefined,
+  });
   return {
     ...history,
     hasMakers: makerParts !== null,

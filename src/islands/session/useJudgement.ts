@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { type JudgedAgainst, judgeSession, type SessionJudgement } from '../../core/checks/index.ts';
 import type { Session } from '../../core/session/index.ts';
+import { askServer } from '../ui/askServer.ts';
 import type { JudgeAnswer, JudgeQuestion } from '../../workers/judge.ts';
 
 interface Judged {
@@ -12,7 +13,19 @@ interface Judged {
  * What the checks say of the session as it stands, from a worker: the page never waits for it. Meanwhile what was said before
  * still stands, and `isJudged` is false. While one session is judged only the newest of those that follow waits.
  */
-export function useJudgement(session: Session, against: JudgedAgainst, first: SessionJudgement) {
+export function useJudgement(
+  session: Session,
+  {
+    against,
+    first,
+    elsewhere,
+  }: {
+    against: JudgedAgainst;
+    first: SessionJudgement;
+    /** Where a server judges it, when the page is not given all homes. */
+    elsewhere?: string | undefined;
+  },
+) {
   const [judged, setJudged] = useState<Judged>({ session, judgement: first });
   const worker = useRef<Worker | null>(null);
   const asked = useRef(0);
@@ -22,6 +35,18 @@ export function useJudgement(session: Session, against: JudgedAgainst, first: Se
   useEffect(() => {
     newest.current = session;
     if (judged.session === session || underWay.current) return;
+    if (elsewhere) {
+      underWay.current = session;
+      void askServer<SessionJudgement>(elsewhere, { json: { session } }).then((asked) => {
+        underWay.current = null;
+        // No answer: what was said before still stands, until the next change asks again.
+        setJudged(({ judgement }) => ({
+          session,
+          judgement: asked.ok ? withFormer(asked.answer, judgement) : judgement,
+        }));
+      });
+      return;
+    }
     const judgeHere = () => {
       worker.current?.terminate();
       worker.current = null;
@@ -42,7 +67,7 @@ export function useJudgement(session: Session, against: JudgedAgainst, first: Se
     };
     worker.current.onerror = judgeHere;
     tell(worker.current, { asked: asked.current, session });
-  }, [session, judged, against]);
+  }, [session, judged, against, elsewhere]);
   return { judgement: judged.judgement, isJudged: judged.session === session };
 }
 

@@ -2,6 +2,7 @@
 export const counts = {
   'count.homes': '{count, plural, one {# home} other {# homes}}',
   'count.can-do': '{count, plural, one {# home} other {# homes}} can do it as written',
+  'count.more-homes': 'and {count, plural, one {# more home} other {# more homes}}; the list to send from names them all',
   'count.swaps': '{count} with a swap',
   'count.likely': '{count} probably can',
   'count.kit': '{count, plural, one {# needs} other {# need}} a kit',

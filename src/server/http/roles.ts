@@ -28,6 +28,7 @@ export const ROUTES: Readonly<Record<string, RouteRoles>> = {
   '/api/makers/[id]': page('nobody', 'author'),
   '/api/printer/[id]': page('reader', 'author'),
   '/api/sessions/[id]': page('reader', 'author'),
+  '/api/sessions/[id]/judgement': page('nobody', 'author'),
   '/api/shelf/addables': page('reader'),
   '/api/shelf/entries/[kind]/[key]': page('nobody', 'author'),
   '/api/shelf/parts/[kind]/[key]': page('reader'),

@@ -1,9 +1,8 @@
 import type { Addable, BenchProps } from '../../contracts/bench.ts';
-import { type JudgedAgainst, judgeSession } from '../../core/checks/index.ts';
-import { readDecisions } from '../db/repositories/decisions.ts';
-import { readHomes } from '../db/repositories/homes.ts';
+import { countHomes } from '../db/repositories/homes.ts';
+import { judgeInSlices, readAgainst } from './judgement.ts';
 import { countWithoutBook } from '../db/repositories/sessions.ts';
-import { readShelf, readThings } from '../db/repositories/shelf.ts';
+import { readShelf } from '../db/repositories/shelf.ts';
 import type { Segment } from '../../core/session/index.ts';
 import { EdgeError } from '../http/errors.ts';
 import type { Person } from './person.ts';
@@ -12,39 +11,29 @@ import { listRecorded } from './soundRecordings.ts';
 import { listTerms } from './terms.ts';
 import { findSession, segmentFor } from './sessions.ts';
 
-/** Everything the bench works with: the session, the things, the homes. Nine queries, however much there is. */
+/** So many homes go to the page with all they have; of more of them it gets counts and the first. */
+const MOST_IN_PAGE = 60;
+
+/** Everything the bench works with: the session, the things, the homes. Ten queries, however much there is. */
 export async function readBench(person: Person, id: string): Promise<BenchProps> {
-  const [kept, things, homes, withoutBook, terms, recorded, decisions] = await Promise.all([
+  const [kept, homeCount, withoutBook, terms, recorded] = await Promise.all([
     findSession(person, id),
-    readThings(person.programmeId),
-    readHomes(person.programmeId),
+    countHomes(person.programmeId),
     countWithoutBook(person.programmeId, id),
     listTerms(person),
     listRecorded(person),
-    readDecisions(person.programmeId, id),
   ]);
-  const against: JudgedAgainst = {
-    things,
-    policy: person.settings.cautions,
-    decisions: decisions.map(({ segment, rule, subject, text, decided, youngestMonths, allergens }) => ({
-      segment,
-      rule,
-      subject,
-      text,
-      decided,
-      youngestMonths,
-      allergens,
-    })),
-    homes: homes.map(({ contact: _contact, language: _language, ...home }) => home),
-    seatedMinutesPerYear: person.settings.seatedMinutesPerYear,
-  };
+  const isJudgedElsewhere = homeCount > MOST_IN_PAGE;
+  const against = await readAgainst(person, { id, session: kept.session, wholeHomes: !isJudgedElsewhere });
   return {
     ...against,
+    homes: isJudgedElsewhere ? [] : against.homes,
+    isJudgedElsewhere,
     id: kept.id,
     revision: kept.revision,
     keptAt: kept.keptAt,
     session: kept.session,
-    judgement: judgeSession(kept.session, against),
+    judgement: await judgeInSlices(kept.session, against),
     withoutBook,
     mayWrite: person.role !== 'reader',
     recorded,

@@ -39,7 +39,7 @@ export async function findHome(
 ): Promise<{ home: HomeForm; revision: number }> {
   const revision = await readHomeRevision(person.programmeId, id, transaction);
   if (revision === null) throw new EdgeError('not-found');
-  const [kept] = await readHomes(person.programmeId, { transaction, id });
+  const [kept] = await readHomes(person.programmeId, { transaction, ids: [id] });
   return { home: asForm(kept!), revision };
 }
 

@@ -44,7 +44,10 @@ export async function readChildWords(
   homeId: string,
   on?: string | null,
 ): Promise<{ home: string; on: string; days: string[]; children: ChildWords[] }> {
-  const [[home], readings] = await Promise.all([readHomes(person.programmeId, { id: homeId }), readReadings(homeId)]);
+  const [[home], readings] = await Promise.all([
+    readHomes(person.programmeId, { ids: [homeId] }),
+    readReadings(homeId),
+  ]);
   if (!home) throw new EdgeError('not-found');
   const days = daysBack(person.settings);
   const day = days.find((known) => known === on) ?? today(person.settings);

@@ -1,10 +1,10 @@
 import type { GuideLanguage } from '../../../core/languages.ts';
-import { Op } from 'sequelize';
+import { Op, QueryTypes } from 'sequelize';
 import type { Transaction } from '../transaction.ts';
 import { isUuid } from './sessions.ts';
 import type { Home } from '../../../core/homes/index.ts';
 import { byCodeUnit } from '../../../core/ordering.ts';
-import { ChildRow, HomeRow, HomeThingRow, ShelfItemRow } from '../models.ts';
+import { HomeRow } from '../models.ts';
 import { tables } from '../tables.ts';
 
 /** A home with what only the server needs to know of it. */
@@ -13,42 +13,69 @@ export interface KeptHome extends Home {
   readonly language: GuideLanguage;
 }
 
-/** A programme's homes by nickname, with children and things, or one of them: three queries, however many homes. */
+/** Which homes are read, and how much of what they have. Nothing said: all of both. */
+export interface HomesAsked {
+  readonly transaction?: Transaction | undefined;
+  readonly ids?: readonly string[] | undefined;
+  /** Only what they have of these things. */
+  readonly items?: readonly string[] | undefined;
+}
+
+/** A programme's homes by nickname, with children and things, or some of them. One query, however many homes. */
 export async function readHomes(
   programmeId: string,
-  { transaction, id }: { transaction?: Transaction | undefined; id?: string } = {},
+  { transaction, ids, items }: HomesAsked = {},
 ): Promise<KeptHome[]> {
-  tables();
-  if (id !== undefined && !isUuid(id)) return [];
-  const rows = await HomeRow.findAll({
-    where: { programmeId, takenOutAt: null, ...(id !== undefined && { id }) },
-    include: [
-      { model: ChildRow, as: 'children', separate: true, order: [['position', 'ASC']] },
-      {
-        model: HomeThingRow,
-        as: 'things',
-        separate: true,
-        include: [{ model: ShelfItemRow, as: 'thing', attributes: ['key'] }],
+  const known = ids?.filter(isUuid);
+  if (known?.length === 0) return [];
+  const rows = await tables().query<ReadHome>(
+    `SELECT homes.id, homes.nickname, homes.contact, homes.language, homes.allergens, whose.children, has.things
+       FROM homes
+       LEFT JOIN (SELECT home_id, json_agg(json_build_object('nickname', children.nickname, 'birthMonth', birth_month,
+                           'loves', loves, 'mouthing', mouthing, 'leftHanded', left_handed, 'needs', needs) ORDER BY position) AS children
+                    FROM children JOIN homes ON homes.id = home_id
+                   WHERE homes.programme_id = :programmeId ${known ? 'AND home_id IN (:known)' : ''}
+                   GROUP BY home_id) whose ON whose.home_id = homes.id
+       LEFT JOIN (SELECT home_id, json_object_agg(shelf_items.key, qty) AS things
+                    FROM home_things JOIN shelf_items ON shelf_items.id = home_things.thing_id
+                   WHERE shelf_items.programme_id = :programmeId ${known ? 'AND home_id IN (:known)' : ''}
+                         ${items ? 'AND shelf_items.key IN (:items)' : ''}
+                   GROUP BY home_id) has ON has.home_id = homes.id
+      WHERE homes.programme_id = :programmeId AND homes.taken_out_at IS NULL ${known ? 'AND homes.id IN (:known)' : ''}
+      ORDER BY homes.nickname`,
+    {
+      replacements: {
+        programmeId,
+        ...(known && { known }),
+        ...(items && { items: items.length > 0 ? [...items] : [''] }),
       },
-    ],
-    order: [['nickname', 'ASC']],
-    transaction,
-  });
+      type: QueryTypes.SELECT,
+      ...(transaction && { transaction }),
+    },
+  );
   return rows.map(toHome);
 }
 
-function toHome(row: HomeRow): KeptHome {
-  const things = (row.things ?? [])
-    .map(({ thing, qty }) => ({ item: thing!.key, qty }))
+interface ReadHome {
+  readonly id: string;
+  readonly nickname: string;
+  readonly contact: string;
+  readonly language: GuideLanguage;
+  readonly allergens: string[];
+  readonly children:
+    | { nickname: string; birthMonth: string; loves: string; mouthing: boolean; leftHanded: boolean; needs: string }[]
+    | null;
+  readonly things: Readonly<Record<string, number>> | null;
+}
+
+function toHome({ children, things, ...row }: ReadHome): KeptHome {
+  const all = Object.entries(things ?? {})
+    .map(([item, qty]) => ({ item, qty }))
     .sort((left, right) => byCodeUnit(left.item, right.item));
-  const hasNot = things.filter(({ qty }) => qty === 0).map(({ item }) => item);
+  const hasNot = all.filter(({ qty }) => qty === 0).map(({ item }) => item);
   return {
-    id: row.id,
-    nickname: row.nickname,
-    contact: row.contact,
-    language: row.language,
-    allergens: row.allergens,
-    children: (row.children ?? []).map(({ nickname, birthMonth, loves, mouthing, leftHanded, needs }) => ({
+    ...row,
+    children: (children ?? []).map(({ nickname, birthMonth, loves, mouthing, leftHanded, needs }) => ({
       nickname,
       birthMonth,
       loves: loves || undefined,
@@ -56,7 +83,7 @@ function toHome(row: HomeRow): KeptHome {
       ...(leftHanded && { leftHanded }),
       ...(needs && { needs }),
     })),
-    stock: things.filter(({ qty }) => qty > 0),
+    stock: all.filter(({ qty }) => qty > 0),
     ...(hasNot.length > 0 && { hasNot }),
   };
 }
@@ -87,11 +114,12 @@ export async function readHomeRevision(
 /** How many homes a programme has; those that were taken out do not count. One query. */
 export function countHomes(
   programmeId: string,
-  transaction: Transaction,
+  transaction?: Transaction,
   nicknames?: readonly string[],
 ): Promise<number> {
   const where = { programmeId, takenOutAt: null, ...(nicknames && { nickname: [...nicknames] }) };
-  return HomeRow.count({ where, transaction });
+  tables();
+  return HomeRow.count({ where, ...(transaction && { transaction }) });
 }
 
 /** The home of a nickname, taken out or not; null when there is none. One query. */

@@ -1,6 +1,6 @@
 import type { APIRoute } from 'astro';
-import { answering, BYTES, jsonAnswer, readJsonObject } from '../../../server/http/answers.ts';
-import { findSession, keepSession } from '../../../server/services/sessions.ts';
+import { answering, BYTES, jsonAnswer, readJsonObject } from '../../../../server/http/answers.ts';
+import { findSession, keepSession } from '../../../../server/services/sessions.ts';
 
 /** A session as it was last kept. */
 export const GET: APIRoute = ({ locals, params }) =>
