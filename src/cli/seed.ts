@@ -1,3 +1,4 @@
+import { onlyTo } from '../contracts/audience.ts';
 import {
   addUser,
   changeUser,
@@ -228,7 +229,7 @@ async function sendAndAnswer(owner: Person, address: string): Promise<void> {
   const kept = sessions.find(({ session }) => session.title === title)!;
   await sendSession(owner, {
     sessionId: kept.id,
-    homeIds: homes.map(({ id }) => id),
+    audience: onlyTo(homes.map(({ id }) => id)),
     revision: kept.revision,
     address,
   });

@@ -29,7 +29,6 @@ export const startForm = object({
 );
 
 export const sendForm = object({
-  homes: array().of(string().required().uuid()).required().min(1, 'name at least one home'),
   revision: number().required().integer().min(1).max(2_147_483_647),
   /** One press: made with the page. */
   key: string().required().uuid(),

@@ -1,8 +1,9 @@
+import { Sequelize } from 'sequelize';
+import { haveHomes } from '../support/manyHomes.ts';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
-import { Sequelize } from 'sequelize';
 import { isNumberDial, writeScript } from '../../src/core/session/index.ts';
 import { CHROMIUM } from '../support/chromium.ts';
 import { startDemoDatabase, startServer } from '../support/app.ts';
@@ -111,26 +112,4 @@ async function putOnBench(url: string): Promise<string> {
   );
   await sequelize.close();
   return (rows as { id: string }[])[0]!.id;
-}
-
-/** So many homes in the demo's programme: those of the demo, again and again. */
-async function haveHomes(url: string, count: number): Promise<void> {
-  const sequelize = new Sequelize(url, { logging: false });
-  await sequelize.query(
-    `WITH mine AS (SELECT *, row_number() OVER (ORDER BY nickname) AS place, count(*) OVER () AS known FROM homes
-                    WHERE programme_id = (SELECT programme_id FROM sessions ORDER BY kept_at LIMIT 1)),
-          copies AS (SELECT gen_random_uuid() AS id, mine.id AS former, mine.programme_id, mine.nickname || ' ' || n AS nickname,
-                            mine.language, mine.allergens
-                       FROM generate_series(1, :count) AS n JOIN mine ON mine.place = 1 + n % mine.known
-                      WHERE n > mine.known),
-          homes_made AS (INSERT INTO homes (id, programme_id, nickname, language, allergens)
-                         SELECT id, programme_id, nickname, language, allergens FROM copies),
-          children_made AS (INSERT INTO children (id, home_id, nickname, birth_month, loves, position)
-                            SELECT gen_random_uuid(), copies.id, children.nickname, birth_month, loves, position
-                              FROM children JOIN copies ON copies.former = children.home_id)
-     INSERT INTO home_things (home_id, thing_id, programme_id, qty)
-     SELECT copies.id, thing_id, home_things.programme_id, qty FROM home_things JOIN copies ON copies.former = home_things.home_id`,
-    { replacements: { count } },
-  );
-  await sequelize.close();
 }

@@ -1,4 +1,5 @@
 import { database } from '../../src/server/db/connection.ts';
+import { onlyTo } from '../../src/contracts/audience.ts';
 import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
 import { readCsv, writeCsv } from '../../src/contracts/csvEntries.ts';
@@ -156,7 +157,12 @@ test('what the bench lets an author send, the server sends: both ask the same ch
   const { revision } = await keepSession(at.owner, kept.id, { revision: kept.revision, session: sound });
   const [home] = homes;
   const send = (at2: number) =>
-    sendSession(at.owner, { sessionId: kept.id, homeIds: [home!.id], revision: at2, address: 'https://homes.example' });
+    sendSession(at.owner, {
+      sessionId: kept.id,
+      audience: onlyTo([home!.id]),
+      revision: at2,
+      address: 'https://homes.example',
+    });
   assert.ok((await send(revision)).homes === 1);
   // Does not come out at a level that homes may choose: both stop it.
   const broken = withCarts({

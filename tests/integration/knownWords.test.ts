@@ -39,7 +39,7 @@ test('five words at a time; read right on three days they rest, and a press can 
   await tap('the', 'no');
   await tap('the', 'yes');
   assert.equal((await words()).pressed.get('the'), true);
-  assert.equal((await countingQueries(() => readChildWords(at.owner, home))).queries, 4);
+  assert.equal((await countingQueries(() => readChildWords(at.owner, home))).queries, 2);
 });
 
 test('an odd press is refused in words and changes nothing', async () => {

@@ -5,9 +5,9 @@ import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { after, before, test } from 'node:test';
 import { SMTPServer } from 'smtp-server';
-import { database } from '../../src/server/db/connection.ts';
 import { readPost } from '../../src/server/services/post.ts';
 import { testEnvironment } from '../support/app.ts';
+import { haveHomes } from '../support/manyHomes.ts';
 import { testPort } from '../support/ports.ts';
 import { helpersFor, startProgrammes, type TestProgrammes } from './programme.ts';
 
@@ -31,18 +31,6 @@ after(async () => {
   rmSync(folder, { recursive: true, force: true });
 });
 const { rows, sendQueued } = helpersFor(() => at);
-
-/** Homes like the demo's first, each with an address of its own. */
-async function addHomes(count: number): Promise<void> {
-  await database().query(
-    `WITH model AS (SELECT homes.* FROM homes JOIN children ON children.home_id = homes.id ORDER BY homes.nickname LIMIT 1),
-          made AS (INSERT INTO homes SELECT (jsonb_populate_record(null::homes, to_jsonb(model) || jsonb_build_object(
-            'id', gen_random_uuid(), 'nickname', 'House ' || number, 'contact', 'house' || number || '@homes.example'))).*
-            FROM model, generate_series(1, ${count}) number RETURNING id)
-     INSERT INTO children (id, home_id, nickname, birth_month, position)
-       SELECT gen_random_uuid(), made.id, 'Pip', '2023-05', 0 FROM made`,
-  );
-}
 
 /** A mail server that is away at first, puts off every second address once, and writes down what it took from whom. */
 async function mailServer() {
@@ -94,7 +82,7 @@ const states = async () =>
   );
 
 test(`${HOMES} letters by two workers, ${KILLS} kills, a server away for two hours and one that puts off: at most one letter a home, none given up`, async () => {
-  await addHomes(HOMES);
+  await haveHomes(process.env.DATABASE_URL!, HOMES + 12);
   const began = Date.parse(process.env.FOOTSTOOL_NOW!);
   const sessionId = await sendQueued('A parcel for Nim');
   const letters = Object.values(await states()).reduce((sum, count) => sum + count, 0);

@@ -1,4 +1,5 @@
 import { readTermPage } from '../../src/server/services/termPage.ts';
+import { onlyTo } from '../../src/contracts/audience.ts';
 import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
 import { applyTermEdit, type Term, type TermEdit } from '../../src/core/terms/index.ts';
@@ -85,7 +86,12 @@ test('a session that has been sent and is moved in the term asks to be sent agai
   const { termId, benchId } = await plannedTerm();
   const { revision } = await findSession(at.owner, benchId);
   const homeIds = (await listHomes(at.owner)).homes.map(({ id }) => id);
-  await sendSession(at.owner, { sessionId: benchId, homeIds, revision, address: 'https://homes.example' });
+  await sendSession(at.owner, {
+    sessionId: benchId,
+    audience: onlyTo(homeIds),
+    revision,
+    address: 'https://homes.example',
+  });
   const asksToSend = async () =>
     (await readTermPage(at.owner, termId)).due.some(
       ({ sessionId, what }) => sessionId === benchId && what.kind === 'send',

@@ -141,7 +141,7 @@ test('the tray of one home names it, and the queries are fixed', async () => {
     (await countingQueries(() => readTray(at.owner, id, { for: 'all', version: 'usual' }))).queries,
     queries,
   );
-  assert.equal(queries, 8);
+  assert.equal(queries, 6);
 });
 
 test('a programme is changed by its owner, within the ranges, and the makers obey', async () => {

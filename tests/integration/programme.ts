@@ -1,6 +1,7 @@
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { onlyTo } from '../../src/contracts/audience.ts';
 import assert from 'node:assert/strict';
 import { QueryTypes } from 'sequelize';
 import { replyForm } from '../../src/contracts/reply.ts';
@@ -94,7 +95,7 @@ export function helpersFor(programmes: () => TestProgrammes) {
     const homeIds = (await listHomes(programmes().owner)).homes.map(({ id }) => id);
     await sendSession(programmes().owner, {
       sessionId: kept.id,
-      homeIds,
+      audience: onlyTo(homeIds),
       revision: kept.revision,
       address: 'https://homes.example',
     });

@@ -1,3 +1,4 @@
+import { onlyTo } from '../../src/contracts/audience.ts';
 import { type Line, plainSegment, type Segment } from '../../src/core/session/index.ts';
 import type { EdgeError } from '../../src/server/http/errors.ts';
 import { keepHome } from '../../src/server/services/homes.ts';
@@ -54,7 +55,12 @@ export function sayingFor(programmes: () => TestProgrammes) {
 
   async function send(sessionId: string, homeIds: readonly string[]) {
     const { revision } = await findSession(programmes().owner, sessionId);
-    return sendSession(programmes().owner, { sessionId, homeIds, revision, address: 'https://homes.example' });
+    return sendSession(programmes().owner, {
+      sessionId,
+      audience: onlyTo(homeIds),
+      revision,
+      address: 'https://homes.example',
+    });
   }
 
   const guideOf = async (sessionId: string, homeId: string) =>

@@ -1,3 +1,4 @@
+import { onlyTo } from '../../src/contracts/audience.ts';
 import assert from 'node:assert/strict';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -116,7 +117,12 @@ test('a session that does not come out is neither kept with a wrong dial nor sen
   const { revision } = await keepSession(at.owner, kept.id, { revision: kept.revision, session: broken });
   const [home] = (await listHomes(at.owner)).homes;
   await assert.rejects(
-    sendSession(at.owner, { sessionId: kept.id, homeIds: [home!.id], revision, address: 'https://homes.example' }),
+    sendSession(at.owner, {
+      sessionId: kept.id,
+      audience: onlyTo([home!.id]),
+      revision,
+      address: 'https://homes.example',
+    }),
     (error: EdgeError) => error.code === 'wrong-input' && /divides by zero/.test(error.details.problems![0]!.message),
   );
   await keepSession(at.owner, kept.id, { revision, session: kept.session });
@@ -166,9 +172,16 @@ test('a stranger sees and changes nothing of another programme', async () => {
   await refuses(readBench(at.stranger, kept.id), 'not-found');
   await refuses(keepSession(at.stranger, kept.id, { revision: kept.revision, session: kept.session }), 'not-found');
   await refuses(
-    sendSession(at.stranger, { sessionId: kept.id, homeIds: [home!.id], revision: 1, address: 'https://x.example' }),
-    'wrong-input',
+    sendSession(at.stranger, {
+      sessionId: kept.id,
+      audience: onlyTo([home!.id]),
+      revision: 1,
+      address: 'https://x.example',
+    }),
+    'not-found',
   );
+  const notTheirs = { sessionId: kept.id, audience: onlyTo(['00000000-0000-4000-8000-000000000001']), address: '' };
+  await refuses(sendSession(at.owner, { ...notTheirs, revision: kept.revision }), 'wrong-input');
   await refuses(readPost(at.stranger, kept.id), 'not-found');
   await refuses(readLink(at.stranger, linkId), 'not-found');
   await refuses(revokeLink(at.stranger, linkId), 'not-found');
@@ -190,7 +203,7 @@ test('somebody who reads changes nothing', async () => {
   const linkId = (await readPost(at.reader, kept.id)).homes[0]!.linkId;
   await refuses(keepSession(at.reader, kept.id, { revision: kept.revision, session: kept.session }), 'not-allowed');
   await refuses(
-    sendSession(at.reader, { sessionId: kept.id, homeIds: [], revision: kept.revision, address: '' }),
+    sendSession(at.reader, { sessionId: kept.id, audience: onlyTo([]), revision: kept.revision, address: '' }),
     'not-allowed',
   );
   await refuses(revokeLink(at.reader, linkId), 'not-allowed');

@@ -25,6 +25,21 @@ export function householdOn(
   };
 }
 
+/** The households of homes on a day, those that are the same once; no homes: none. */
+export function distinctHouseholds(
+  homes: readonly Pick<Home, 'children' | 'allergens'>[],
+  on: CalendarDate,
+  policy: CautionPolicy = USUAL_POLICY,
+): Household[] {
+  const households = homes.map((home) => householdOn(home, on, policy));
+  return [...new Map(households.map((household) => [nameOfHousehold(household), household])).values()];
+}
+
+/** The same for two households exactly when nothing a session asks tells them apart. */
+export function nameOfHousehold({ children, youngestMonths, mouthing, allergens }: Household): string {
+  return JSON.stringify([children, youngestMonths, mouthing, allergens]);
+}
+
 /** A thing of a need, as cautions look at it: what is not eaten is a counter. */
 export function asUsed(thing: Thing, need: Pick<Need, 'eaten'>) {
   const { key: item, traits, allergens, one, many } = thing;

@@ -12,7 +12,7 @@ export {
   outcomeOf,
   type ServedNeed,
 } from './homeFit.ts';
-export { asUsed, type Household, householdOn, isPermitted } from './household.ts';
+export { asUsed, distinctHouseholds, type Household, householdOn, isPermitted } from './household.ts';
 export { activitiesFor, type CountedThing, type Inventory, type ShelfChoice } from './inventory.ts';
 export { mostUsefulThings, type UsefulThings } from './mostUsefulThings.ts';
 export {

@@ -16,7 +16,7 @@ import type { Home } from './home.ts';
 import { assumedAt } from './assumed.ts';
 import { kitOf } from './fetching.ts';
 import type { FittedPart, HomeFit, ServedNeed } from './homeFit.ts';
-import { householdOn, isPermitted, type Household } from './household.ts';
+import { householdOn, isPermitted, nameOfHousehold, type Household } from './household.ts';
 import { safetyAt } from './partSafety.ts';
 import { type SessionSafety } from './partQuestions.ts';
 import { stateOf, summariseReadiness, type HomeReadiness, type Readiness } from './readiness.ts';
@@ -103,8 +103,7 @@ export function sessionFitter(
   const rooms = new Map<string, InRoom>();
   return (home) => {
     const household = householdOn(home, session.on, settings.policy ?? USUAL_POLICY);
-    const { children, youngestMonths, mouthing, allergens } = household;
-    const roomName = JSON.stringify([children, youngestMonths, mouthing, allergens]);
+    const roomName = nameOfHousehold(household);
     const room = rooms.get(roomName) ?? inRoom(session, household, settings);
     rooms.set(roomName, room);
     const stock = home.stock.filter(({ item }) => room.wanted.has(item));

@@ -2,7 +2,17 @@
 export const counts = {
   'count.homes': '{count, plural, one {# home} other {# homes}}',
   'count.can-do': '{count, plural, one {# home} other {# homes}} can do it as written',
-  'count.more-homes': 'and {count, plural, one {# more home} other {# more homes}}; the list to send from names them all',
+  'count.guides-to-write':
+    '{count, plural, one {# guide is} other {# guides are}} still being written; their letters follow by themselves.',
+  'count.left-out':
+    '{count, plural, one {# home was} other {# homes were}} left out: something there changed while this was going out. Send it to them again once you’ve had a look.',
+  'count.homes-given':
+    'You have {count} homes. To keep this page quick it looks at the first {given} of them, by name.',
+  'count.homes-page': 'Homes {from} to {to} of {count}',
+  'count.homes-shown':
+    'Homes {from} to {to} of {count}; {ticked, plural, =0 {none is ticked} one {# is ticked} other {# are ticked}} in all',
+  'count.more-homes':
+    'and {count, plural, one {# more home} other {# more homes}}; the list to send from names them all',
   'count.swaps': '{count} with a swap',
   'count.likely': '{count} probably can',
   'count.kit': '{count, plural, one {# needs} other {# need}} a kit',

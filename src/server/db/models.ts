@@ -1,6 +1,7 @@
 import type { Versioned } from '../../core/contentVersion.ts';
 import type { GuideLanguage } from '../../core/languages.ts';
 import { Model } from 'sequelize';
+import type { Audience } from '../../contracts/audience.ts';
 import type { KeptDecision } from '../../contracts/keptDecision.ts';
 import type { Guide } from '../../core/guide/index.ts';
 import type { Session, StoredScript } from '../../core/session/index.ts';
@@ -122,6 +123,8 @@ export class SendingRow extends Model {
   declare address: string;
   /** What was decided about what its words call for, as it went out. */
   declare decisions: KeptDecision[];
+  /** Whom it was for, as it was asked; empty in those from before. */
+  declare audience: Audience | Record<string, never>;
 }
 
 export class GuideLinkRow extends Model {

@@ -4,7 +4,7 @@ import { QueryTypes, type Transaction } from 'sequelize';
 import { database } from './connection.ts';
 
 /** The work that is done beside requests. Each job names a row that says what is to be done, never what is secret. */
-export type QueueName = 'letters' | 'prints';
+export type QueueName = 'letters' | 'prints' | 'sendings';
 
 interface QueueRule {
   /** After so long a job that nobody finished is taken up again: whoever was at work is gone. */
@@ -14,6 +14,8 @@ interface QueueRule {
 
 const QUEUES: Readonly<Record<QueueName, QueueRule>> = {
   letters: { expireInSeconds: 45, retryLimit: 30 },
+  // A chunk of homes has its guides written in seconds.
+  sendings: { expireInSeconds: 120, retryLimit: 30 },
   // A tray of many homes takes minutes; whether somebody is at it is written in the job's own row.
   prints: { expireInSeconds: 900, retryLimit: 3 },
 };

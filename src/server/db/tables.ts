@@ -240,6 +240,7 @@ function defineSendings(define: Define): void {
     sendKey: maybe(DataTypes.UUID),
     address: text(),
     decisions: { ...json(), defaultValue: [] },
+    audience: { ...json(), defaultValue: {} },
   });
   define(GuideLinkRow, 'guide_links', {
     id: uuidKey(),

@@ -2,6 +2,7 @@ import PQueue from 'p-queue';
 import { isFirstWithin } from '../db/repositories/installation.ts';
 import { postLetter, recoverLetters } from '../services/letters.ts';
 import { printJob, recoverPrints, removeOldPrints } from '../services/printing.ts';
+import { recoverChunks, writeQueuedChunk } from '../services/sendingChunks.ts';
 import { endPastReservations } from '../services/reservations.ts';
 import { removeExpired } from '../services/signIn.ts';
 import { backUpNightly } from '../backup/backups.ts';
@@ -48,6 +49,7 @@ export async function startWorking(onError: (error: Error) => void): Promise<Que
             ),
           )),
       },
+      sendings: { batches: 1, batchSize: 1, work: async ([job]) => writeQueuedChunk(job?.chunk ?? '') },
       prints: { batches: 1, batchSize: 1, work: async ([job]) => printJob(job?.job ?? '') },
     },
     onError,
@@ -57,6 +59,7 @@ export async function startWorking(onError: (error: Error) => void): Promise<Que
     // Of several workers one looks after what is due; one that has just begun looks at once for what a crash left.
     const isFirst = await isFirstWithin('swept', SECONDS_BETWEEN_SWEEPS);
     if (isFirst || minutes === 0) {
+      await recoverChunks();
       await recoverLetters();
       await recoverPrints();
       if (minutes % MINUTES_BETWEEN_UPKEEP === 0) await upkeep();

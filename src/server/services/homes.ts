@@ -10,6 +10,7 @@ import { hold } from '../db/hold.ts';
 import {
   countHomes,
   findHomeByName,
+  findHomeIds,
   readHomeRevision,
   readHomes,
   readTakenOut,
@@ -22,10 +23,20 @@ import { isSameValue } from '../db/sameValue.ts';
 import { EdgeError } from '../http/errors.ts';
 import { requireAuthor, type Person } from './person.ts';
 
-/** The homes of a programme and the names of what they have: four queries, however many homes. */
-export async function listHomes(person: Person): Promise<{ homes: KeptHome[]; things: ThingsByKey }> {
-  const [homes, things] = await Promise.all([readHomes(person.programmeId), readThings(person.programmeId)]);
-  return { homes, things };
+/** A page of the list of homes shows so many. */
+export const HOMES_A_PAGE = 100;
+
+/** A page of the homes of a programme by name, or of those whose name holds a text, and the names of what they have. Four queries. */
+export async function listHomes(
+  { programmeId }: Pick<Person, 'programmeId'>,
+  { page = 1, name }: { page?: number; name?: string | undefined } = {},
+): Promise<{ homes: KeptHome[]; total: number; things: ThingsByKey }> {
+  const from = (Math.max(1, page) - 1) * HOMES_A_PAGE;
+  const [{ ids, total }, things] = await Promise.all([
+    findHomeIds(programmeId, { from, most: HOMES_A_PAGE, name }),
+    readThings(programmeId),
+  ]);
+  return { homes: await readHomes(programmeId, { ids }), total, things };
 }
 
 /** Homes that were taken out and may come back. One query. */

@@ -1,6 +1,13 @@
 import { calibrate } from '../../core/time/index.ts';
 import { roundTo } from '../../core/numbers/index.ts';
-import { readPostHomes, type PostHome } from '../db/repositories/post.ts';
+import {
+  countPost,
+  readPostHomes,
+  readTimedParts,
+  type PostCounts,
+  type PostHome,
+  type TimedPart,
+} from '../db/repositories/post.ts';
 import type { KeptDecision } from '../../contracts/keptDecision.ts';
 import { readLatestSending } from '../db/repositories/sendings.ts';
 import { readSession, type KeptSession } from '../db/repositories/sessions.ts';
@@ -9,14 +16,20 @@ import { findCorrections, type Correction } from './corrections.ts';
 import { findMakerCorrections } from './makerCorrections.ts';
 import { now } from '../clock.ts';
 import type { Person } from './person.ts';
-import { secondsToUndo } from './sending.ts';
+import { readSendingProgress } from '../db/repositories/sendingChunks.ts';
+import { HOMES_A_PAGE } from './homes.ts';
+import { secondsToUndo } from './sendingChunks.ts';
 
 export { listPost } from '../db/repositories/post.ts';
 export type { PostHome } from '../db/repositories/post.ts';
 
 export interface PostDetail {
   readonly kept: KeptSession;
+  /** The homes of the page that is shown. */
   readonly homes: readonly PostHome[];
+  readonly counts: PostCounts;
+  /** How far its newest sending has come. */
+  readonly progress: { readonly waiting: number; readonly leftOut: number };
   /** Planned beside real minutes, in the order of the session, for parts that homes timed. */
   readonly timed: readonly { title: string; planned: number; real: number; homes: number }[];
   readonly corrections: readonly Correction[];
@@ -27,10 +40,16 @@ export interface PostDetail {
 }
 
 /** Everything about one sent session: a fixed number of queries, however many homes. */
-export async function readPost(person: Person, sessionId: string): Promise<PostDetail> {
+export async function readPost(person: Person, sessionId: string, page = 1): Promise<PostDetail> {
   const kept = await readSession(person.programmeId, sessionId, undefined, { withDeleted: true });
   if (!kept) throw new EdgeError('not-found');
-  const homes = await readPostHomes(person.programmeId, sessionId);
+  const { programmeId } = person;
+  const [homes, counts, parts, progress] = await Promise.all([
+    readPostHomes(programmeId, sessionId, { from: (Math.max(1, page) - 1) * HOMES_A_PAGE, most: HOMES_A_PAGE }),
+    countPost(programmeId, sessionId),
+    readTimedParts(programmeId, sessionId),
+    readSendingProgress(sessionId),
+  ]);
   const latest = await readLatestSending(sessionId);
   const decisions = latest?.decisions ?? [];
   const undoUntil = (latest?.sentAt.getTime() ?? 0) + secondsToUndo() * 1000;
@@ -38,19 +57,17 @@ export async function readPost(person: Person, sessionId: string): Promise<PostD
     ...new Set(kept.session.segments.flatMap(({ kind, from }) => (kind === 'activity' && from ? [from] : []))),
   ];
   const corrections = [...(await findCorrections(person, keys)), ...(await findMakerCorrections(person, kept.session))];
-  return { kept, homes, timed: timedParts(kept, homes), corrections, decisions, mayUndo: now().getTime() < undoUntil };
+  const mayUndo = now().getTime() < undoUntil;
+  return { kept, homes, counts, progress, timed: timedParts(kept, parts), corrections, decisions, mayUndo };
 }
 
-function timedParts({ session }: KeptSession, homes: readonly PostHome[]): PostDetail['timed'] {
-  const parts = homes.flatMap(({ reply }) => reply?.parts ?? []);
+function timedParts({ session }: KeptSession, parts: readonly TimedPart[]): PostDetail['timed'] {
   const order = [...new Set([...session.segments.map(({ id }) => id), ...parts.map(({ segment }) => segment)])];
   return order.flatMap((segment) => {
-    const answers = parts.filter((part) => part.segment === segment && part.minutes !== null);
-    if (answers.length === 0) return [];
-    const { title } = answers.at(-1)!;
-    const planned = roundTo(answers.reduce((sum, answer) => sum + answer.planned, 0) / answers.length, 1);
-    const real = spreadOfAnswers(answers.map(({ minutes }) => minutes!));
-    return [{ title, planned, real, homes: answers.length }];
+    const timed = parts.find((part) => part.segment === segment);
+    if (!timed) return [];
+    const { title, planned, minutes } = timed;
+    return [{ title, planned: roundTo(planned, 1), real: spreadOfAnswers(minutes), homes: minutes.length }];
   });
 }
 

@@ -14,7 +14,7 @@ import { composeGuide } from '../../core/guide/index.ts';
 import { guideLanguage } from '../../messages/guideLanguages.ts';
 import { authorMakers } from '../../messages/authorMakers.ts';
 import { randomUUID } from 'node:crypto';
-import { fitHome } from '../../core/homes/index.ts';
+import { fitHome, itemsServing } from '../../core/homes/index.ts';
 import {
   estimatePages,
   layoutPrintSet,
@@ -66,14 +66,14 @@ export async function readTray(
   choice: TrayChoice,
   { mostHomes = Infinity } = {},
 ): Promise<ReadPrintSet> {
-  const [kept, homes, things, { books }, openDays] = await Promise.all([
+  const [kept, things, { books }, openDays] = await Promise.all([
     readSession(person.programmeId, sessionId),
-    readHomes(person.programmeId),
     readThings(person.programmeId),
     readShelf(person.programmeId, ['book']),
     readOpenDays(person),
   ]);
   if (!kept) throw new EdgeError('not-found');
+  const homes = await readHomes(person.programmeId, { items: itemsServing(kept.session, things) });
   const chosen = chosenHomes(choice, homes);
   const policy = person.settings.cautions;
   const safety = await readSafety(person, { id: sessionId, session: kept.session, homes });

@@ -5,7 +5,7 @@ import {
   type CautionDecision,
   type Decided,
   decisionOn,
-  householdOn,
+  distinctHouseholds,
   openQuestions,
   type PartQuestion,
   roomsOf,
@@ -47,7 +47,7 @@ export function questionsBefore(
   { things, person, safety }: { things: ThingsByKey; person: Pick<Person, 'settings'>; safety: SessionSafety },
 ): NamedQuestion[] {
   const policy = person.settings.cautions;
-  const households = homes.map((home) => householdOn(home, session.on, policy));
+  const households = distinctHouseholds(homes, session.on, policy);
   return session.segments.flatMap((segment) =>
     openQuestions(segment, things, { households, policy, safety }).map((question) => ({
       ...question,
@@ -84,7 +84,7 @@ export async function decide(person: Person, sessionId: string, fields: Record<s
   const [{ session }, things, homes] = await Promise.all([
     findSession(person, sessionId),
     readThings(person.programmeId),
-    readHomes(person.programmeId),
+    readHomes(person.programmeId, { items: [] }),
   ]);
   const safety = await readSafety(person, { id: sessionId, session, homes });
   const question = questionsBefore(session, homes, { things, person, safety }).find((open) => open.name === name);

@@ -1,4 +1,6 @@
-import { readCopiesHeld, readLatestSending, type LatestSending } from '../db/repositories/sendings.ts';
+import { type Audience, onlyTo, withTicks } from '../../contracts/audience.ts';
+import { type HomeGroup, readAudience, readHomeGroups } from '../db/repositories/audience.ts';
+import { readCopiesHeld, readLatestSending } from '../db/repositories/sendings.ts';
 import { composeGuide, composeSession, type Guide } from '../../core/guide/index.ts';
 import { guideLanguage } from '../../messages/guideLanguages.ts';
 import type { GuideLanguage } from '../../core/languages.ts';
@@ -6,11 +8,13 @@ import type { ThingsByKey } from '../../core/materials/index.ts';
 import {
   type FitSettings,
   type HomeFit,
+  itemsServing,
+  outcomeOf,
   type Readiness,
   readinessOfAll,
   sessionFitter,
 } from '../../core/homes/index.ts';
-import { findFindings, type Finding } from '../../core/checks/index.ts';
+import { countOf, findFindings, type Finding, type OutcomeCounts } from '../../core/checks/index.ts';
 import type { Session } from '../../core/session/index.ts';
 import { readHomes, type KeptHome } from '../db/repositories/homes.ts';
 import { inSlices } from './inSlices.ts';
@@ -20,20 +24,31 @@ import { readShelf, readThings } from '../db/repositories/shelf.ts';
 import { EdgeError } from '../http/errors.ts';
 import type { Person } from './person.ts';
 import { decisionsThatHold, questionsBefore, readSafety, type NamedQuestion } from './safety.ts';
+import { HOMES_A_PAGE } from './homes.ts';
 import { findSession } from './sessions.ts';
 import { readOpenDays } from './preparations.ts';
 
 export interface SendPage {
   readonly kept: KeptSession;
+  /** The homes of the page that is shown. */
   readonly fits: readonly HomeFit[];
+  readonly page: number;
+  readonly pages: number;
+  /** How many homes there are. */
+  readonly total: number;
+  readonly outcomes: OutcomeCounts;
   readonly readiness: Readiness;
   readonly things: ThingsByKey;
-  /** Which edition each home has already, by its id, and when it went. */
+  /** Which edition each home of the page has already, by its id, and when it went. */
   readonly had: ReadonlyMap<string, { edition: number; sentAt: Date }>;
   /** The newest edition so far; 0 before the first. */
   readonly edition: number;
   /** Whether it was changed since it last went out. */
   readonly isChanged: boolean;
+  /** Whom it would go to as things are ticked. */
+  readonly audience: Audience;
+  readonly ticked: ReadonlySet<string>;
+  readonly groups: readonly HomeGroup[];
   /** What keeps the session from being sent. */
   readonly stops: readonly Finding[];
   /** What somebody looks at before it goes to any of the homes. */
@@ -42,43 +57,66 @@ export interface SendPage {
   readonly decisions: ReturnType<typeof decisionsThatHold>;
 }
 
-/** What an author looks over before sending. */
-export async function readSendPage(person: Person, id: string): Promise<SendPage> {
-  const [kept, things, homes, { had, latest }] = await Promise.all([
+/** What an author looks over before sending, a page of its homes; without an audience, those it is new to. */
+export async function readSendPage(
+  person: Person,
+  id: string,
+  { audience: asked, page: askedPage = 1 }: { audience?: Audience | undefined; page?: number } = {},
+): Promise<SendPage> {
+  const { programmeId } = person;
+  const [kept, things, latest, groups] = await Promise.all([
     findSession(person, id),
-    readThings(person.programmeId),
-    readHomes(person.programmeId),
-    readHad(person.programmeId, id),
+    readThings(programmeId),
+    isUuid(id) ? readLatestSending(id) : null,
+    readHomeGroups(programmeId),
   ]);
-  const safety = await readSafety(person, { id: kept.id, session: kept.session, homes });
-  const fits = await fitInSlices(kept.session, homes, { things, policy: person.settings.cautions, safety });
-  const edition = latest?.edition ?? 0;
-  const isChanged = latest !== null && !isSameValue(latest.session, kept.session);
-  const stops = findStops(kept.session, fits, { things, person });
-  const questions = questionsBefore(kept.session, homes, { things, person, safety });
-  const decisions = decisionsThatHold(kept.session, safety);
+  const { session } = kept;
+  const isChanged = latest !== null && !isSameValue(latest.session, session);
+  const audience = asked ?? { to: latest === null || isChanged ? 'all' : 'missing', except: [], also: [] };
+  const [homes, ticked] = await Promise.all([
+    readHomes(programmeId, { items: itemsServing(session, things) }),
+    readAudience(programmeId, { sessionId: id, audience }),
+  ]);
+  const safety = await readSafety(person, { id: kept.id, session, homes });
+  const fits = await fitInSlices(session, homes, { things, policy: person.settings.cautions, safety });
+  const pages = Math.max(1, Math.ceil(homes.length / HOMES_A_PAGE));
+  const page = Math.min(Math.max(1, askedPage), pages);
+  const inSight = fits.slice((page - 1) * HOMES_A_PAGE, page * HOMES_A_PAGE);
   return {
     kept,
-    fits,
+    fits: inSight,
+    page,
+    pages,
+    total: homes.length,
+    outcomes: countOf(fits.map(outcomeOf)),
     readiness: readinessOfAll(fits),
     things,
-    had,
-    edition,
+    had: await readCopiesHeld(
+      programmeId,
+      id,
+      inSight.map(({ home }) => home.id),
+    ),
+    edition: latest?.edition ?? 0,
     isChanged,
-    stops,
-    questions,
-    decisions,
+    audience,
+    ticked: new Set(ticked),
+    groups,
+    stops: findStops(session, fits, { things, person }),
+    questions: questionsBefore(session, homes, { things, person, safety }),
+    decisions: decisionsThatHold(session, safety),
   };
 }
 
-/** The newest copy that each home holds by a link that still opens, and the newest sending. Two queries. */
-async function readHad(
-  programmeId: string,
+/** What the ticks on a page of the list make of an audience. One query. */
+export async function audienceAsTicked(
+  person: Person,
   sessionId: string,
-): Promise<{ had: SendPage['had']; latest: LatestSending | null }> {
-  if (!isUuid(sessionId)) return { had: new Map(), latest: null };
-  const latest = await readLatestSending(sessionId);
-  return { had: await readCopiesHeld(programmeId, sessionId), latest };
+  { audience, shown, ticked }: { audience: Audience; shown: readonly string[]; ticked: readonly string[] },
+): Promise<Audience> {
+  const taken = new Set(
+    await readAudience(person.programmeId, { sessionId, audience: { ...onlyTo([]), to: audience.to } }),
+  );
+  return withTicks(audience, { shown, ticked: new Set(ticked), takesIn: (id) => taken.has(id) });
 }
 
 /** What each home makes of a session, with other requests let in between. */
@@ -109,10 +147,10 @@ export async function previewGuide(
     findSession(person, sessionId),
     readThings(person.programmeId),
     readShelf(person.programmeId, ['book']),
-    readHomes(person.programmeId),
+    readHomes(person.programmeId, { items: [] }),
     readOpenDays(person),
   ]);
-  const home = homes.find(({ id }) => id === homeId);
+  const [home] = await readHomes(person.programmeId, { ids: [homeId] });
   if (!home) throw new EdgeError('not-found');
   const policy = person.settings.cautions;
   const safety = await readSafety(person, { id: kept.id, session: kept.session, homes });

@@ -1,41 +1,34 @@
 import {
-  addCopies,
-  addLinks,
   addSending,
   findSendingByKey,
   holdLatestSending,
   readLatestSending,
-  readOpenLinks,
   removeSending,
 } from '../db/repositories/sendings.ts';
 import { inTransaction, type Transaction } from '../db/transaction.ts';
-import { composeGuide, writeGuideCopy } from '../../core/guide/index.ts';
-import { guideLanguage } from '../../messages/guideLanguages.ts';
+import type { Audience } from '../../contracts/audience.ts';
 import type { ThingsByKey } from '../../core/materials/index.ts';
-import { randomUUID } from 'node:crypto';
-import type { HomeFit } from '../../core/homes/index.ts';
+import { type HomeFit, itemsServing } from '../../core/homes/index.ts';
 import type { Session } from '../../core/session/index.ts';
 import { describeFinding } from '../../messages/findings.ts';
 import { describeQuestion } from '../../messages/safety.ts';
-import { guideWords } from '../../messages/guideWords.ts';
 import { now } from '../clock.ts';
+import { readAudience } from '../db/repositories/audience.ts';
 import { readHomes, type KeptHome } from '../db/repositories/homes.ts';
+import { addChunks } from '../db/repositories/sendingChunks.ts';
 import type { KeptDecision } from '../../contracts/keptDecision.ts';
 import { readSession } from '../db/repositories/sessions.ts';
-import { readShelf, readThings } from '../db/repositories/shelf.ts';
+import { readThings } from '../db/repositories/shelf.ts';
 import { EdgeError } from '../http/errors.ts';
-import { guideToken, hashToken } from '../http/secrets.ts';
-import { queueLetters, type GuideLetterFacts } from './letters.ts';
 import { requireAuthor, type Person } from './person.ts';
 import { asRecord, decisionsThatHold, questionsBefore, readSafety, type NamedQuestion } from './safety.ts';
 import { findStops, fitInSlices } from './sendPage.ts';
-import { inSlices } from './inSlices.ts';
+import { type ChunkReading, HOMES_A_CHUNK, queueChunks, readForChunk, writeChunk } from './sendingChunks.ts';
 import { oneAtATime } from './inTurn.ts';
-import { readOpenDays } from './preparations.ts';
 
 export interface SendRequest {
   readonly sessionId: string;
-  readonly homeIds: readonly string[];
+  readonly audience: Audience;
   /** The revision the author saw; a newer one refuses. */
   readonly revision: number;
   /** Where homes reach Footstool. */
@@ -52,9 +45,9 @@ export interface Sent {
 }
 
 /**
- * Sends a session: fixes a copy for each home, gives each home its link (the one it has, or a new one), and posts a
- * letter with it into the outbox, all together or not at all. The queue posts the letters. A press that arrives again
- * sends nothing more.
+ * Sends a session to an audience: writes down what goes to whom, in chunks of homes, once nothing stands in the way at any of
+ * them. A chunk fixes its homes' copies and links, and puts their letters into the outbox; the queue posts them. A press that
+ * arrives again sends nothing more.
  */
 export async function sendSession(person: Person, request: SendRequest): Promise<Sent> {
   requireAuthor(person);
@@ -62,14 +55,6 @@ export async function sendSession(person: Person, request: SendRequest): Promise
     request.sessionId,
     async () => (await sentAlready(person, request)) ?? (await sendNow(person, request)),
   );
-}
-
-const USUAL_SECONDS_TO_UNDO = 30;
-
-/** FOOTSTOOL_UNDO_SECONDS: so long letters wait before they leave, from 0 to 600. */
-export function secondsToUndo(): number {
-  const set = Number(process.env.FOOTSTOOL_UNDO_SECONDS ?? USUAL_SECONDS_TO_UNDO);
-  return Number.isFinite(set) ? Math.min(600, Math.max(0, set)) : USUAL_SECONDS_TO_UNDO;
 }
 
 /**
@@ -96,51 +81,84 @@ async function sentAlready(person: Person, { sessionId, key }: SendRequest): Pro
 }
 
 async function sendNow(person: Person, request: SendRequest): Promise<Sent> {
-  const [things, { books }, homes, openDays] = await Promise.all([
-    readThings(person.programmeId),
-    readShelf(person.programmeId, ['book']),
-    readHomes(person.programmeId),
-    readOpenDays(person),
-  ]);
-  const chosen = homes.filter(({ id }) => request.homeIds.includes(id));
-  if (chosen.length !== new Set(request.homeIds).size) {
-    throw new EdgeError('wrong-input', {
-      problems: [{ path: 'homes', message: 'names a home that is not in this programme' }],
-    });
-  }
+  const { sessionId } = request;
+  const asked = await readAsked(person, request);
   return inTransaction(async (transaction) => {
-    const kept = await readSession(person.programmeId, request.sessionId, transaction);
+    const kept = await readSession(person.programmeId, sessionId, transaction);
     if (!kept) throw new EdgeError('not-found');
     const { latest, again } = await sentBefore(request, transaction);
     if (again) return again;
     if (kept.revision !== request.revision) throw new EdgeError('conflict', { current: { revision: kept.revision } });
-    const safety = await readSafety(person, { id: kept.id, session: kept.session, homes }, transaction);
-    const fits = await fitInSlices(kept.session, chosen, { things, policy: person.settings.cautions, safety });
-    refuseUnready(kept.session, fits, { things, person });
-    refuseUnseen(questionsBefore(kept.session, chosen, { things, person, safety }), things);
-    const guideFor = (home: KeptHome) =>
-      composeGuide({
-        session: kept.session,
-        home,
-        things,
-        programme: person.programme,
-        policy: person.settings.cautions,
-        safety,
-        books,
-        openDays,
-        ...guideLanguage(home.language),
-      });
-    return fixCopies({
-      person,
-      request,
-      session: kept.session,
-      homes: chosen,
+    const { session } = kept;
+    const { homeIds } = asked;
+    const decisions = await settledFor(person, { session, request, asked, transaction });
+    const sending = {
+      sessionId,
+      programmeId: person.programmeId,
       edition: latest + 1,
-      decisions: asRecord(decisionsThatHold(kept.session, safety)),
-      guideFor,
-      transaction,
-    });
+      sentAt: now(),
+      session,
+      address: request.address,
+      decisions,
+      audience: request.audience,
+      sentBy: person.userId,
+      sendKey: request.key ?? null,
+    };
+    const sendingId = await addSending(sending, transaction);
+    const chunks = await addChunks(sendingId, { homeIds, size: HOMES_A_CHUNK }, transaction);
+    // A few homes have their guides with the answer to the press; of many each chunk is a job.
+    if (asked.few)
+      await writeChunk(person, { chunk: { ...chunks[0]!, ...sending, homeIds }, read: asked.few }, transaction);
+    else await queueChunks(chunks, transaction);
+    return { edition: sending.edition, homes: homeIds.length };
   });
+}
+
+/** What a press is judged by, read before its transaction: nobody waits in one for another connection. */
+interface Asked {
+  readonly things: ThingsByKey;
+  readonly homes: readonly KeptHome[];
+  readonly homeIds: readonly string[];
+  /** What their guides are written from, where they are few enough for one chunk. */
+  readonly few: ChunkReading | null;
+}
+
+async function readAsked(person: Person, { sessionId, audience }: SendRequest): Promise<Asked> {
+  const { programmeId } = person;
+  const [kept, things, homeIds] = await Promise.all([
+    readSession(programmeId, sessionId),
+    readThings(programmeId),
+    readAudience(programmeId, { sessionId, audience }),
+  ]);
+  if (!kept) throw new EdgeError('not-found');
+  const [homes, few] = await Promise.all([
+    readHomes(programmeId, { items: itemsServing(kept.session, things) }),
+    homeIds.length > 0 && homeIds.length <= HOMES_A_CHUNK ? readForChunk(person, homeIds) : null,
+  ]);
+  return { things, homes, homeIds, few };
+}
+
+/** What was decided before a session goes to its homes, once nothing stands in the way; otherwise an error that names it. */
+async function settledFor(
+  person: Person,
+  input: { session: Session; request: SendRequest; asked: Asked; transaction: Transaction },
+): Promise<KeptDecision[]> {
+  const { session, request, asked, transaction } = input;
+  const { things, homes, homeIds } = asked;
+  const chosenIds = new Set(homeIds);
+  if (homeIds.length === 0 || request.audience.also.some((id) => !chosenIds.has(id)))
+    throw noSuchHomes(homeIds.length === 0 && request.audience.also.length === 0);
+  const chosen = homes.filter(({ id }) => chosenIds.has(id));
+  const safety = await readSafety(person, { id: request.sessionId, session, homes }, transaction);
+  const fits = await fitInSlices(session, chosen, { things, policy: person.settings.cautions, safety });
+  refuseUnready(session, fits, { things, person });
+  refuseUnseen(questionsBefore(session, chosen, { things, person, safety }), things);
+  return asRecord(decisionsThatHold(session, safety));
+}
+
+function noSuchHomes(isNobody: boolean): EdgeError {
+  const message = isNobody ? 'are none: choose at least one' : 'names a home that is not in this programme';
+  return new EdgeError('wrong-input', { problems: [{ path: 'homes', message }] });
 }
 
 /** What the same press has sent already; a sending of somebody else's meanwhile refuses. */
@@ -181,108 +199,4 @@ function refuseUnseen(questions: readonly NamedQuestion[], things: ThingsByKey):
       message: describeQuestion(question, things).title,
     })),
   });
-}
-
-interface FixInput {
-  readonly person: Person;
-  readonly request: SendRequest;
-  readonly session: Session;
-  readonly homes: readonly KeptHome[];
-  readonly edition: number;
-  readonly decisions: KeptDecision[];
-  readonly guideFor: (home: KeptHome) => ReturnType<typeof composeGuide>;
-  readonly transaction: Transaction;
-}
-
-async function fixCopies(input: FixInput): Promise<Sent> {
-  const { person, request, session, homes, edition, decisions, transaction } = input;
-  const { sessionId, address } = request;
-  const { programmeId } = person;
-  const sentAt = now();
-  const sendingId = await addSending(
-    {
-      sessionId,
-      programmeId,
-      edition,
-      sentAt,
-      session,
-      address,
-      decisions,
-      sentBy: person.userId,
-      sendKey: request.key ?? null,
-    },
-    transaction,
-  );
-  const links = await linkHomes(input, sentAt);
-  await writeCopies(input, { links, sendingId, sentAt });
-  await queueLetters(
-    links.map(({ home, linkId }) => ({
-      programmeId,
-      linkId,
-      sendingId,
-      recipient: home.contact,
-      subject: guideWords(home.language).say('letterSubject', { title: session.title }),
-      facts: letterFacts(home, session, { programme: person.programme, address }),
-    })),
-    { transaction, afterSeconds: secondsToUndo() },
-  );
-  return { edition, homes: homes.length };
-}
-
-type HomeLink = { readonly home: KeptHome; readonly linkId: string };
-
-/** The link of each home: the one that still opens, or a new one. */
-async function linkHomes({ person, request, homes, transaction }: FixInput, createdAt: Date): Promise<HomeLink[]> {
-  const { programmeId } = person;
-  const { sessionId } = request;
-  const ids = homes.map(({ id }) => id);
-  const open = await readOpenLinks(sessionId, ids, transaction);
-  const links = homes.map((home) => ({ home, linkId: open.get(home.id) ?? randomUUID() }));
-  await addLinks(
-    links
-      .filter(({ home }) => !open.has(home.id))
-      .map(({ home, linkId: id }) => ({
-        id,
-        programmeId,
-        sessionId,
-        homeId: home.id,
-        createdAt,
-        tokenHash: hashToken(guideToken(id)),
-      })),
-    transaction,
-  );
-  return links;
-}
-
-async function writeCopies(
-  { edition, guideFor, transaction }: FixInput,
-  { links, sendingId, sentAt }: { links: readonly HomeLink[]; sendingId: string; sentAt: Date },
-): Promise<void> {
-  const guides = await inSlices(links, ({ home }) => guideFor(home));
-  await addCopies(
-    links.map(({ home, linkId }, index) => ({
-      linkId,
-      sendingId,
-      edition,
-      sentAt,
-      guide: writeGuideCopy(guides[index]!),
-      language: home.language,
-    })),
-    transaction,
-  );
-}
-
-function letterFacts(
-  home: KeptHome,
-  session: Session,
-  { programme, address }: { programme: string; address: string },
-): GuideLetterFacts {
-  return {
-    home: home.nickname,
-    title: session.title,
-    on: session.on,
-    programme,
-    language: home.language,
-    address,
-  };
 }

@@ -11,6 +11,7 @@ import { up as nothingLost } from './0007-nothing-lost.ts';
 import { up as languagesAreListedOnce } from './0008-languages-are-listed-once.ts';
 import { up as idsOfChoices } from './0009-ids-of-choices.ts';
 import { up as twoWorkAsOne } from './0010-two-work-as-one.ts';
+import { up as manyHomes } from './0011-many-homes.ts';
 import { up as term } from './0002-term.ts';
 import { queriesWithin, type MigrationQueries } from './migrationQueries.ts';
 import { prepareQueue } from '../queue.ts';
@@ -26,6 +27,7 @@ const MIGRATIONS: Readonly<Record<string, (queries: MigrationQueries) => Promise
   '0008-languages-are-listed-once': languagesAreListedOnce,
   '0009-ids-of-choices': idsOfChoices,
   '0010-two-work-as-one': twoWorkAsOne,
+  '0011-many-homes': manyHomes,
 };
 
 /** The name of the newest schema that this version knows. */

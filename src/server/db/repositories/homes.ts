@@ -88,6 +88,24 @@ function toHome({ children, things, ...row }: ReadHome): KeptHome {
   };
 }
 
+/**
+ * The ids of a programme's homes by nickname, so many from one on (the first is 0), with how many there are in all; with a text,
+ * those whose nickname holds it. Two queries.
+ */
+export async function findHomeIds(
+  programmeId: string,
+  { from, most, name = '' }: { from: number; most: number; name?: string | undefined },
+): Promise<{ ids: string[]; total: number }> {
+  tables();
+  const like = `%${name.replace(/[\\%_]/g, '\\$&')}%`;
+  const where = { programmeId, takenOutAt: null, ...(name && { nickname: { [Op.iLike]: like } }) };
+  const [rows, total] = await Promise.all([
+    HomeRow.findAll({ where, attributes: ['id'], order: [['nickname', 'ASC']], offset: from, limit: most }),
+    HomeRow.count({ where }),
+  ]);
+  return { ids: rows.map(({ id }) => id), total };
+}
+
 /** Homes that were taken out and may come back, by nickname. One query. */
 export async function readTakenOut(programmeId: string): Promise<{ id: string; nickname: string; takenOutAt: Date }[]> {
   tables();

@@ -87,8 +87,62 @@ export interface PostHome {
   } | null;
 }
 
-/** The links of a session by the names of their homes: a fixed number of queries, however many homes. */
-export async function readPostHomes(programmeId: string, sessionId: string): Promise<PostHome[]> {
+/** How a sent session stands with all its homes. */
+export interface PostCounts {
+  readonly links: number;
+  /** Homes whose link still opens. */
+  readonly open: number;
+  readonly answered: number;
+  readonly withoutBook: number;
+  /** Letters to open links, by how they stand; one without an address is not among the failed. */
+  readonly failed: number;
+  readonly unclear: number;
+  readonly onTheirWay: number;
+}
+
+/** Counts the homes of a sent session by how their links, letters and answers stand. One query. */
+export async function countPost(programmeId: string, sessionId: string): Promise<PostCounts> {
+  const [row] = await tables().query<PostCounts>(
+    `SELECT count(*)::int AS links, count(*) FILTER (WHERE links.revoked_at IS NULL)::int AS open, count(replies.id)::int AS answered,
+            count(*) FILTER (WHERE without_book_at IS NOT NULL AND links.revoked_at IS NULL)::int AS "withoutBook",
+            count(*) FILTER (WHERE state = 'failed' AND recipient <> '' AND links.revoked_at IS NULL)::int AS failed,
+            count(*) FILTER (WHERE state = 'unclear' AND recipient <> '' AND links.revoked_at IS NULL)::int AS unclear,
+            count(*) FILTER (WHERE state IN ('waiting', 'posting'))::int AS "onTheirWay"
+       FROM guide_links links
+       LEFT JOIN replies ON replies.link_id = links.id
+       LEFT JOIN LATERAL (SELECT state, recipient FROM messages WHERE link_id = links.id ORDER BY changed_at DESC LIMIT 1) letter ON true
+      WHERE links.session_id = :sessionId AND links.programme_id = :programmeId`,
+    { replacements: { sessionId, programmeId }, type: QueryTypes.SELECT },
+  );
+  return row!;
+}
+
+/** What homes answered of one part's minutes, with what was planned for them. */
+export interface TimedPart {
+  readonly segment: string;
+  readonly title: string;
+  readonly planned: number;
+  readonly minutes: readonly number[];
+}
+
+/** Each part of a session that homes timed, with all their minutes. One query. */
+export function readTimedParts(programmeId: string, sessionId: string): Promise<TimedPart[]> {
+  return tables().query<TimedPart>(
+    `SELECT segment, (array_agg(title ORDER BY replied_at DESC))[1] AS title, avg(planned_minutes)::float AS planned,
+            array_agg(reply_parts.minutes::float ORDER BY replied_at) AS minutes
+       FROM reply_parts JOIN replies ON replies.id = reply_id JOIN guide_links links ON links.id = replies.link_id
+      WHERE links.session_id = :sessionId AND links.programme_id = :programmeId AND reply_parts.minutes IS NOT NULL
+      GROUP BY segment`,
+    { replacements: { sessionId, programmeId }, type: QueryTypes.SELECT },
+  );
+}
+
+/** So many links of a session by the names of their homes, from one on (the first is 0): a fixed number of queries. */
+export async function readPostHomes(
+  programmeId: string,
+  sessionId: string,
+  { from, most }: { from: number; most: number },
+): Promise<PostHome[]> {
   const links = await GuideLinkRow.findAll({
     where: { sessionId, programmeId },
     include: [
@@ -105,6 +159,8 @@ export async function readPostHomes(programmeId: string, sessionId: string): Pro
       [{ model: HomeRow, as: 'home' }, 'nickname', 'ASC'],
       ['createdAt', 'ASC'],
     ],
+    offset: from,
+    limit: most,
   });
   return links.map(toPostHome);
 }

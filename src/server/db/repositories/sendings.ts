@@ -48,18 +48,20 @@ export async function findSendingByKey(
   return { edition: row.edition, homes: await GuideCopyRow.count({ where: { sendingId: row.id }, ...inside }) };
 }
 
-/** The newest copy that each home holds by a link that still opens, by the home's id. One query. */
+/** The newest copy that each of some homes holds by a link that still opens, by the home's id. One query. */
 export async function readCopiesHeld(
   programmeId: string,
   sessionId: string,
+  homeIds: readonly string[],
 ): Promise<Map<string, { edition: number; sentAt: Date }>> {
-  if (!isUuid(sessionId)) return new Map();
+  if (!isUuid(sessionId) || homeIds.length === 0) return new Map();
   const rows = await tables().query<{ homeId: string; edition: number; sentAt: Date }>(
     `SELECT DISTINCT ON (guide_links.home_id) guide_links.home_id AS "homeId", guide_copies.edition, guide_copies.sent_at AS "sentAt"
        FROM guide_links JOIN guide_copies ON guide_copies.link_id = guide_links.id
       WHERE guide_links.session_id = :sessionId AND guide_links.programme_id = :programmeId AND guide_links.revoked_at IS NULL
+        AND guide_links.home_id IN (:homeIds)
       ORDER BY guide_links.home_id, guide_copies.edition DESC`,
-    { replacements: { sessionId, programmeId }, type: QueryTypes.SELECT },
+    { replacements: { sessionId, programmeId, homeIds: [...homeIds] }, type: QueryTypes.SELECT },
   );
   return new Map(rows.map(({ homeId, ...copy }) => [homeId, copy]));
 }
@@ -77,7 +79,16 @@ export async function readLastSent(programmeId: string): Promise<Map<string, str
 export async function addSending(
   sending: Pick<
     SendingRow,
-    'sessionId' | 'programmeId' | 'edition' | 'sentAt' | 'sentBy' | 'session' | 'sendKey' | 'address' | 'decisions'
+    | 'sessionId'
+    | 'programmeId'
+    | 'edition'
+    | 'sentAt'
+    | 'sentBy'
+    | 'session'
+    | 'sendKey'
+    | 'address'
+    | 'decisions'
+    | 'audience'
   >,
   transaction: Transaction,
 ): Promise<string> {
