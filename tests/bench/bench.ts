@@ -13,6 +13,7 @@ import { dialOfTwelveParts } from './dialInPage.ts';
 import { coinCounting, dialToPicture } from './makers.ts';
 import { finding, findingInBrowser, termPlans } from './shelfSearch.ts';
 import { readBenchFixture } from './fixture.ts';
+import { pagesWithManyHomes } from './pages.ts';
 import { printSets } from './tray.ts';
 
 /** Speed as ratios in one run: each figure stands beside the baseline it is measured against. */
@@ -30,6 +31,7 @@ gamePlays(report);
 wordsOfLines(report);
 if (!process.argv.includes('--core')) await printSets(report);
 if (!process.argv.includes('--core')) {
+  await pagesWithManyHomes(report);
   await typingInALine(report);
   await dialToPicture(report);
   await dialOfTwelveParts(report);

@@ -1,7 +1,7 @@
 import { daysAhead } from '../../core/calendar/index.ts';
 import type { ThingsByKey } from '../../core/materials/index.ts';
 import { memo, useState } from 'react';
-import type { HomeVerdict, SessionJudgement } from '../../core/checks/index.ts';
+import type { HomeVerdict, OutcomeCounts, SessionJudgement } from '../../core/checks/index.ts';
 import type { HomeState } from '../../core/homes/index.ts';
 import { type ComposedSession, materialsOrNone } from '../../core/guide/index.ts';
 import type { Session } from '../../core/session/index.ts';
@@ -59,7 +59,7 @@ export function HomesFoot({
           aria-busy={!isJudged}
           onClick={() => setIsOpen(!isOpen)}
         >
-          <HomeSteps states={ordered.map(({ state }) => state).join(' ')} />
+          <HomeSteps states={stepsOf(outcomes).join(' ')} />
           <span>
             <strong>{sayScreen('count.can-do', { count: ready })}</strong>
             <span className="text-xs line-clamp-2">
@@ -76,7 +76,7 @@ export function HomesFoot({
         {mayWrite &&
           (sending === 'ready' ? (
             <a className="btn btn-primary" href={`/sessions/${id}/send`}>
-              Send to {total}
+              Send to {total.toLocaleString('en-GB')}
             </a>
           ) : (
             <span className="text-soft text-sm" role="status">
@@ -114,6 +114,27 @@ const STEP_INK = {
   likely: 'fill-none stroke-teal stroke-2',
   short: 'fill-none stroke-mulberry stroke-2',
 } as const;
+
+/** There are so many steps at most; of more homes each step is a share. */
+const MOST_STEPS = 24;
+
+/** The states of homes as steps, the best first: one a home, or shares of many. No homes: none. */
+function stepsOf(outcomes: OutcomeCounts): HomeState[] {
+  const count = (...named: (keyof OutcomeCounts)[]) => named.reduce((sum, name) => sum + (outcomes[name] ?? 0), 0);
+  const counted: [HomeState, number][] = [
+    ['ready', count('ready')],
+    ['swaps', count('swaps')],
+    ['likely', count('likely')],
+    ['short', count('kit', 'lacks', 'without')],
+  ];
+  const total = counted.reduce((sum, [, homes]) => sum + homes, 0);
+  const steps = Math.min(MOST_STEPS, total);
+  const stateOfHome = (place: number) => {
+    let before = 0;
+    return counted.find(([, homes]) => place < (before += homes))![0];
+  };
+  return Array.from({ length: steps }, (_, step) => stateOfHome(Math.floor(((step + 0.5) * total) / steps)));
+}
 
 /** One step a home, rising: full as written, hatched with a swap, open where a kit is needed. Their states, with blanks between. */
 const HomeSteps = memo(function HomeSteps({ states: named }: { states: string }) {

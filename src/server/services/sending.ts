@@ -131,9 +131,10 @@ async function readAsked(person: Person, { sessionId, audience }: SendRequest): 
     readAudience(programmeId, { sessionId, audience }),
   ]);
   if (!kept) throw new EdgeError('not-found');
+  if (homeIds.length === 0 && audience.also.length === 0) throw noSuchHomes(true);
   const [homes, few] = await Promise.all([
     readHomes(programmeId, { items: itemsServing(kept.session, things) }),
-    homeIds.length > 0 && homeIds.length <= HOMES_A_CHUNK ? readForChunk(person, homeIds) : null,
+    homeIds.length <= HOMES_A_CHUNK ? readForChunk(person, homeIds) : null,
   ]);
   return { things, homes, homeIds, few };
 }
@@ -146,8 +147,7 @@ async function settledFor(
   const { session, request, asked, transaction } = input;
   const { things, homes, homeIds } = asked;
   const chosenIds = new Set(homeIds);
-  if (homeIds.length === 0 || request.audience.also.some((id) => !chosenIds.has(id)))
-    throw noSuchHomes(homeIds.length === 0 && request.audience.also.length === 0);
+  if (homeIds.length === 0 || request.audience.also.some((id) => !chosenIds.has(id))) throw noSuchHomes(false);
   const chosen = homes.filter(({ id }) => chosenIds.has(id));
   const safety = await readSafety(person, { id: request.sessionId, session, homes }, transaction);
   const fits = await fitInSlices(session, chosen, { things, policy: person.settings.cautions, safety });
