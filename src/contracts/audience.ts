@@ -1,7 +1,7 @@
 import { array, object, string, type InferType } from 'yup';
 
 /** So many homes can be named one by one beside whom a sending is for. */
-export const MOST_NAMED = 2000;
+const MOST_NAMED = 2000;
 
 const named = () =>
   array().of(string().required().uuid()).max(MOST_NAMED, `can be at most ${MOST_NAMED} at once`).default([]);

@@ -3,7 +3,7 @@ import { GUIDE_LANGUAGE_IDS } from '../core/languages.ts';
 import { ALLERGENS, avoidedName } from './cautions.ts';
 
 /** Homes of one programme; each session is worked out for all of them. */
-export const MOST_HOMES = 300;
+export const MOST_HOMES = 10_000;
 
 const oneAddress = string()
   .trim()

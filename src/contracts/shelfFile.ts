@@ -230,7 +230,7 @@ export const shelfFile = exactly({
   books: section(bookEntry, 5000),
   songs: section(songEntry, 5000),
   activities: section(activityEntry, 2000),
-  homes: section(homeEntry, 300),
+  homes: section(homeEntry, 10_000),
   sessions: section(sessionEntry, 500),
   programme: exactly({
     settings: programmeSettings.optional().default(undefined),

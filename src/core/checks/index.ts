@@ -9,7 +9,6 @@ export {
   type JudgedAgainst,
   judgementFrom,
   judgeSession,
-  MOST_VERDICTS,
   type OutcomeCounts,
   type SessionJudgement,
 } from './judgeSession.ts';

@@ -56,7 +56,7 @@ export interface SessionJudgement {
 }
 
 /** A judgement names so many homes; the others are counted. */
-export const MOST_VERDICTS = 60;
+const MOST_VERDICTS = 60;
 
 /**
  * Judges a session: fits it to each home and runs every check. No homes: findings only. This is what takes long, so a page asks

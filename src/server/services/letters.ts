@@ -26,7 +26,7 @@ import { enqueue, handBack, jobNamed } from '../db/queue.ts';
 import { requireAuthor, type Person } from './person.ts';
 
 /** What a letter about a guide is written from; its link is made when it is posted, so that no secret is stored. */
-export interface GuideLetterFacts {
+interface GuideLetterFacts {
   readonly home: string;
   readonly title: string;
   readonly on: string;
