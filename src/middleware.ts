@@ -37,7 +37,7 @@ export const onRequest = defineMiddleware(async (context, next) => {
 async function finish(context: Context, rendering: Rendering | null, response: Response, queries: number) {
   const { pathname } = context.url;
   secureHeaders(response.headers, {
-    isGuide: pathname.startsWith('/g/'),
+    isGuide: isForHome(context),
     isSecure: isEncrypted(context.request),
     mayRecord: pathname === '/programme/sounds',
     styleNonce: context.locals.styleNonce,
@@ -98,7 +98,7 @@ async function admit(context: Context): Promise<Response | null> {
 }
 
 function isForHome({ url }: Context): boolean {
-  return url.pathname.startsWith('/g/');
+  return /^\/(g|forget)\//.test(url.pathname);
 }
 
 /** The same for a home, in the language of its guide as far as that is known, otherwise in one its browser asks for. */

@@ -74,6 +74,9 @@ const timeZone = () =>
       }
     });
 
+/** For so many months after their term guides and answers of homes are kept. */
+const keepMonths = () => number().typeError('must be a number').integer().min(1).max(12).default(12);
+
 /** How a programme works; each setting has a default. */
 export const programmeSettings = object({
   seatedMinutesPerYear: number().required().min(1).max(10).default(3),
@@ -94,6 +97,7 @@ export const programmeSettings = object({
   // Not required, like what follows: files that were saved before there was a choice are taken in.
   screens: string().oneOf(SCREENS).default('listen'),
   timeZone: timeZone().default(''),
+  keepMonths: keepMonths(),
   words: object({
     order: wordOrder(),
     atOnce: wordsAtOnce().required(),
@@ -118,6 +122,7 @@ export const programmeForm = object({
   ...numberSettings(),
   screens: string().required().oneOf(SCREENS),
   timeZone: timeZone().default(''),
+  keepMonths: keepMonths(),
   wordOrder: wordOrder(),
   wordsAtOnce: wordsAtOnce().required(),
   restAfter: restAfter().required(),

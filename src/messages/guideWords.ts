@@ -13,6 +13,12 @@ type GuideMessage = keyof GuideCatalogue;
 interface GuideValues {
   letterSubject: { title: string };
   letter: { home: string; title: string; on: string; programme: string; link: string };
+  keptIntro: { programme: string };
+  keptWho: { programme: string };
+  keptFor: { months: number };
+  forgetNoAddress: { programme: string };
+  forgetSubject: { programme: string };
+  forgetLetter: { home: string; programme: string; link: string };
   forChildren: { names: MessageList };
   changedOn: { day: string };
   aboutMinutes: { minutes: number };

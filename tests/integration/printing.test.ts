@@ -210,12 +210,13 @@ test('a tray of more pages than anybody prints is refused before it is laid out'
   );
   const preview = await readTray(at.owner, id, { for: 'kit', version: 'usual' }, { mostHomes: 24 });
   assert.equal(preview.left, 292 - 24);
-  await refuses(
-    importFile(at.owner, {
-      format: 'footstool',
-      version: 1,
-      homes: others.map((home) => ({ ...home, nickname: `More ${home.nickname}` })),
-    }),
-    'wrong-input',
+});
+
+test('a programme holds ten thousand homes; a file that would bring one more is refused whole', async () => {
+  await database().query(
+    `INSERT INTO homes (id, programme_id, nickname) SELECT gen_random_uuid(), '${at.owner.programmeId}', 'Row ' || number
+       FROM generate_series((SELECT count(*) FROM homes WHERE programme_id = '${at.owner.programmeId}') + 1, 10000) number`,
   );
+  const one = { nickname: 'One more', contact: '', language: 'en', allergens: [], children: [], things: [] };
+  await refuses(importFile(at.owner, { format: 'footstool', version: 1, homes: [one] }), 'wrong-input');
 });

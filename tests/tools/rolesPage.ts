@@ -13,7 +13,7 @@ const TASKS: readonly [task: string, who: 'reader' | 'author' | 'owner' | 'nobod
   ['look at sessions, the shelf, homes at a glance, the term, and what came back', 'reader'],
   ['take the shelf along as a file (it holds nothing about homes)', 'reader'],
   ['write sessions, activities, things, books, songs and the term; delete them and bring them back', 'author'],
-  ['open and change a home, take it out and bring it back', 'author'],
+  ['open and change a home, take it out and bring it back, delete it for good', 'author'],
   ['decide on a line with a caution in it', 'author'],
   ['send, call a sending back, take back a link, read a letter with its link, try a letter again', 'author'],
   ['print', 'author'],

@@ -268,7 +268,8 @@ export class CatalogueReservedRow extends Model {
 /** A link by which somebody joins a programme or chooses a new password. */
 export class PersonLinkRow extends Model {
   declare id: string;
-  declare kind: 'invite' | 'reset';
+  declare kind: 'invite' | 'reset' | 'forget';
+  declare homeId: string | null;
   declare tokenHash: string;
   declare programmeId: string | null;
   declare userId: string | null;

@@ -87,6 +87,7 @@ function definePeople(define: Define): void {
     createdBy: maybe(DataTypes.UUID),
     expiresAt: moment(),
     usedAt: maybe(DataTypes.DATE),
+    homeId: maybe(DataTypes.UUID),
   });
   define(KnownPlaceRow, 'known_places', {
     userId: uuidKey(),

@@ -3,6 +3,7 @@ import { isFirstWithin } from '../db/repositories/installation.ts';
 import { postLetter, recoverLetters } from '../services/letters.ts';
 import { printJob, recoverPrints, removeOldPrints } from '../services/printing.ts';
 import { recoverChunks, writeQueuedChunk } from '../services/sendingChunks.ts';
+import { forgetWhatIsOver } from '../services/forgetting.ts';
 import { endPastReservations } from '../services/reservations.ts';
 import { removeExpired } from '../services/signIn.ts';
 import { backUpNightly } from '../backup/backups.ts';
@@ -83,9 +84,10 @@ export async function startWorking(onError: (error: Error) => void): Promise<Que
   };
 }
 
-/** Deletes what nobody needs any more: old files of the printer, sign-ins and links that have ended. */
+/** Deletes what nobody needs any more: old files of the printer, sign-ins and links that have ended, guides and answers kept long enough. */
 async function upkeep(): Promise<void> {
   await removeOldPrints();
   await removeExpired();
   await endPastReservations();
+  await forgetWhatIsOver();
 }

@@ -44,6 +44,15 @@ export interface PersonLetterFacts {
   readonly address: string;
 }
 
+/** What a letter with a second link is written from, by which a home has everything deleted. */
+interface ForgetLetterFacts {
+  readonly kind: 'forget';
+  readonly home: string;
+  readonly programme: string;
+  readonly language: GuideLanguage;
+  readonly address: string;
+}
+
 /** Minutes until a letter that a mail server did not take at this moment is tried again, try by try; then the last again. */
 const MINUTES_BETWEEN_TRIES = [1, 2, 5, 10, 20, 40, 60, 120, 180];
 /** A letter that nobody took for so long is given up. */
@@ -127,11 +136,21 @@ export function readLetter(row: OutboxMessage): Letter | null {
 }
 
 function writeLetter({ recipient, subject, linkId, personLinkId, facts }: OutboxMessage): Letter {
-  if (personLinkId) return { to: recipient, ...personLetter(facts as PersonLetterFacts, personToken(personLinkId)) };
+  if (personLinkId) {
+    const token = personToken(personLinkId);
+    const said = facts as PersonLetterFacts | ForgetLetterFacts;
+    return said.kind === 'forget'
+      ? { to: recipient, subject, text: forgetLetter(said, token) }
+      : { to: recipient, ...personLetter(said, token) };
+  }
   const { language, on, address, ...said } = facts as GuideLetterFacts;
   const words = guideWords(language);
   const link = `${address}/g/${guideToken(linkId!)}`;
   return { to: recipient, subject, text: words.say('letter', { ...said, on: words.date(on), link }) };
+}
+
+function forgetLetter({ home, programme, language, address }: ForgetLetterFacts, token: string): string {
+  return guideWords(language).say('forgetLetter', { home, programme, link: `${address}/forget/${token}` });
 }
 
 /**

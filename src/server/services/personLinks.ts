@@ -22,7 +22,10 @@ export async function takeLink(link: PersonLink, transaction: Transaction): Prom
 
 /** Makes a link and puts the letter that carries it into the outbox. */
 export async function writeLink(
-  link: Pick<PersonLink, 'kind' | 'email' | 'name' | 'role' | 'programmeId' | 'createdBy'> & { userId?: string },
+  link: Pick<PersonLink, 'email' | 'name' | 'role' | 'programmeId' | 'createdBy'> & {
+    kind: PersonLetterFacts['kind'];
+    userId?: string;
+  },
   facts: Omit<PersonLetterFacts, 'kind'>,
   { hours, transaction }: { hours: number; transaction: Transaction },
 ): Promise<void> {

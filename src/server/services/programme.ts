@@ -20,7 +20,8 @@ export async function keepProgramme(person: Person, form: URLSearchParams): Prom
   const seen = form.get('revision');
   return changeSettings(person, (settings, revision) => {
     if (!checked.ok) throw new EdgeError('wrong-input', { problems: checked.problem });
-    const { weekend, closed, seatedMinutesPerYear, sendWorkingDays, paper, screens, timeZone, ...rest } = checked.value;
+    const { weekend, closed, seatedMinutesPerYear, sendWorkingDays, paper, screens, timeZone, keepMonths, ...rest } =
+      checked.value;
     const { wordOrder, wordsAtOnce, restAfter, wordsKeptBy, ...numbers } = rest;
     const words = {
       ...(wordOrder !== undefined && { order: wordOrder }),
@@ -37,6 +38,7 @@ export async function keepProgramme(person: Person, form: URLSearchParams): Prom
       paper,
       screens,
       timeZone,
+      keepMonths,
       words,
       numbers,
     };

@@ -12,6 +12,7 @@ import { up as languagesAreListedOnce } from './0008-languages-are-listed-once.t
 import { up as idsOfChoices } from './0009-ids-of-choices.ts';
 import { up as twoWorkAsOne } from './0010-two-work-as-one.ts';
 import { up as manyHomes } from './0011-many-homes.ts';
+import { up as whatIsKept } from './0012-what-is-kept.ts';
 import { up as term } from './0002-term.ts';
 import { queriesWithin, type MigrationQueries } from './migrationQueries.ts';
 import { prepareQueue } from '../queue.ts';
@@ -28,6 +29,7 @@ const MIGRATIONS: Readonly<Record<string, (queries: MigrationQueries) => Promise
   '0009-ids-of-choices': idsOfChoices,
   '0010-two-work-as-one': twoWorkAsOne,
   '0011-many-homes': manyHomes,
+  '0012-what-is-kept': whatIsKept,
 };
 
 /** The name of the newest schema that this version knows. */

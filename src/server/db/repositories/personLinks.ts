@@ -4,10 +4,12 @@ import { tables } from '../tables.ts';
 import type { Transaction } from '../transaction.ts';
 import type { Role } from './people.ts';
 
-/** A link by which somebody joins a programme or chooses a new password. */
+/** A link by which somebody joins a programme, chooses a new password, or has everything deleted that is kept of a home. */
 export interface PersonLink {
   readonly id: string;
-  readonly kind: 'invite' | 'reset';
+  readonly kind: 'invite' | 'reset' | 'forget';
+  /** The home that is deleted by it. */
+  readonly homeId?: string | null;
   readonly tokenHash: string;
   readonly programmeId: string | null;
   readonly userId: string | null;
