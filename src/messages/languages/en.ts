@@ -14,12 +14,12 @@ export const guide = {
     'Hello {home},\n\n“{title}” is ready for {on}. What to fetch and what to say is all here:\n\n{link}\n\nThe link is yours alone; please do not pass it on. Nothing has to be bought, and you may stop at any time.\n\n{programme}\n',
   keptLink: 'What we keep about you',
   keptTitle: 'What we keep about you',
-  keptIntro: '{programme} sends you these guides. So that they work in your home, this is kept:',
+  keptIntro: 'These guides come to you from {programme}. So that they work in your home, this is kept:',
   keptHome: 'your home’s nickname, the address letters go to, and your language;',
   keptChildren: 'your child’s nickname and month of birth, what your child loves, and what helps;',
   keptHealth: 'allergies and things to avoid, so that nothing in a guide does harm;',
   keptThings: 'things you have, so that a guide asks for nothing you haven’t got;',
-  keptAnswers: 'the guides you were sent, and what you answered.',
+  keptAnswers: 'the guides you were sent, what you answered, and which words your child has read.',
   keptWho: 'Only the people at {programme} who write these guides see it. It’s never sold or passed on.',
   keptFor:
     'Guides and answers are deleted {months, plural, one {# month} other {# months}} after the term, the rest when you ask. The copies we keep against loss follow two weeks later.',
@@ -29,9 +29,9 @@ export const guide = {
   forgetPress: 'Send me that link',
   forgetSent: 'The letter is on its way to the address we have for you.',
   forgetNoAddress: 'We have no e-mail address for you, so just ask at {programme}, and they’ll delete it for you.',
-  forgetSubject: 'Delete what {programme} keeps about you',
+  forgetSubject: 'Delete what is kept about you at {programme}',
   forgetLetter:
-    'Hello {home},\n\nsomebody asked for everything to be deleted that {programme} keeps about your home. If that was you, open this link today and press the button:\n\n{link}\n\nIf it wasn’t, do nothing. Everything stays as it is.\n\n{programme}\n',
+    'Hello {home},\n\nsomebody asked for everything to be deleted that is kept about your home at {programme}. If that was you, open this link today and press the button:\n\n{link}\n\nIf it wasn’t, do nothing. Everything stays as it is.\n\n{programme}\n',
   forgetWhat:
     'This deletes your home’s name, your children’s names, what you have, every guide you were sent and everything you answered. Links to your guides stop working. There’s no way back.',
   forgetDo: 'Delete it all',

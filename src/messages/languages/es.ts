@@ -15,12 +15,12 @@ export const guide: GuideCatalogue = {
     'Hola, {home}:\n\n«{title}» está listo para el {on}. Qué buscar y qué decir, todo está aquí:\n\n{link}\n\nEl enlace es solo suyo; por favor, no lo compartan. No hace falta comprar nada y pueden parar cuando quieran.\n\n{programme}\n',
   keptLink: 'Qué guardamos de ustedes',
   keptTitle: 'Qué guardamos de ustedes',
-  keptIntro: '{programme} les envía estas guías. Para que sirvan en su casa, guardamos esto:',
+  keptIntro: 'Estas guías les llegan de {programme}. Para que sirvan en su casa, guardamos esto:',
   keptHome: 'el apodo de su casa, la dirección a la que van las cartas y su idioma;',
   keptChildren: 'el apodo y el mes de nacimiento de su hijo o hija, sus gustos y lo que ayuda;',
   keptHealth: 'las alergias y lo que hay que evitar, para que nada de una guía haga daño;',
   keptThings: 'las cosas que tienen, para que una guía no pida nada que no tengan;',
-  keptAnswers: 'las guías que recibieron y lo que contestaron.',
+  keptAnswers: 'las guías que recibieron, lo que contestaron y las palabras que leyó su hijo o hija.',
   keptWho: 'Solo lo ven las personas de {programme} que escriben estas guías. No se vende ni se pasa a nadie.',
   keptFor:
     'Las guías y las respuestas se borran {months, plural, one {# mes} other {# meses}} después del curso; lo demás, cuando lo pidan. Las copias que hacemos por si algo se pierde, dos semanas más tarde.',
@@ -30,9 +30,9 @@ export const guide: GuideCatalogue = {
   forgetPress: 'Envíenme ese enlace',
   forgetSent: 'La carta va de camino a la dirección que tenemos de ustedes.',
   forgetNoAddress: 'No tenemos su correo electrónico. Pídanlo en {programme} y lo borrarán.',
-  forgetSubject: 'Borrar lo que {programme} guarda de ustedes',
+  forgetSubject: 'Borrar lo que se guarda de ustedes en {programme}',
   forgetLetter:
-    'Hola, {home}:\n\nalguien pidió que se borre todo lo que {programme} guarda de su casa. Si fueron ustedes, abran hoy este enlace y pulsen el botón:\n\n{link}\n\nSi no, no hagan nada: todo queda como está.\n\n{programme}\n',
+    'Hola, {home}:\n\nalguien pidió que se borre todo lo que se guarda de su casa en {programme}. Si fueron ustedes, abran hoy este enlace y pulsen el botón:\n\n{link}\n\nSi no, no hagan nada: todo queda como está.\n\n{programme}\n',
   forgetWhat:
     'Esto borra el nombre de su casa, los nombres de sus hijos, lo que tienen, todas las guías que recibieron y todo lo que contestaron. Los enlaces a sus guías dejan de funcionar. No se puede deshacer.',
   forgetDo: 'Borrarlo todo ahora',
