@@ -17,8 +17,8 @@ const title = () => someWords(300).meta({ label: 'Title' });
 
 export const thingEntry = exactly({
   key: key(),
-  one: someWords(120).meta({ label: 'One of it' }),
-  many: someWords(120).meta({ label: 'Many of it' }),
+  one: someWords(120).meta({ label: 'Name of one' }),
+  many: someWords(120).meta({ label: 'Name of several' }),
   sizeMm: number().min(1).max(5000).meta({ label: 'Largest side, mm' }),
   /** How thick one is, where a hand is to feel how many there are. */
   thickMm: number().min(0).max(500).meta({ label: 'Thickness, mm' }),
@@ -26,13 +26,13 @@ export const thingEntry = exactly({
   places: number().integer().min(1).max(100).meta({ label: 'Hollows or places' }),
   /** How many a home usually has, and the part of homes that have any. */
   usualQty: number().required().min(0).max(100_000).meta({ label: 'A home usually has' }),
-  common: number().required().min(0).max(1).meta({ label: 'Part of homes that have any, 0 to 1' }),
+  common: number().required().min(0).max(1).meta({ label: 'How many homes have it, from 0 (none) to 1 (all)' }),
   colours: array().of(someWords(30)).max(12).meta({ label: 'Colours', hint: 'with commas between', csv: 'phrases' }),
   /** What else one does with it. */
   uses: array()
     .of(someWords(200))
     .max(12)
-    .meta({ label: 'What else one does with it', as: 'phrases', hint: 'with bars between', csv: 'phrases' }),
+    .meta({ label: 'What else you do with it', as: 'phrases', hint: 'with bars between', csv: 'phrases' }),
   traits: array()
     .of(traitName())
     .required()
@@ -40,7 +40,7 @@ export const thingEntry = exactly({
     .meta({
       groups: [
         { label: 'What it is like', choices: PLAIN_TRAITS },
-        { label: 'Cautions it bears', choices: Object.keys(CAUTION_RULES) },
+        { label: 'Cautions for it', choices: Object.keys(CAUTION_RULES) },
       ],
     }),
   allergens: array()
@@ -93,7 +93,7 @@ export const bookEntry = exactly({
       exactly({
         page: number().required().integer().min(1).max(1000).meta({ label: 'after page' }),
         question: someWords(300).meta({ label: 'question' }),
-        why: someWords(300).meta({ label: 'why one asks it' }),
+        why: someWords(300).meta({ label: 'Why you ask it' }),
       }),
     )
     .required()

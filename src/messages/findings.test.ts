@@ -29,7 +29,7 @@ test('findings are sentences with numbers, and remedies are verbs', () => {
   const small = homeWith([], { children: [{ nickname: 'Pip', birthMonth: '2025-01' }], nickname: 'Blue door' });
   assert.deepEqual(wordsFor(SESSION, [small]), [
     '16 bottle lids | Worked out from the dials: boxes × wheels.',
-    '1 home lacks boxs and bottle lids | Nothing else there will do: Blue door. Give it out in a bag, or choose another thing here.',
+    '1 home lacks boxs and bottle lids | Nothing else they have would do: Blue door. Give it out in a bag, or choose another thing here.',
     'Bottle lids: not for 1 home | Small enough to swallow. Use something larger. Those homes get another thing, or a kit. | Write it with jar lids',
     'The book to Carts and lids is one long sit | About 13 minutes; the youngest sits for about 9. | Put Wheel hunt in between',
   ]);
@@ -62,7 +62,7 @@ test('what stops a session says where and why', () => {
     minutes: { ...CARTS.minutes, together: [1, 'boxs', 3] as const },
   };
   const words = wordsFor({ ...SESSION, segments: [broken] }, []).join('\n');
-  assert.match(words, /This line cannot be written out \| The brace at character 5 is never closed/);
+  assert.match(words, /This line doesn’t work out \| The brace at character 5 is never closed/);
   assert.match(words, /How many boxs\? \| “4\/\(boxes-4\)” divides by zero/);
   assert.match(words, /Made for a circle/);
   assert.match(words, /Together: “boxs” is not a dial here \(there are: boxes, wheels\)/);

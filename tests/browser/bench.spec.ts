@@ -110,9 +110,9 @@ test('a line that does not come out is said beside it and keeps the session from
   await line.getByRole('button', { name: 'Write line 2' }).click();
   await owl.getByRole('textbox', { name: /^Words of line 2/ }).fill('Share {=12/(steps-12)} out.');
   await page.getByRole('heading', { name: 'Hello' }).click();
-  await expect(owl.getByText('This line cannot be written out')).toBeVisible();
+  await expect(owl.getByText('This line doesn’t work out')).toBeVisible();
   await expect(owl.getByText('“12/(steps-12)” divides by zero')).toBeVisible();
-  await expect(page.getByText('Mend what stands in the margin, then send.')).toBeVisible();
+  await expect(page.getByText('Put right what’s in the margin, then send.')).toBeVisible();
   await owl.getByRole('spinbutton', { name: 'steps', exact: true }).first().press('ArrowUp');
   await expect(owl.getByText('Share 12 out.')).toBeVisible();
   await isKept(page);

@@ -30,10 +30,10 @@ test('a part of one’s own, its needs, a part renewed from the shelf, a copy, a
   await owl.getByRole('button', { name: 'take out line 1' }).click();
   const lines = await owl.locator('.line').count();
   await owl.locator('.segment-head').hover();
-  await owl.getByRole('button', { name: 'renew Owl steps from the shelf' }).click();
+  await owl.getByRole('button', { name: 'fetch again Owl steps from the shelf' }).click();
   await expect(owl.getByText('It is as on the shelf now')).toBeVisible();
   await expect(owl.locator('.line')).toHaveCount(lines + 1);
-  await owl.getByRole('button', { name: 'renew Owl steps from the shelf' }).click();
+  await owl.getByRole('button', { name: 'fetch again Owl steps from the shelf' }).click();
   await expect(owl.getByText('It is as on the shelf already')).toBeVisible();
   await isKept(page);
 
@@ -156,10 +156,10 @@ test('the print tray holds the guide of one home; a guide read from the right is
   await page.getByRole('link', { name: 'Print tray' }).click();
   await page.getByLabel('For whom').selectOption({ label: 'for one home' });
   await page.getByLabel('which home').selectOption({ label: 'Blue door' });
-  await page.getByRole('button', { name: 'Lay it out' }).click();
+  await page.getByRole('button', { name: 'Show the pages' }).click();
   await expect(page.locator('figcaption', { hasText: 'The cart with no wheels, for Blue door' }).first()).toBeVisible();
   await page.getByLabel('For whom').selectOption({ label: 'for all homes' });
-  await page.getByRole('button', { name: 'Lay it out' }).click();
+  await page.getByRole('button', { name: 'Show the pages' }).click();
   await expect(page.getByRole('img', { name: /Page 1: Contents/ })).toContainText('is read from the right');
 });
 

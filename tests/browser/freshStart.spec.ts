@@ -45,10 +45,10 @@ test('a fresh start without the demo leads a new owner to a first session that h
   await page.getByLabel('Your name').fill('Fern');
   await page.getByLabel('Your address for letters').fill('fern@fernbank.example');
   await page.locator('[name=password]').fill('short');
-  await page.getByLabel('Password once more').fill('other');
+  await page.getByLabel('Type the password again').fill('other');
   await page.getByRole('button', { name: 'Begin' }).click();
   await expect(page.getByText('Password must have at least 10 characters')).toBeVisible();
-  await expect(page.getByText('Password once more must be the same twice')).toBeVisible();
+  await expect(page.getByText('Type the password again must be the same twice')).toBeVisible();
   await expectAccessible(page);
   for (const name of ['password', 'again']) await page.locator(`[name=${name}]`).fill('leaves-and-more');
   await page.getByRole('button', { name: 'Begin' }).click();
@@ -106,7 +106,7 @@ test('a fresh start without the demo leads a new owner to a first session that h
   await colleague.goto(link);
   await expect(colleague.getByRole('heading', { name: 'Join Fernbank nursery' })).toBeVisible();
   await colleague.getByLabel('Choose a password').fill('soft-and-green');
-  await colleague.getByLabel('Password once more').fill('soft-and-green');
+  await colleague.getByLabel('Type the password again').fill('soft-and-green');
   await expectAccessible(colleague);
   await colleague.getByRole('button', { name: 'Join' }).click();
   await expect(colleague.getByRole('navigation', { name: 'Rooms' })).toBeVisible();
@@ -121,7 +121,7 @@ test('a fresh start without the demo leads a new owner to a first session that h
   const reset = letters().flatMap(({ text }) => /http\S+\/reset\/\S+/.exec(text) ?? [])[0]!;
   await colleague.goto(reset);
   await colleague.locator('[name=password]').fill('greener-than-before');
-  await colleague.getByLabel('New password once more').fill('greener-than-before');
+  await colleague.getByLabel('Type the new password again').fill('greener-than-before');
   await colleague.getByRole('button', { name: 'Save' }).click();
   await colleague.getByLabel('E-mail').fill('moss@fernbank.example');
   await colleague.getByLabel('Password').fill('greener-than-before');

@@ -43,7 +43,7 @@ test('without script: steps one at a time, a reply, the same reply sent twice, a
   await expect(home.getByRole('heading', { name: 'Wheel hunt' })).toBeHidden();
   for (let step = 0; step < 5; step++) await home.getByRole('link', { name: 'Next' }).click();
   await home.getByLabel('Partly').check();
-  await home.getByLabel('Minutes for Wheel hunt').fill('7.5');
+  await home.getByLabel('Minutes for “Wheel hunt”').fill('7.5');
   await home.getByLabel('What did your child do or say?').fill('<b>Rolled</b> 🐸 away');
   const sent = await home
     .locator('#answer')

@@ -98,8 +98,8 @@ test('a new thing called egg is ticked by its name, is not checked yet, and neve
   await addHome(page, 'Egg cottage', { born: '2020-02', avoids: ['egg'], also: 'kiwi, latex' });
   await page.goto(address('/shelf/new/thing'));
   await benchIsReady(page);
-  await page.getByLabel('One of it').fill('egg');
-  await page.getByLabel('Many of it').fill('eggs');
+  await page.getByLabel('Name of one').fill('egg');
+  await page.getByLabel('Name of several').fill('eggs');
   await expect(page.getByText('From its name we’ve ticked: may hold egg.')).toBeVisible();
   await expect(
     page.getByRole('group', { name: 'It may hold' }).getByRole('checkbox', { name: 'egg', exact: true }),

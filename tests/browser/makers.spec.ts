@@ -152,7 +152,7 @@ test('a maker goes onto the bench, its dial is turned there, and the tray is pri
     mimeType: 'application/json',
     buffer: Buffer.from(JSON.stringify({ format: 'footstool', version: 1, homes })),
   });
-  await page.getByRole('button', { name: 'Take it in' }).click();
+  await page.getByRole('button', { name: 'Bring it in' }).click();
   await expect(page.getByText('Taken in: 6 added')).toBeVisible();
 
   for (const id of ['number-pots', 'pair-cards', 'strips']) {
@@ -169,7 +169,7 @@ test('a maker goes onto the bench, its dial is turned there, and the tray is pri
   await expect(page.getByRole('status').filter({ hasText: 'saved at' })).toBeVisible();
   await page.getByRole('link', { name: 'Print tray' }).click();
   await page.getByLabel('For whom').selectOption({ label: 'for all homes' });
-  await page.getByRole('button', { name: 'Lay it out' }).click();
+  await page.getByRole('button', { name: 'Show the pages' }).click();
   await page.waitForURL(/for=all/);
   await expect(page.getByRole('main')).toContainText(/\d+ sheets,\s+A4,\s+to true size/);
   await benchIsReady(page);
@@ -187,10 +187,10 @@ test('a maker goes onto the bench, its dial is turned there, and the tray is pri
 
   await page.goBack();
   await page.getByLabel('How').selectOption({ label: 'no printer: to draw by hand' });
-  await page.getByRole('button', { name: 'Lay it out' }).click();
+  await page.getByRole('button', { name: 'Show the pages' }).click();
   await expect(page.locator('figcaption', { hasText: 'Pair cards, by hand' })).toBeVisible();
   await page.getByLabel('For whom').selectOption({ label: 'for one home' });
-  await page.getByRole('button', { name: 'Lay it out' }).click();
+  await page.getByRole('button', { name: 'Show the pages' }).click();
   await expect(page.getByRole('alert')).toContainText('Choose a home');
 });
 

@@ -175,8 +175,8 @@ async function followGuide(page: Page, guide: string): Promise<void> {
   await page.getByRole('link', { name: 'Next' }).click();
   await page.getByRole('link', { name: 'Next' }).click();
   await page.getByLabel('Done').check();
-  await page.getByLabel('Minutes for Carts and lids').fill('19');
-  await page.getByRole('group', { name: 'How was Carts and lids?' }).getByLabel('Right').check();
+  await page.getByLabel('Minutes for “Carts and lids”').fill('19');
+  await page.getByRole('group', { name: 'How was “Carts and lids”?' }).getByLabel('Right').check();
   await page.getByLabel('What did your child do or say?').fill('Pip gave every cart a driver.');
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Send' }).click();

@@ -149,14 +149,14 @@ test('a file is taken in whole, or not at all with each place named', async ({ p
   });
   await page.goto(address('/shelf/import'));
   await page.getByLabel('File').setInputFiles(file([thing, { ...thing, key: 'odder-lid', colour: 'red' }]));
-  await page.getByRole('button', { name: 'Take it in' }).click();
+  await page.getByRole('button', { name: 'Bring it in' }).click();
   await expect(page.getByRole('alert')).toContainText('things[1] has fields that are not known: colour');
   await page.goto(address('/shelf?kind=thing&q=odd'));
   await expect(page.getByText('odd lids')).toHaveCount(0);
 
   await page.goto(address('/shelf/import'));
   await page.getByLabel('File').setInputFiles(file([thing]));
-  await page.getByRole('button', { name: 'Take it in' }).click();
+  await page.getByRole('button', { name: 'Bring it in' }).click();
   await expect(page.getByText('Taken in: 1 added, 0 replaced.')).toBeVisible();
   await page.goto(address('/shelf?kind=thing&q=odd'));
   await expect(page.getByText('odd lids')).toBeVisible();

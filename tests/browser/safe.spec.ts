@@ -38,11 +38,11 @@ test('without script a home does it easier: every line follows, and what it answ
   await expect(carts.getByText('here are your 4 carts')).toBeHidden();
   await expect(carts.locator('.line:visible').filter({ hasText: /\b4\b/ })).toHaveCount(0);
   await home.getByLabel('Hecho').check();
-  await home.getByLabel('Minutos de Carts and lids').fill('6');
+  await home.getByLabel('Minutos de «Carts and lids»').fill('6');
   await home.locator('#answer button').click();
   await home.goto(guide);
   await expect(carts.getByRole('radio', { name: /Más fácil/ })).toBeChecked();
-  await expect(home.getByLabel('Minutos de Carts and lids')).toHaveValue('6');
+  await expect(home.getByLabel('Minutos de «Carts and lids»')).toHaveValue('6');
   await page.reload();
   await expect(page.getByRole('row').filter({ hasText: 'Mill end' })).toContainText(
     'Carts and lids: 6 min, right, done easier',
@@ -182,7 +182,7 @@ test('while a change is still on its way the bench says that it is being saved, 
   await page.route('**/api/sessions/*', (route) => held.then(() => route.continue()));
   await part(page, 'Owl steps').getByRole('spinbutton', { name: 'steps', exact: true }).first().press('ArrowUp');
   await expect(page.getByText('Still being saved; then it can be sent.')).toBeVisible();
-  await expect(page.getByText('Mend what stands in the margin')).toHaveCount(0);
+  await expect(page.getByText('Put right what’s in the margin')).toHaveCount(0);
   letGo();
   await isKept(page);
 });

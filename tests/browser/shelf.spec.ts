@@ -37,16 +37,16 @@ test('an author writes a thing and an activity; what does not fit is named and n
   await page.getByRole('link', { name: 'Add a thing' }).click();
   await page.waitForURL('**/shelf/new/thing');
   await benchIsReady(page);
-  await page.getByLabel('One of it').fill('walnut shell');
-  await page.getByLabel('Many of it').fill('buttons');
+  await page.getByLabel('Name of one').fill('walnut shell');
+  await page.getByLabel('Name of several').fill('buttons');
   await page.getByRole('checkbox', { name: 'floats' }).check();
   await page.getByRole('checkbox', { name: 'countable' }).check();
   await page.getByRole('button', { name: 'Put it on the shelf' }).click();
   await expect(page.getByRole('alert')).toContainText('one place needs another look');
-  await expect(page.getByText('Many of it is taken: “buttons” is on the shelf already')).toBeVisible();
-  await expect(page.getByLabel('Many of it')).toBeFocused();
-  await expect(page.getByLabel('One of it')).toHaveValue('walnut shell');
-  await page.getByLabel('Many of it').fill('walnut shells');
+  await expect(page.getByText('Name of several is taken: “buttons” is on the shelf already')).toBeVisible();
+  await expect(page.getByLabel('Name of several')).toBeFocused();
+  await expect(page.getByLabel('Name of one')).toHaveValue('walnut shell');
+  await page.getByLabel('Name of several').fill('walnut shells');
   await page.getByRole('button', { name: 'Put it on the shelf' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('walnut shells');
 

@@ -99,6 +99,19 @@ export async function partTitles(page: Page): Promise<string[]> {
 /** Nothing that axe finds, by the rules of WCAG 2.2 A and AA. One pass in the page itself: no frames of other origins here. */
 export async function expectAccessible(page: Page): Promise<void> {
   await expectNoViolation(axeOn(page).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']));
+  expect(await page.evaluate(namesOfNothing)).toEqual([]);
+}
+
+/** Ids by which something says that it is named or described, and which nothing has. Runs in the page. */
+function namesOfNothing(): string[] {
+  return ['aria-labelledby', 'aria-describedby'].flatMap((attribute) =>
+    [...document.querySelectorAll(`[${attribute}]`)].flatMap((element) =>
+      element
+        .getAttribute(attribute)!
+        .split(/\s+/)
+        .filter((id) => id && !document.getElementById(id)),
+    ),
+  );
 }
 
 /** `npm run soak` looks at everything that is much alike; the other tests at a third of it. */

@@ -214,7 +214,7 @@ test(
     // More than can be met in a year, so that the best of many near misses has to be found.
     await page.getByText('What to aim for').click();
     for (const target of await page
-      .getByRole('group', { name: /visits in the term/ })
+      .getByRole('group', { name: /how often in the term/ })
       .getByRole('spinbutton')
       .all())
       await target.fill('9');

@@ -1,3 +1,4 @@
+import { rememberLast } from '../remembering.ts';
 import { addDays as addWholeDays } from 'date-fns/addDays';
 import { differenceInCalendarDays } from 'date-fns/differenceInCalendarDays';
 import { formatISO } from 'date-fns/formatISO';
@@ -47,9 +48,11 @@ export function hoursBefore(day: CalendarDate, time: string, hours: number): str
 export function ageInMonths(birthMonth: string, on: CalendarDate): number {
   const [birthYear, birthMonthOfYear] = birthMonth.split('-').map(Number) as [number, number];
   const [year, month] = on.split('-').map(Number) as [number, number];
-  const isLastOfMonth = addDays(on, 1).slice(0, 7) !== on.slice(0, 7);
-  return (year - birthYear) * 12 + (month - birthMonthOfYear) - (isLastOfMonth ? 0 : 1);
+  return (year - birthYear) * 12 + (month - birthMonthOfYear) - (isLastOfMonth(on) ? 0 : 1);
 }
+
+/** Asked of the same few days for every child there is. */
+const isLastOfMonth = rememberLast(50, (day) => addDays(day, 1).slice(0, 7) !== day.slice(0, 7));
 
 /** The latest month of birth, YYYY-MM, of those who are at least so many months old on a day, as `ageInMonths` counts. */
 export function latestBirthMonth(months: number, on: CalendarDate): string {

@@ -266,5 +266,12 @@ export function fitHomes(
 
 /** How many homes can do a session, from each one's fit. */
 export function readinessOfAll(fits: readonly HomeFit[]): Readiness {
-  return summariseReadiness(fits.map(({ answer, parts }) => ({ answer, kit: kitOf(parts) })));
+  // Homes that are alike share their parts.
+  const kits = new Map<HomeFit['parts'], ReturnType<typeof kitOf>>();
+  const kitFor = (parts: HomeFit['parts']) => {
+    const kit = kits.get(parts) ?? kitOf(parts);
+    kits.set(parts, kit);
+    return kit;
+  };
+  return summariseReadiness(fits.map(({ answer, parts }) => ({ answer, kit: kitFor(parts) })));
 }

@@ -61,7 +61,7 @@ export function HomeForm({ id, home, revision, things }: HomeFormProps) {
             name="contact"
             label="Address for letters"
             type="email"
-            hint="One address. Empty: you hand over the code yourself."
+            hint="One e-mail address. Leave it empty if you’ll hand over the link yourself."
           />
         </div>
         <Children />
@@ -114,7 +114,12 @@ function Children() {
           role="group"
           aria-label={`Child ${index + 1}`}
         >
-          <TextField name={`children.${index}.nickname`} label="Name" isMust hint="The one the guide says." />
+          <TextField
+            name={`children.${index}.nickname`}
+            label="Name"
+            isMust
+            hint="The name the guide calls your child by."
+          />
           <TextField
             name={`children.${index}.birthMonth`}
             label="Month of birth"

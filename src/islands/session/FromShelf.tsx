@@ -31,8 +31,8 @@ export function FromShelf({ segment, onEdit }: FromShelfProps) {
   };
   return (
     <>
-      <button type="button" onClick={() => void renew()} aria-label={`renew ${segment.title} from the shelf`}>
-        renew
+      <button type="button" onClick={() => void renew()} aria-label={`fetch again ${segment.title} from the shelf`}>
+        fetch again
       </button>
       {word && <span role="status">{word}</span>}
     </>

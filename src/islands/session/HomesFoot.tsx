@@ -26,7 +26,7 @@ interface HomesFootProps {
 
 const SENDING_WORDS = {
   empty: 'Add something, then send.',
-  stopped: 'Mend what stands in the margin, then send.',
+  stopped: 'Put right what’s in the margin, then send.',
   saving: 'Still being saved; then it can be sent.',
 } as const;
 

@@ -1,3 +1,4 @@
+import { sayScreen } from '../../messages/screenWords.ts';
 import { DndContext, closestCenter, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, horizontalListSortingStrategy, useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
@@ -120,7 +121,7 @@ function Sit({ sit, length, isLabelled }: { sit: Tape['sits'][number]; length: n
           className="sit-over"
           style={{ left: share(sit.notch, length), width: share(sit.end - sit.notch, length) }}
         >
-          <span className="sr-only">too long by {Math.round(sit.end - sit.notch)} minutes</span>
+          <span className="sr-only">{sayScreen('count.too-long', { count: Math.round(sit.end - sit.notch) })}</span>
         </span>
       )}
     </>

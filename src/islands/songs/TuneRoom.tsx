@@ -143,7 +143,7 @@ function TuneAndWords({ song, onChange }: { song: Song; onChange: (song: Song) =
           className="btn btn-outline btn-sm"
           onClick={() => change({ words: tune.verse.join('\n') })}
         >
-          Put in our verse
+          Use our verse
         </button>
         <button
           type="button"
@@ -187,7 +187,7 @@ function SayAs({
     <fieldset className="grid gap-2">
       <legend className="font-heading font-semibold text-sm">Say it as</legend>
       <p className="text-sm text-soft">
-        These stand in no word list: how many syllables do they have when you sing them?
+        We can’t find these in our word list: how many syllables do they have when you sing them?
       </p>
       {guessed.map(({ word, count }) => (
         <label key={word} className="flex items-center gap-2">

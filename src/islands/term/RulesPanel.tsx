@@ -1,3 +1,4 @@
+import { sayScreen } from '../../messages/screenWords.ts';
 import { PANEL } from './panelLook.ts';
 import { LANGUAGE_SKILLS, NUMBER_SKILLS, OTHER_SKILLS } from '../../core/ladders/index.ts';
 import type { Term, TermEdit } from '../../core/terms/index.ts';
@@ -27,13 +28,13 @@ export function RulesPanel({ term, mayWrite, onEdit }: RulesPanelProps) {
   return (
     <details className={PANEL}>
       <summary>
-        What to aim for <span className="text-soft">{visits} visits</span>
+        What to aim for <span className="text-soft">{sayScreen('count.turns-in-term', { count: visits })}</span>
       </summary>
       <HowMany rules={term.rules} mayWrite={mayWrite} onSet={(rules) => onEdit({ do: 'set-rules', rules })} />
       <div className="grid grid-cols-[repeat(auto-fit,minmax(17rem,1fr))] gap-y-2 gap-x-8 [&_fieldset]:columns-[2_11rem] [&_legend]:font-heading [&_legend]:font-semibold [&_legend]:[column-span:all]">
         {GROUPS.map(({ word, skills }) => (
           <fieldset key={word}>
-            <legend>{word}: visits in the term</legend>
+            <legend>{word}: how often in the term</legend>
             {skills.map((skill) => (
               <NumberField
                 key={skill}

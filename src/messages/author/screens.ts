@@ -6,6 +6,8 @@ export const counts = {
     '{count, plural, one {# guide is} other {# guides are}} still being written; their letters follow by themselves.',
   'count.left-out':
     '{count, plural, one {# home was} other {# homes were}} left out: something there changed while this was going out. Send it to them again once you’ve had a look.',
+  'count.turns-in-term': 'skills come up {count, plural, one {# time} other {# times}} in all',
+  'count.too-long': '{count, plural, one {# minute} other {# minutes}} too long',
   'count.homes-given':
     'You have {count} homes. To keep this page quick it looks at the first {given} of them, by name.',
   'count.homes-page': 'Homes {from} to {to} of {count}',
