@@ -37,7 +37,7 @@ export interface SendPage {
   /** How many homes there are. */
   readonly total: number;
   readonly outcomes: OutcomeCounts;
-  readonly readiness: Readiness;
+  readonly readiness: Pick<Readiness, 'ready' | 'kit'>;
   readonly things: ThingsByKey;
   /** Which edition each home of the page has already, by its id, and when it went. */
   readonly had: ReadonlyMap<string, { edition: number; sentAt: Date }>;
@@ -82,6 +82,7 @@ export async function readSendPage(
   const pages = Math.max(1, Math.ceil(homes.length / HOMES_A_PAGE));
   const page = Math.min(Math.max(1, askedPage), pages);
   const inSight = fits.slice((page - 1) * HOMES_A_PAGE, page * HOMES_A_PAGE);
+  const { ready, kit } = readinessOfAll(fits);
   return {
     kept,
     fits: inSight,
@@ -89,7 +90,7 @@ export async function readSendPage(
     pages,
     total: homes.length,
     outcomes: countOf(fits.map(outcomeOf)),
-    readiness: readinessOfAll(fits),
+    readiness: { ready, kit },
     things,
     had: await readCopiesHeld(
       programmeId,
