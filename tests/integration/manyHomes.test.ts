@@ -167,6 +167,16 @@ test('a home that changed while a sending was written is left out and counted, w
   assert.deepEqual([progress, counts.links], [{ waiting: 0, leftOut: SIZES.at(-1) }, 0]);
 });
 
+test('an audience that names what is no home takes in nobody, and sending to it is refused in words', async () => {
+  const kept = await sessionNamed('A parcel for Nim');
+  const odd = ['x', '__proto__', '-'.repeat(36), ''];
+  for (const to of ['-'.repeat(36), 'constructor', 'x'])
+    assert.equal((await readSendPage(at.owner, kept.id, { audience: { to, except: odd, also: [] } })).ticked.size, 0);
+  const audience = await audienceAsTicked(at.owner, kept.id, { audience: onlyTo([]), shown: odd, ticked: odd });
+  const press = { sessionId: kept.id, audience, revision: kept.revision, address };
+  await refuses(sendSession(at.owner, press), 'wrong-input');
+});
+
 test('a group of homes is an audience; one of another programme is nobody', async () => {
   const kept = await sessionNamed('A parcel for Nim');
   const [group] = await rows<{ id: string }>(

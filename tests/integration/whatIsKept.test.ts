@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { after, before, test } from 'node:test';
+import { database } from '../../src/server/db/connection.ts';
 import { changeSettings } from '../../src/server/services/programme.ts';
 import {
   askToForget,
@@ -104,6 +105,11 @@ test('guides and answers go by themselves twelve months after their term, or soo
   assert.equal((await readKept(token))!.keepMonths, 3);
   assert.equal(await onDay('2027-06-18'), 0);
   assert.ok(await openGuide(token));
+  // Sent again later, as an old session may be, it is kept from then on.
+  const sentOn = (day: string) => database().query(`UPDATE sendings SET sent_at = '${day}T09:00:00Z'`);
+  await sentOn('2027-06-10');
+  assert.equal(await onDay('2027-06-19'), 0);
+  await sentOn('2027-03-08');
   assert.equal(await onDay('2027-06-19'), 1);
   assert.equal(await openGuide(token), null);
   const [left] = await rows<{ count: number }>(

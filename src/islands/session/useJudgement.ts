@@ -9,6 +9,9 @@ interface Judged {
   readonly judgement: SessionJudgement;
 }
 
+/** A server that did not judge is asked again after so long. */
+const MS_UNTIL_ASKED_AGAIN = 3000;
+
 /**
  * What the checks say of the session as it stands, from a worker: the page never waits for it. Meanwhile what was said before
  * still stands, and `isJudged` is false. While one session is judged only the newest of those that follow waits.
@@ -27,6 +30,7 @@ export function useJudgement(
   },
 ) {
   const [judged, setJudged] = useState<Judged>({ session, judgement: first });
+  const [attempt, setAttempt] = useState(0);
   const worker = useRef<Worker | null>(null);
   const asked = useRef(0);
   const newest = useRef(session);
@@ -39,11 +43,9 @@ export function useJudgement(
       underWay.current = session;
       void askServer<SessionJudgement>(elsewhere, { json: { session } }).then((asked) => {
         underWay.current = null;
-        // No answer: what was said before still stands, until the next change asks again.
-        setJudged(({ judgement }) => ({
-          session,
-          judgement: asked.ok ? withFormer(asked.answer, judgement) : judgement,
-        }));
+        if (asked.ok) setJudged(({ judgement }) => ({ session, judgement: withFormer(asked.answer, judgement) }));
+        // Nobody answered: what was said before still stands, as that of another session, and it is asked again.
+        else setTimeout(() => setAttempt((attempts) => attempts + 1), MS_UNTIL_ASKED_AGAIN);
       });
       return;
     }
@@ -67,7 +69,7 @@ export function useJudgement(
     };
     worker.current.onerror = judgeHere;
     tell(worker.current, { asked: asked.current, session });
-  }, [session, judged, against, elsewhere]);
+  }, [session, judged, against, elsewhere, attempt]);
   return { judgement: judged.judgement, isJudged: judged.session === session };
 }
 

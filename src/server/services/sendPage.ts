@@ -80,7 +80,7 @@ export async function readSendPage(
   const safety = await readSafety(person, { id: kept.id, session, homes });
   const fits = await fitInSlices(session, homes, { things, policy: person.settings.cautions, safety });
   const pages = Math.max(1, Math.ceil(homes.length / HOMES_A_PAGE));
-  const page = Math.min(Math.max(1, askedPage), pages);
+  const page = Math.min(Math.max(1, Math.floor(askedPage)), pages);
   const inSight = fits.slice((page - 1) * HOMES_A_PAGE, page * HOMES_A_PAGE);
   const { ready, kit } = readinessOfAll(fits);
   return {

@@ -18,10 +18,13 @@ export function readHomeGroups(programmeId: string): Promise<HomeGroup[]> {
   });
 }
 
+/** Whom a choice that is none takes in. */
+const TAKES_NOBODY = 'false';
+
 /** Whom each choice takes in, before anybody is named one by one. */
 const TAKES_IN: Readonly<Record<string, string>> = {
   all: 'true',
-  none: 'false',
+  none: TAKES_NOBODY,
   missing: `NOT EXISTS (SELECT 1 FROM guide_links JOIN guide_copies ON guide_copies.link_id = guide_links.id
              WHERE guide_links.session_id = :sessionId AND guide_links.home_id = homes.id AND guide_links.revoked_at IS NULL)`,
 };
@@ -39,13 +42,15 @@ export async function readAudience(
 ): Promise<string[]> {
   const { to, except, also } = audience;
   if (!isUuid(sessionId)) return [];
+  // Own entries only: `to` comes from a form.
+  const takesIn = Object.hasOwn(TAKES_IN, to) ? TAKES_IN[to] : isUuid(to) ? IN_GROUP : TAKES_NOBODY;
   const rows = await tables().query<{ id: string }>(
     `SELECT id FROM homes
       WHERE programme_id = :programmeId AND taken_out_at IS NULL
-        AND ((${TAKES_IN[to] ?? IN_GROUP}) AND NOT id = ANY(CAST(ARRAY[:except] AS uuid[])) OR id = ANY(CAST(ARRAY[:also] AS uuid[])))
+        AND ((${takesIn}) AND NOT id = ANY(CAST(ARRAY[:except] AS uuid[])) OR id = ANY(CAST(ARRAY[:also] AS uuid[])))
       ORDER BY nickname`,
     {
-      // An empty list is written as one that names nobody.
+      // No list is empty, which could not be written; what names no home is left out.
       replacements: { programmeId, sessionId, to, except: orNobody(except), also: orNobody(also) },
       type: QueryTypes.SELECT,
       ...(transaction && { transaction }),
@@ -55,4 +60,4 @@ export async function readAudience(
 }
 
 const NOBODY = '00000000-0000-0000-0000-000000000000';
-const orNobody = (ids: readonly string[]) => (ids.length > 0 ? [...ids] : [NOBODY]);
+const orNobody = (ids: readonly string[]) => [NOBODY, ...ids.filter(isUuid)];

@@ -77,7 +77,7 @@ const NOBODY = '00000000-0000-0000-0000-000000000000';
 /**
  * Deletes what homes were sent and answered of sessions whose time is over: guides, answers, links and letters of up to so many
  * sessions, once the months of their programme have passed since the end of their term, or since their day where they are in
- * none. Gives the letters that the mail stand-in may still hold, and for how many sessions. Two queries.
+ * none, or since it was last sent where that was later. Gives the letters that the mail stand-in may still hold, and for how many sessions. Two queries.
  */
 export async function removeWhatIsOver(
   today: string,
@@ -90,8 +90,9 @@ export async function removeWhatIsOver(
               WHERE link_id IN (SELECT id FROM guide_links WHERE session_id = sessions.id)) AS letters
        FROM sessions JOIN programmes ON programmes.id = sessions.programme_id
       WHERE EXISTS (SELECT 1 FROM guide_links WHERE session_id = sessions.id)
-        AND coalesce((SELECT max(ends_on) FROM terms WHERE terms.programme_id = sessions.programme_id
-                        AND sessions.held_on BETWEEN starts_on AND ends_on), sessions.held_on)
+        AND greatest(coalesce((SELECT max(ends_on) FROM terms WHERE terms.programme_id = sessions.programme_id
+                                 AND sessions.held_on BETWEEN starts_on AND ends_on), sessions.held_on),
+                     (SELECT max(sent_at) FROM sendings WHERE session_id = sessions.id)::date)
             + make_interval(months => coalesce((programmes.settings ->> 'keepMonths')::int, 12)) < CAST(:today AS date)
       ORDER BY sessions.held_on LIMIT :mostSessions`,
     { replacements: { today, mostSessions }, type: QueryTypes.SELECT, transaction },
