@@ -5,9 +5,10 @@ import { addOwner } from '../server/services/firstOwner.ts';
 import { backUpBeforeChange } from '../server/backup/backups.ts';
 import { holdingInstallation } from '../server/db/hold.ts';
 import { migrate } from '../server/db/migrations/migrate.ts';
+import { takeStarter } from '../server/services/starter.ts';
 import { withDatabase } from './ownDatabase.ts';
 
-/** `footstool owner EMAIL NAME PROGRAMME`: makes somebody an owner; the password is asked for, or read from standard input. */
+/** `footstool owner EMAIL NAME PROGRAMME`: makes somebody an owner, a new programme with the starter collection; the password is asked for, or read from standard input. */
 export async function runOwner([email, name, programme]: readonly string[]): Promise<number> {
   if (!email || !name || !programme) {
     process.stderr.write(
@@ -23,8 +24,9 @@ export async function runOwner([email, name, programme]: readonly string[]): Pro
   }
   return withDatabase(async () => {
     await holdingInstallation(() => migrate({ beforeChange: backUpBeforeChange }));
-    const { code: _code, again: _again, ...owner } = form.value;
-    await addOwner(owner, { onlyFirst: false });
+    const { code: _code, again: _again, starter: _starter, ...owner } = form.value;
+    const { programmeId, isNew } = await addOwner(owner, { onlyFirst: false });
+    if (isNew) await takeStarter({ programmeId, role: 'owner' }, 'all');
     process.stdout.write(`${owner.name} is an owner of ${owner.programme} and signs in as ${owner.email}\n`);
     return 0;
   });

@@ -34,6 +34,7 @@ import { keepReply } from '../server/services/guides.ts';
 import { postWaiting } from '../server/services/letters.ts';
 import { tapWord } from '../server/services/knownWords.ts';
 import { listLinks } from '../server/services/postLinks.ts';
+import { takeStarter } from '../server/services/starter.ts';
 import { sendSession } from '../server/services/sending.ts';
 import { hashPassword, isPassword } from '../server/services/signIn.ts';
 import type { Person } from '../server/services/person.ts';
@@ -71,13 +72,14 @@ async function removeDemo(): Promise<void> {
   await removeUsersWithoutProgramme(DEMO.people.map(({ email }) => email));
 }
 
-/** Loads the demo programme through the same import, sending and replying as anybody's. */
+/** Loads the demo programme, the starter collection and Quillbrook's own, through the same import, sending and replying as anybody's. */
 export async function loadDemo(address: string): Promise<void> {
   const owner = await addProgramme(
     { slug: DEMO_SLUG, name: 'Quillbrook children’s room and the Lantern Room' },
     DEMO.people.map((person, index) => ({ ...person, password: demoPassword(index) })),
   );
-  for (const file of ['things', 'books', 'songs', 'activities', 'homes', 'sessions']) {
+  await takeStarter(owner, 'all');
+  for (const file of ['books', 'activities', 'homes', 'sessions']) {
     await importFile(owner, shiftDays(await readDemo(`${file}.json`), daysToShift()));
   }
   await addDemoTerm(owner);

@@ -15,6 +15,9 @@ import { checkForm, checkShape } from './problems.ts';
 import { programmeSettings, readSettings } from './programme.ts';
 import { replyForm } from './reply.ts';
 import { shelfFile } from './shelfFile.ts';
+import { starterFile } from './starterFile.ts';
+import { framing as englishFraming } from '../messages/languages/en.ts';
+import { demoEntries } from '../../tests/support/demoFile.ts';
 
 /** What homes of the demo did; no part of the open format. */
 const OF_HOMES = ['replies.json', 'readings.json'];
@@ -22,7 +25,13 @@ const OF_HOMES = ['replies.json', 'readings.json'];
 const addFormats = addFormatsModule as unknown as (ajv: Ajv2020) => void;
 const ROOT = join(import.meta.dirname, '../..');
 const CASES = join(ROOT, 'tests/contract/cases');
-const DEMO = join(ROOT, 'demo');
+/** The files of the starter collection and of the demo that hold entries of the shelf. */
+const shelfFiles = () =>
+  ['starter', 'demo'].flatMap((folder) =>
+    readdirSync(join(ROOT, folder))
+      .filter((name) => name.endsWith('.json') && !OF_HOMES.includes(name) && name !== 'collection.json')
+      .map((name) => [`${folder}/${name}`, join(ROOT, folder, name)] as const),
+  );
 
 for (const file of readdirSync(CASES)) {
   const name = file.replace('.jsonl', '');
@@ -120,10 +129,8 @@ for (const [name, input, message] of WRONG) {
 }
 
 test('the demo files are in the open format, and every script in them comes out', () => {
-  for (const file of readdirSync(DEMO)
-    .filter((name) => name.endsWith('.json'))
-    .filter((name) => !OF_HOMES.includes(name))) {
-    const content = JSON.parse(readFileSync(join(DEMO, file), 'utf8')) as Record<string, unknown>;
+  for (const [file, path] of shelfFiles()) {
+    const content = JSON.parse(readFileSync(path, 'utf8')) as Record<string, unknown>;
     const checked = checkShape(shelfFile, content);
     assert.ok(checked.ok, `${file}: ${JSON.stringify(checked)}`);
     for (const activity of (content.activities ?? []) as Parameters<typeof checkScript>[0][]) {
@@ -175,17 +182,12 @@ test('the published JSON Schema takes the demo and refuses what the import refus
   const ajv = new Ajv2020({ allErrors: true });
   addFormats(ajv);
   const validate = ajv.compile(schema);
-  for (const file of readdirSync(DEMO)
-    .filter((name) => name.endsWith('.json'))
-    .filter((name) => !OF_HOMES.includes(name))) {
+  for (const [file, path] of shelfFiles())
     assert.ok(
-      validate(JSON.parse(readFileSync(join(DEMO, file), 'utf8'))),
+      validate(JSON.parse(readFileSync(path, 'utf8'))),
       `${file}: ${JSON.stringify(validate.errors?.slice(0, 3))}`,
     );
-  }
-  const { activities } = JSON.parse(readFileSync(join(DEMO, 'activities.json'), 'utf8')) as {
-    activities: Record<string, unknown>[];
-  };
+  const activities = demoEntries<Record<string, unknown>>('activities');
   const thing = { key: 'lid', one: 'lid', many: 'lids', traits: [], allergens: [], usualQty: 3, common: 1 };
   const wrong: object[] = [
     { things: [{ ...thing, colour: 'red' }] },
@@ -210,9 +212,7 @@ test('every name of the closed lists stands in the description of the format, an
 });
 
 test('the demo’s shelf has things enough, and at least three activities of their own idea for every skill', () => {
-  const read = <Entry>(file: string) =>
-    (JSON.parse(readFileSync(join(DEMO, `${file}.json`), 'utf8')) as Record<string, Entry[]>)[file]!;
-  const activities = read<{
+  const activities = demoEntries<{
     skills: string[];
     idea: string;
     title: string;
@@ -223,7 +223,7 @@ test('the demo’s shelf has things enough, and at least three activities of the
   for (const skill of Object.keys(SKILL_WORDS)) {
     assert.ok(activities.filter(({ skills }) => skills.includes(skill)).length >= 3, skill);
   }
-  assert.ok(activities.length >= 80 && read('things').length >= 120 && read('homes').length === 12);
+  assert.ok(activities.length >= 80 && demoEntries('things').length >= 120 && demoEntries('homes').length === 12);
   assert.equal(new Set(activities.map(({ idea }) => idea)).size, activities.length);
   for (const { title, size, access, lines } of activities.filter((activity) => activity.size === 'home')) {
     assert.ok(access.length > 10, `${title}: another way`);
@@ -234,6 +234,43 @@ test('the demo’s shelf has things enough, and at least three activities of the
   }
   const unknown = activities.flatMap(({ skills }) => skills).filter((skill) => !(skill in SKILL_WORDS));
   assert.deepEqual(unknown, []);
+});
+
+test('the starter collection stands by itself: things, every skill with things that are common, nothing of Quillbrook', () => {
+  const read = <Entry>(name: string) =>
+    (JSON.parse(readFileSync(join(ROOT, 'starter', `${name}.json`), 'utf8')) as Record<string, Entry[]>)[name]!;
+  const collection: unknown = JSON.parse(readFileSync(join(ROOT, 'starter/collection.json'), 'utf8'));
+  assert.ok(starterFile.validateSync(collection, { strict: true }).patterns.length > 0);
+  const things = new Map(read<{ key: string; common: number }>('things').map(({ key, common }) => [key, common]));
+  assert.ok(things.size >= 130);
+  const activities = read<{
+    key: string;
+    skills: string[];
+    after?: string[];
+    needs: { item: string; optional?: boolean; swaps: { item: string }[] }[];
+  }>('activities');
+  const isCommon = (item: string) => things.get(item)! >= 0.8;
+  const common = activities.filter(({ needs }) =>
+    needs.every(({ item, optional, swaps }) => optional || [item, ...swaps.map((swap) => swap.item)].some(isCommon)),
+  );
+  assert.ok(common.length >= 50, `${common.length} need only common things`);
+  for (const skill of Object.keys(SKILL_WORDS))
+    assert.ok(
+      common.some(({ skills }) => skills.includes(skill)),
+      skill,
+    );
+  const keys = new Set(activities.map(({ key }) => key));
+  for (const { key, needs, after = [] } of activities) {
+    for (const { item, swaps } of needs)
+      for (const name of [item, ...swaps.map((swap) => swap.item)]) assert.ok(things.has(name), `${key}: ${name}`);
+    for (const name of after) assert.ok(keys.has(name), `${key} comes after ${name}`);
+  }
+  const songs = new Set(read<{ key: string }>('songs').map(({ key }) => key));
+  const { openings, closings } = starterFile.validateSync(collection);
+  for (const { song, framing } of [...openings, ...closings])
+    assert.ok(song ? songs.has(song) : framing! in englishFraming, song ?? framing);
+  for (const file of readdirSync(join(ROOT, 'starter')))
+    assert.doesNotMatch(readFileSync(join(ROOT, 'starter', file), 'utf8'), /quillbrook|lantern room/i, file);
 });
 
 test('settings of a file that was saved before there were screens and words to choose are taken in, with the usual ones', () => {

@@ -1,19 +1,11 @@
 import assert from 'node:assert/strict';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { test } from 'node:test';
 import { MOST_CSV_LINES, readCsv, writeCsv } from './csvEntries.ts';
 import { decodeText } from './decodeText.ts';
 import { ENTRY_KINDS, SECTION_OF, type EntryKind } from './shelfEntries.ts';
+import { demoEntries } from '../../tests/support/demoFile.ts';
 
-const demo = (kind: EntryKind) => {
-  const section = SECTION_OF[kind];
-  const file = JSON.parse(readFileSync(join(import.meta.dirname, `../../demo/${section}.json`), 'utf8')) as Record<
-    string,
-    Record<string, unknown>[]
-  >;
-  return file[section]!;
-};
+const demo = (kind: EntryKind) => demoEntries<Record<string, unknown>>(SECTION_OF[kind]);
 const rowsOf = (text: string, kind: EntryKind = 'thing') => {
   const reading = readCsv(text, kind);
   if (!reading.ok) throw new Error(reading.message);

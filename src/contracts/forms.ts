@@ -19,7 +19,12 @@ export const startForm = object({
   toYears: number().typeError('must be a number of years').required('is needed').integer().min(0).max(10),
   aim: words(1000),
   book: string().default(''),
+  activity: string().default(''),
   song: string().default(''),
+  /** How it runs, begins and ends, by the keys of the starter collection. */
+  pattern: string().default(''),
+  begin: string().default(''),
+  end: string().default(''),
 }).test(
   'ages',
   'the youngest age must not be above the oldest',

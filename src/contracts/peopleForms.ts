@@ -39,6 +39,8 @@ export const beginForm = object({
   email: emailAddress(),
   password: newPassword(),
   again: again('password'),
+  /** Ticked: the shelf begins with the starter collection. */
+  starter: string().default('').max(10),
 });
 
 export const inviteForm = object({ name: personName(), email: emailAddress(), role: role() });

@@ -3,14 +3,13 @@ import { authorSpeech } from '../messages/speeches.ts';
 import { firstValues, type Worked, workOut } from '../core/makers/index.ts';
 import { type MakerSettings, type MakerValues, USUAL_SETTINGS } from '../core/session/index.ts';
 import assert from 'node:assert/strict';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { CAUTION_RULES } from '../core/cautions/index.ts';
 import { type Drawing, type Shape, textWidth } from '../core/page/index.ts';
 import { cutPositions, STRIP_MM } from './length-pairs/maker.ts';
 import { findMaker, MAKERS } from './index.ts';
+import { demoEntries } from '../../tests/support/demoFile.ts';
 
 const make = (id: string, values: MakerValues = {}, settings: Partial<MakerSettings> = {}) => {
   const maker = findMaker(id)!;
@@ -29,13 +28,7 @@ const refusal = (id: string, values: MakerValues, settings: Partial<MakerSetting
   const answer = make(id, values, settings);
   return answer.ok ? 'made' : describeMakerProblem(answer.problem);
 };
-const things = new Set(
-  (
-    JSON.parse(readFileSync(join(import.meta.dirname, '../../demo/things.json'), 'utf8')) as {
-      things: { key: string }[];
-    }
-  ).things.map(({ key }) => key),
-);
+const things = new Set(demoEntries<{ key: string }>('things').map(({ key }) => key));
 
 /** Values of all dials at random, in and a little out of their ranges. */
 const anyValues = (id: string) => {

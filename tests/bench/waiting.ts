@@ -1,8 +1,7 @@
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { addProgramme } from '../../src/cli/seed.ts';
 import { DEMO } from '../../src/server/demo.ts';
 import { signInByPost } from '../support/signIn.ts';
+import { demoEntries } from '../support/demoFile.ts';
 
 type Report = (name: string, text: string) => void;
 
@@ -45,11 +44,7 @@ export async function waiting(report: Report, address: string, { homes }: { home
     form.set('file', new Blob([text]), 'file.json');
     return { method: 'POST', body: form };
   };
-  const demo = <Entry>(name: string) =>
-    (JSON.parse(readFileSync(join(import.meta.dirname, `../../demo/${name}.json`), 'utf8')) as Record<string, Entry[]>)[
-      name
-    ]!;
-  const activities = demo<{ key: string; title: string }>('activities');
+  const activities = demoEntries<{ key: string; title: string }>('activities');
   const many = Array.from({ length: 2000 }, (_, index) => {
     const entry = activities[index % activities.length]!;
     return { ...entry, key: `${entry.key.slice(0, 60)}-${index}`, title: `${entry.title} ${index}` };

@@ -1,6 +1,4 @@
 import assert from 'node:assert/strict';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { after, before, test } from 'node:test';
 import { CALCULATIONS } from '../../src/cli/calc/calculations.ts';
 import { readBench } from '../../src/server/services/benchPage.ts';
@@ -8,6 +6,7 @@ import { listHomes } from '../../src/server/services/homes.ts';
 import { previewGuide, readSendPage } from '../../src/server/services/sendPage.ts';
 import { listSessions } from '../../src/server/services/sessions.ts';
 import { startProgrammes, type TestProgrammes } from './programme.ts';
+import { demoEntries } from '../support/demoFile.ts';
 
 let at: TestProgrammes;
 before(async () => {
@@ -24,13 +23,7 @@ interface Entry {
   readonly parts?: readonly { readonly key?: string }[];
 }
 
-const demo = (section: Section) =>
-  (
-    JSON.parse(readFileSync(join(import.meta.dirname, `../../demo/${section}.json`), 'utf8')) as Record<
-      Section,
-      Entry[]
-    >
-  )[section];
+const demo = (section: Section) => demoEntries<Entry>(section);
 
 /** The demo with one session, one home, and what of the shelf that session is made of. */
 function fileFor(whole: Record<Section, Entry[]>, title: string, nickname: string) {

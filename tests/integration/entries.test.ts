@@ -6,7 +6,8 @@ import { importRows } from '../../src/server/services/importRows.ts';
 import { duplicateEntry, findEntry, keepEntry, retireEntry } from '../../src/server/services/shelfEntries.ts';
 import { readShelfRows } from '../../src/server/services/shelfPage.ts';
 import { readThingPage, ruleOnSwap } from '../../src/server/services/thingPage.ts';
-import { helpersFor, readDemo, startProgrammes, type TestProgrammes } from './programme.ts';
+import { helpersFor, startProgrammes, type TestProgrammes } from './programme.ts';
+import { demoFile } from '../support/demoFile.ts';
 
 let at: TestProgrammes;
 before(async () => void (at = await startProgrammes()));
@@ -94,7 +95,7 @@ test('of a long list sound rows are kept and the others named by line; a key twi
 });
 
 test('five thousand activities are taken in by parts, each with the same few queries', async () => {
-  const [model] = readDemo('activities').activities as Record<string, unknown>[];
+  const [model] = demoFile('activities').activities as Record<string, unknown>[];
   const part = (from: number) =>
     importRows(at.stranger, {
       kind: 'activity',

@@ -18,7 +18,8 @@ import { sendSession } from '../../src/server/services/sending.ts';
 import { keepSession } from '../../src/server/services/sessions.ts';
 import { findEntry, keepEntry, retireEntry } from '../../src/server/services/shelfEntries.ts';
 import { listHomes } from '../../src/server/services/homes.ts';
-import { helpersFor, readDemo, startProgrammes, type TestProgrammes } from './programme.ts';
+import { helpersFor, startProgrammes, type TestProgrammes } from './programme.ts';
+import { demoFile } from '../support/demoFile.ts';
 
 /** What two editors, two terms, a file and a home each did stays theirs, and safe. */
 let at: TestProgrammes;
@@ -50,7 +51,7 @@ test('two editors of a book, a song, an activity or a thing see each other’s c
 
 test('an import puts what it replaces at its next revision, so that an open form is told', async () => {
   const { entry, revision } = await findEntry(at.owner, 'song', 'slowly-rolling');
-  await importFile(at.owner, readDemo('songs'));
+  await importFile(at.owner, demoFile('songs'));
   const changed = { ...entry, title: 'Slowly, slowly rolling' };
   await refuses(keepEntry(at.owner, { kind: 'song', value: changed, isNew: false, revision }), 'conflict');
 });
@@ -91,7 +92,7 @@ test('reservations belong to their dates: two terms are served, a cancelled one 
 });
 
 test('the same home, child or thing twice in a file is a sentence with its place', async () => {
-  const file = readDemo('homes') as { homes: { nickname: string; children: object[]; things: object[] }[] };
+  const file = demoFile('homes') as { homes: { nickname: string; children: object[]; things: object[] }[] };
   const problemsOf = async (homes: object[]) => {
     try {
       await importFile(at.owner, { ...file, homes });

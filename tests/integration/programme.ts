@@ -1,4 +1,4 @@
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { onlyTo } from '../../src/contracts/audience.ts';
@@ -18,6 +18,7 @@ import { migrate } from '../../src/server/db/migrations/migrate.ts';
 import { importFile } from '../../src/server/services/importShelf.ts';
 import type { Person } from '../../src/server/services/person.ts';
 import { SECRET, startTestDatabase } from '../support/app.ts';
+import { demoFile } from '../support/demoFile.ts';
 
 /** A database of its own with two programmes: Quillbrook with the demo's shelf, homes and sessions, and a stranger's. */
 export interface TestProgrammes {
@@ -59,17 +60,10 @@ async function fillProgrammes(url: string): Promise<{ owner: Person; stranger: P
   await migrate();
   const owner = await addPeople('quillbrook', 'owner');
   for (const file of ['things', 'books', 'songs', 'activities', 'homes', 'sessions'])
-    await importFile(owner, readDemo(file));
+    await importFile(owner, demoFile(file));
   const stranger = await addPeople('millrace', 'owner');
   await closeDatabase();
   return { owner, stranger };
-}
-
-export function readDemo(file: string): Record<string, unknown[]> {
-  return JSON.parse(readFileSync(join(import.meta.dirname, '../../demo', `${file}.json`), 'utf8')) as Record<
-    string,
-    unknown[]
-  >;
 }
 
 function addPeople(slug: string, role: Person['role']): Promise<Person> {

@@ -18,7 +18,11 @@ export function sayingFor(programmes: () => TestProgrammes) {
       toYears: 6,
       aim: '',
       book: '',
+      activity: '',
       song: '',
+      pattern: '',
+      begin: '',
+      end: '',
       at: undefined,
     });
     await write(id, lines, change);

@@ -17,7 +17,8 @@ import { sendSession } from '../../src/server/services/sending.ts';
 import { findSession, keepSession } from '../../src/server/services/sessions.ts';
 import { putIntoSession, readShelfItemPage } from '../../src/server/services/shelfItem.ts';
 import { readShelfRows } from '../../src/server/services/shelfPage.ts';
-import { helpersFor, readDemo, startProgrammes, type TestProgrammes } from './programme.ts';
+import { helpersFor, startProgrammes, type TestProgrammes } from './programme.ts';
+import { demoFile } from '../support/demoFile.ts';
 
 let at: TestProgrammes;
 before(async () => void (at = await startProgrammes()));
@@ -207,5 +208,5 @@ test('somebody who reads changes nothing', async () => {
     'not-allowed',
   );
   await refuses(revokeLink(at.reader, linkId), 'not-allowed');
-  await refuses(importFile(at.reader, readDemo('things')), 'not-allowed');
+  await refuses(importFile(at.reader, demoFile('things')), 'not-allowed');
 });

@@ -12,7 +12,8 @@ import { listLinks } from '../../src/server/services/postLinks.ts';
 import { readShelfItemPage } from '../../src/server/services/shelfItem.ts';
 import { readShelfRows } from '../../src/server/services/shelfPage.ts';
 import { readToday } from '../../src/server/services/today.ts';
-import { helpersFor, readDemo, startProgrammes, type TestProgrammes } from './programme.ts';
+import { helpersFor, startProgrammes, type TestProgrammes } from './programme.ts';
+import { demoFile } from '../support/demoFile.ts';
 
 let at: TestProgrammes;
 before(async () => void (at = await startProgrammes()));
@@ -21,9 +22,9 @@ after(() => at.remove());
 const { sessionNamed, sendToAll, reply, rows } = helpersFor(() => at);
 
 test('nothing of a file is taken in while any of it is wrong', async () => {
-  const { things } = readDemo('things');
+  const { things } = demoFile('things');
   const [first] = things as { key: string }[];
-  const activities = readDemo('activities').activities as { key: string; needs: { item: string }[] }[];
+  const activities = demoFile('activities').activities as { key: string; needs: { item: string }[] }[];
   const file = (change: object) => ({
     format: 'footstool',
     version: 1,
@@ -116,7 +117,7 @@ test('the number of queries of each page is fixed, however many rows there are',
     );
   const few = await count();
   assert.deepEqual(few, { today: 7, shelf: 1, item: 3, bench: 8, homes: 4, postList: 1, post: 11, guide: 1 });
-  const homes = readDemo('homes').homes as { nickname: string }[];
+  const homes = demoFile('homes').homes as { nickname: string }[];
   await importFile(at.owner, {
     format: 'footstool',
     version: 1,

@@ -9,7 +9,8 @@ import { findHome, keepHome, listHomes } from '../../src/server/services/homes.t
 import { importFile } from '../../src/server/services/importShelf.ts';
 import { listLinks } from '../../src/server/services/postLinks.ts';
 import { findSession, keepSession } from '../../src/server/services/sessions.ts';
-import { helpersFor, readDemo, startProgrammes, type TestProgrammes } from './programme.ts';
+import { helpersFor, startProgrammes, type TestProgrammes } from './programme.ts';
+import { demoFile } from '../support/demoFile.ts';
 
 /** Two who work on the same thing at once, or one whose press arrives late: nobody’s words are lost unseen. */
 let at: TestProgrammes;
@@ -23,7 +24,7 @@ const homeNamed = async (nickname: string) =>
 test('an import raises the revision of homes, and an open form that is saved after it is told', async () => {
   const { id } = await homeNamed('Blue door');
   const { home, revision } = await findHome(at.owner, id);
-  const file = readDemo('homes') as { homes: { nickname: string; allergens: string[] }[] };
+  const file = demoFile('homes') as { homes: { nickname: string; allergens: string[] }[] };
   const entry = file.homes.find(({ nickname }) => nickname === 'Blue door')!;
   await importFile(at.owner, { ...file, homes: [{ ...entry, allergens: ['sesame'] }] });
   await assert.rejects(
@@ -42,7 +43,7 @@ test('a file that does not name a known allergy does not take it away, and the r
   const { id } = await homeNamed('Red gate');
   const { home, revision } = await findHome(at.owner, id);
   await keepHome(at.owner, id, { home: { ...home, allergens: ['peanuts', 'egg'] }, revision });
-  const file = readDemo('homes') as { homes: { nickname: string }[] };
+  const file = demoFile('homes') as { homes: { nickname: string }[] };
   const entry = file.homes.find(({ nickname }) => nickname === 'Red gate')!;
   const report = await importFile(at.owner, { ...file, homes: [{ ...entry, allergens: ['egg'] }] });
   assert.deepEqual(report.keptAllergies, [{ home: 'Red gate', allergen: 'peanuts' }]);
@@ -110,7 +111,7 @@ test('an answer counts under the edition its form stood in, and a late press of 
 });
 
 test('what a home said it has not comes back from file, form and export, and is nothing it has', async () => {
-  const file = readDemo('homes') as {
+  const file = demoFile('homes') as {
     homes: { nickname: string; things: { item: string; qty: number }[]; hasNot?: string[] }[];
   };
   const entry = file.homes.find(({ nickname }) => nickname === 'Corner house')!;

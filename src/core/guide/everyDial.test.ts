@@ -2,15 +2,12 @@ import { type Dial, type Segment, templateScope } from '../session/index.ts';
 import { segmentFromActivity, type ShelfActivity } from '../shelf/index.ts';
 import { evaluateMinutes } from '../time/index.ts';
 import assert from 'node:assert/strict';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { test } from 'node:test';
 import { composeSegment, writeNote } from './composition.ts';
 import { evaluateQuantity, formatPieces } from '../expressions/index.ts';
+import { demoEntries } from '../../../tests/support/demoFile.ts';
 
-const { activities } = JSON.parse(readFileSync(join(import.meta.dirname, '../../../demo/activities.json'), 'utf8')) as {
-  activities: (ShelfActivity & { levels: Segment['levels'] })[];
-};
+const activities = demoEntries<ShelfActivity & { levels: Segment['levels'] }>('activities');
 
 const placesOf = (dial: Dial): Dial[] =>
   'choices' in dial

@@ -1,28 +1,23 @@
 import { segmentFromActivity, type ShelfActivity } from '../shelf/index.ts';
 import type { Thing } from '../materials/index.ts';
 import assert from 'node:assert/strict';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { test } from 'node:test';
 import { doableNow } from './feasibleActivities.ts';
 import type { Home } from './home.ts';
 import { householdOn } from './household.ts';
 import { activitiesFor } from './inventory.ts';
 import { fitHome } from './sessionReadiness.ts';
+import { demoEntries } from '../../../tests/support/demoFile.ts';
 
-const read = <Entry>(file: string) =>
-  (
-    JSON.parse(readFileSync(join(import.meta.dirname, `../../../demo/${file}.json`), 'utf8')) as Record<string, Entry[]>
-  )[file]!;
-const things = Object.fromEntries(read<Thing>('things').map((thing) => [thing.key, thing]));
-const choices = read<ShelfActivity>('activities').map((activity) => ({
+const things = Object.fromEntries(demoEntries<Thing>('things').map((thing) => [thing.key, thing]));
+const choices = demoEntries<ShelfActivity>('activities').map((activity) => ({
   key: activity.key,
   title: activity.title,
   skills: activity.skills,
   setupMinutes: 0,
   segment: segmentFromActivity(activity, activity.key),
 }));
-const homes = read<Omit<Home, 'id' | 'stock'> & { things: Home['stock'] }>('homes').map(
+const homes = demoEntries<Omit<Home, 'id' | 'stock'> & { things: Home['stock'] }>('homes').map(
   ({ things: stock, ...home }) => ({
     ...home,
     id: home.nickname,

@@ -84,10 +84,28 @@ function fromShelf(
   return activity ? segmentFromActivity(activity, id) : null;
 }
 
-/** Puts a hello before and a goodbye after the parts of a session, in the words of the programme's language. */
+/** How a session begins or ends: with our own words, as a framing's name, or with a part, such as a song. */
+export type SessionFrame = string | Segment;
+
+/**
+ * Puts a hello before and a goodbye after the parts of a session, in the words of the programme's language: `begin` and
+ * `end` say which.
+ */
 export function frameSegments(
   middle: readonly Segment[],
-  { opening, closing, speech }: { opening: string; closing: string; speech: Speech },
+  {
+    opening,
+    closing,
+    speech,
+    begin = 'hello',
+    end = 'goodbye',
+  }: {
+    opening: string;
+    closing: string;
+    speech: Speech;
+    begin?: SessionFrame | undefined;
+    end?: SessionFrame | undefined;
+  },
 ): Segment[] {
   const frame = (
     kind: 'opening' | 'closing',
@@ -99,8 +117,8 @@ export function frameSegments(
     lines: lines.map((line) => saidLine(`${name}-${line}`, line, { key: `framing/${name}-${line}` }, speech)),
   });
   return [
-    frame('opening', { id: opening, name: 'hello' }, ['do', 'say', 'if']),
+    typeof begin === 'string' ? frame('opening', { id: opening, name: begin }, ['do', 'say', 'if']) : begin,
     ...middle,
-    frame('closing', { id: closing, name: 'goodbye' }, ['ask', 'do']),
+    typeof end === 'string' ? frame('closing', { id: closing, name: end }, ['ask', 'do']) : end,
   ];
 }

@@ -22,10 +22,12 @@ interface EntryFormProps {
   /** Things and activities of the shelf by name. */
   readonly things: readonly Pickable[];
   readonly activities: readonly Pickable[];
+  /** Where a new one leads, with its key under its kind; absent: to its own page. */
+  readonly back?: string | undefined;
 }
 
 /** Writes or changes one entry of the shelf. What does not fit is named with its place, and all that was written stays. */
-export function EntryForm({ kind, entry, isNew, revision, things, activities }: EntryFormProps) {
+export function EntryForm({ kind, entry, isNew, revision, things, activities, back }: EntryFormProps) {
   const fields = ENTRY_FIELDS[kind];
   const shown = (value: Record<string, unknown>) => toForm(withTitles(value, activities), fields);
   const title = titleField(kind);
@@ -45,6 +47,7 @@ export function EntryForm({ kind, entry, isNew, revision, things, activities }: 
     address: `/api/shelf/entries/${kind}/${isNew ? 'new' : String(entry.key)}`,
     bodyOf: (values) => ({ entry: written(values), revision: revisionNow }),
     fieldOf,
+    ...(back && { hrefOf: ({ key }: { key: string }) => withAnswer(back, kind, key) }),
   });
   const newer = word?.current as { revision: number; entry: Record<string, unknown> } | undefined;
   return (
@@ -77,6 +80,14 @@ export function EntryForm({ kind, entry, isNew, revision, things, activities }: 
       </FormProvider>
     </PickablesContext.Provider>
   );
+}
+
+/** An address with one more value in its question. */
+function withAnswer(address: string, name: string, value: string): string {
+  const [path, question] = address.split('?');
+  const asked = new URLSearchParams(question);
+  asked.set(name, value);
+  return `${path}?${asked}`;
 }
 
 /** Checks by the entry's own schema before anything is sent; what stands in no field is left to the server to say. */

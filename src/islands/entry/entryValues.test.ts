@@ -1,16 +1,12 @@
 import assert from 'node:assert/strict';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { test } from 'node:test';
 import { checkShape } from '../../contracts/problems.ts';
 import { ENTRY_KINDS, ENTRY_SCHEMAS, SECTION_OF, type EntryKind } from '../../contracts/shelfEntries.ts';
 import { ENTRY_FIELDS, emptyEntry } from './entryFields.ts';
 import { beside, formPathOf, fromForm, toForm } from './entryValues.ts';
+import { demoEntries } from '../../../tests/support/demoFile.ts';
 
-const demo = (kind: EntryKind) => {
-  const file = readFileSync(join(import.meta.dirname, `../../../demo/${SECTION_OF[kind]}.json`), 'utf8');
-  return (JSON.parse(file) as Record<string, Record<string, unknown>[]>)[SECTION_OF[kind]]!;
-};
+const demo = (kind: EntryKind) => demoEntries<Record<string, unknown>>(SECTION_OF[kind]);
 /** Through the form and back; the key is made from the title, so the form does not hold it. */
 const through = (entry: Record<string, unknown>, kind: EntryKind) => ({
   ...fromForm(structuredClone(toForm(entry, ENTRY_FIELDS[kind])), ENTRY_FIELDS[kind]),

@@ -11,6 +11,8 @@ interface ServerFormInput<Values extends FieldValues> {
   readonly bodyOf: (values: Values) => object;
   /** The field that a place of the sent value stands in; absent where no field is at fault. */
   readonly fieldOf: (path: string) => string | undefined;
+  /** Where to go from what the server answered; absent: where it says. */
+  readonly hrefOf?: ((answer: { readonly key: string }) => string) | undefined;
 }
 
 /** What is said above a form. */
@@ -25,7 +27,13 @@ export interface FormWord {
 const NOT_REACHED = 'Footstool cannot be reached at the moment. What you wrote still stands; try again.';
 
 /** Sends a form by PUT; what does not fit is said at its field, the first one in view, and all that was written stays. */
-export function useServerForm<Values extends FieldValues>({ form, address, bodyOf, fieldOf }: ServerFormInput<Values>) {
+export function useServerForm<Values extends FieldValues>({
+  form,
+  address,
+  bodyOf,
+  fieldOf,
+  hrefOf,
+}: ServerFormInput<Values>) {
   const [word, setWord] = useState<FormWord | null>(null);
   // Once what is wrong stands beside its field: before that there is nothing to bring into view.
   useEffect(() => {
@@ -33,9 +41,9 @@ export function useServerForm<Values extends FieldValues>({ form, address, bodyO
   }, [word]);
   const keep = async (values: Values): Promise<void> => {
     setWord(null);
-    const asked = await askServer<{ href: string }>(address, { method: 'PUT', json: bodyOf(values) });
+    const asked = await askServer<{ href: string; key: string }>(address, { method: 'PUT', json: bodyOf(values) });
     if (asked.ok) {
-      window.location.assign(asked.answer.href);
+      window.location.assign(hrefOf?.(asked.answer) ?? asked.answer.href);
       return new Promise(() => undefined);
     }
     const { error } = asked;

@@ -21,6 +21,7 @@ export const counts = {
   'count.lacks': '{count, plural, one {# lacks} other {# lack}} something',
   'count.without': '{count, plural, one {# goes} other {# go}} without a part',
   'count.sheets': '{count, plural, one {# sheet} other {# sheets}}',
+  'count.taken-from-starter': '{count, plural, one {One entry is} other {# entries are}} on your shelf now.',
   'count.not-saved':
     'Not saved yet: {count, plural, =1 {one place needs another look. It is marked below.} other {# places need another look. They are marked below.}}',
   'count.free-in': 'free, here in {days, plural, one {# open day} other {# open days}}',

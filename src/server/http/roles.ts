@@ -88,6 +88,7 @@ export const ROUTES: Readonly<Record<string, RouteRoles>> = {
   '/shelf/have': page('reader'),
   '/shelf/import': page('author', 'author'),
   '/shelf/new/[kind]': page('author'),
+  '/shelf/starter': page('author', 'author'),
   '/shelf/thing/[key]': page('reader', 'author'),
   '/sign-in': page('anybody', 'anybody'),
   '/sign-out': page('nobody', 'reader'),

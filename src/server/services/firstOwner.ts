@@ -7,6 +7,7 @@ import { programmeSettings } from '../../contracts/programme.ts';
 import { EdgeError } from '../http/errors.ts';
 import { isFirstOwnerCode } from '../http/secrets.ts';
 import { hashPassword, startSignIn } from './signIn.ts';
+import { takeStarter } from './starter.ts';
 import { countTry } from './tries.ts';
 
 /** Whether the installation has nobody yet. */
@@ -21,14 +22,19 @@ export interface FirstOwner {
   readonly password: string;
 }
 
-/** Makes the first owner and a programme, for the code that the log shows; works while there is nobody, and once. */
-export async function begin(code: string, owner: FirstOwner, from: string): Promise<string> {
+/** Makes the first owner and a programme, with the starter collection if that is wanted, for the code that the log shows; works while there is nobody, and once. */
+export async function begin(
+  code: string,
+  { starter, ...owner }: FirstOwner & { readonly starter: string },
+  from: string,
+): Promise<string> {
   await countTry('begin', from);
   if (!isFirstOwnerCode(code))
     throw new EdgeError('wrong-input', {
       problems: [{ path: 'code', message: 'is not the one that stands in the log' }],
     });
   const { userId, programmeId } = await addOwner(owner, { onlyFirst: true });
+  if (starter !== '') await takeStarter({ programmeId, role: 'owner' }, 'all');
   return startSignIn(userId, programmeId, from);
 }
 
@@ -36,7 +42,7 @@ export async function begin(code: string, owner: FirstOwner, from: string): Prom
 export async function addOwner(
   { programme: name, name: person, email, password }: FirstOwner,
   { onlyFirst }: { onlyFirst: boolean },
-): Promise<{ userId: string; programmeId: string }> {
+): Promise<{ userId: string; programmeId: string; isNew: boolean }> {
   const passwordHash = await hashPassword(password);
   return inTransaction(async (transaction) => {
     // Two first owners at once come one after the other, and the second is refused.
@@ -51,7 +57,7 @@ export async function addOwner(
       programme?.id ??
       (await addProgrammeRow({ slug: await freeSlug(name, transaction), name, settings }, transaction));
     await setRole({ userId, programmeId, role: 'owner' }, transaction);
-    return { userId, programmeId };
+    return { userId, programmeId, isNew: programme === null };
   });
 }
 

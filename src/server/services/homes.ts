@@ -22,6 +22,7 @@ import { readThings } from '../db/repositories/shelf.ts';
 import { isSameValue } from '../db/sameValue.ts';
 import { EdgeError } from '../http/errors.ts';
 import { requireAuthor, type Person } from './person.ts';
+import { takeThings } from './starter.ts';
 
 /** A page of the list of homes shows so many. */
 export const HOMES_A_PAGE = 100;
@@ -134,11 +135,9 @@ async function writeChecked(
   { homeId, home, revision }: { homeId: string; home: HomeForm; revision: number },
   transaction: Transaction,
 ): Promise<void> {
-  const thingIds = await readThingIds(
-    programmeId,
-    home.things.map(({ item }) => item),
-    transaction,
-  );
+  const keys = home.things.map(({ item }) => item);
+  await takeThings(programmeId, keys, transaction);
+  const thingIds = await readThingIds(programmeId, keys, transaction);
   const problems = home.things.flatMap(({ item }, index) =>
     thingIds.has(item)
       ? []

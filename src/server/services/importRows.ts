@@ -1,12 +1,13 @@
-import { inTransaction } from '../db/transaction.ts';
+import { inTransaction, type Transaction } from '../db/transaction.ts';
 import { exactly } from '../../contracts/fields.ts';
 import { array, number, string } from 'yup';
 import { checkShape } from '../../contracts/problems.ts';
 import { ENTRY_KINDS, type EntryKind } from '../../contracts/shelfEntries.ts';
-import { writeShelfItems } from '../db/repositories/shelf.ts';
+import { type ShelfWrite, writeShelfItems } from '../db/repositories/shelf.ts';
 import { EdgeError } from '../http/errors.ts';
 import { requireAuthor, type Person } from './person.ts';
-import { checkEntries } from './shelfEntries.ts';
+import { checkEntries, thingsOfWrites } from './shelfEntries.ts';
+import { takeThings } from './starter.ts';
 
 const MOST_ROWS_AT_ONCE = 500;
 
@@ -25,6 +26,11 @@ const rowsForm = exactly({
     .max(MOST_ROWS_AT_ONCE, `must be at most ${MOST_ROWS_AT_ONCE} rows`),
 });
 
+async function writeRows(programmeId: string, writes: ShelfWrite[], transaction: Transaction): Promise<number> {
+  await takeThings(programmeId, thingsOfWrites(writes), transaction);
+  return writeShelfItems(programmeId, writes, transaction);
+}
+
 /** Takes in a part of a long file: sound rows are kept, the others are named by line. Four queries a part. */
 export async function importRows(person: Person, content: unknown): Promise<RowsReport> {
   requireAuthor(person);
@@ -39,7 +45,7 @@ export async function importRows(person: Person, content: unknown): Promise<Rows
   // Of rows with the same key the last one counts, as it would if they came one after the other.
   const byKey = new Map(writes.map((write) => [write.key, write]));
   const added = await inTransaction((transaction) =>
-    byKey.size === 0 ? Promise.resolve(0) : writeShelfItems(person.programmeId, [...byKey.values()], transaction),
+    byKey.size === 0 ? Promise.resolve(0) : writeRows(person.programmeId, [...byKey.values()], transaction),
   );
   return {
     added,

@@ -28,6 +28,7 @@ import { inTurn } from './inTurn.ts';
 import { requireAuthor, type Person } from './person.ts';
 import { changeSettings } from './programme.ts';
 import { frameSegments, namedSegment } from './sessions.ts';
+import { takeThings, thingsNamedBy } from './starter.ts';
 
 export interface ImportReport {
   readonly added: number;
@@ -58,6 +59,7 @@ async function takeIn(person: Person, content: unknown, beside: Beside): Promise
     const now = Object.values(await readThings(person.programmeId, transaction));
     if (!isSameValue(keysOf(before), keysOf(now))) await refuseProblems(content, now, beside);
     const writes = toShelfWrites(file);
+    await takeWhatIsNamed(person.programmeId, file, transaction);
     const added = await writeShelfItems(person.programmeId, writes, transaction);
     const keptAllergies = await writeHomesOfFile(person.programmeId, file.homes, transaction);
     await writeSessions(person, file, transaction);
@@ -83,6 +85,20 @@ async function refuseProblems(content: unknown, known: readonly KnownThing[], be
 }
 
 const keysOf = (things: readonly KnownThing[]) => things.map(({ key, places }) => [key, places]);
+
+/** What of the starter collection a file names and does not bring itself is on the shelf with it. */
+async function takeWhatIsNamed(programmeId: string, file: FileSections, transaction: Transaction): Promise<void> {
+  const brought = new Set(file.things.map(({ key }) => key));
+  const named = [
+    ...thingsNamedBy(file.activities),
+    ...file.homes.flatMap(({ things, hasNot = [] }) => [...things.map(({ item }) => item), ...hasNot]),
+  ];
+  await takeThings(
+    programmeId,
+    named.filter((key) => !brought.has(key)),
+    transaction,
+  );
+}
 
 function toShelfWrites(file: FileSections): ShelfWrite[] {
   const write = (kind: ShelfWrite['kind'], entry: { key: string }, title: string) => ({
@@ -131,6 +147,7 @@ async function writeSessions(person: Person, file: FileSections, transaction: Tr
   for (const [index, entry] of file.sessions.entries()) {
     const segments = entry.segments ?? frameSegments(partsOf(entry, index, { shelf, person }));
     const { parts: _parts, segments: _segments, ...session } = entry;
+    await takeThings(person.programmeId, thingsNamedBy(segments), transaction);
     await addSession(person.programmeId, { ...session, segments, accepted: [] }, person.userId, transaction);
   }
 }

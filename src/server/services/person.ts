@@ -15,6 +15,6 @@ export interface Person {
 }
 
 /** Owners and authors may write; readers may not. */
-export function requireAuthor(person: Person): void {
+export function requireAuthor(person: Pick<Person, 'role'>): void {
   if (person.role === 'reader') throw new EdgeError('not-allowed');
 }

@@ -4,7 +4,13 @@ import { isRevision, NO_REVISION } from '../../contracts/revision.ts';
 import { checkShape } from '../../contracts/problems.ts';
 import { keptSession } from '../../contracts/script.ts';
 import { agesFromYears, checkDial, type Segment, type Session } from '../../core/session/index.ts';
-import { frameSegments as frameWith, type NamedPart, segmentFor as makeSegment } from '../../core/shelf/index.ts';
+import {
+  frameSegments as frameWith,
+  inPattern,
+  type NamedPart,
+  segmentFor as makeSegment,
+  type SessionFrame,
+} from '../../core/shelf/index.ts';
 import { describeEditProblem } from '../../messages/edits.ts';
 import { authorMakers } from '../../messages/authorMakers.ts';
 import { authorSpeech } from '../../messages/speeches.ts';
@@ -21,7 +27,9 @@ import {
 } from '../db/repositories/sessions.ts';
 import { isSameValue } from '../db/sameValue.ts';
 import { EdgeError } from '../http/errors.ts';
+import { starter, type Starter } from '../starter.ts';
 import { requireAuthor, type Person } from './person.ts';
+import { takeThingsOf } from './starter.ts';
 
 /** The named book, song, activity or maker as a segment; null when the shelf has none, or the maker refuses. */
 export function segmentFor(part: NamedPart, shelf: Shelf, person: Pick<Person, 'settings'>): Segment | null {
@@ -39,19 +47,28 @@ export function namedSegment(part: NamedPart, shelf: Shelf, { settings }: Pick<P
   });
 }
 
-/** What a session may start from. */
-export function listBooksAndSongs(person: Person): Promise<Shelf> {
-  return readShelf(person.programmeId, ['book', 'song']);
+/** What a session may start from: what is on the shelf, and how sessions run, begin and end. One query. */
+export async function readStartChoices(
+  person: Person,
+): Promise<Pick<Shelf, 'books' | 'songs' | 'activities'> & Pick<Starter, 'patterns' | 'openings' | 'closings'>> {
+  const { patterns, openings, closings } = starter();
+  return { ...(await readShelf(person.programmeId, ['book', 'song', 'activity'])), patterns, openings, closings };
 }
 
-/** A new session from the start form: a hello, the book, the song if there is one, and a goodbye. Gives its id. */
+/** A new session from the start form: a hello, what was chosen in the order of its pattern, and a goodbye. Gives its id. */
 export async function startSession(person: Person, form: StartForm): Promise<string> {
   requireAuthor(person);
-  const shelf = await readShelf(person.programmeId, ['book', 'song']);
-  const middle = [
-    form.book && segmentFor({ kind: 'book', key: form.book }, shelf, person),
-    form.song && segmentFor({ kind: 'song', key: form.song }, shelf, person),
-  ];
+  const { patterns, openings, closings } = starter();
+  const shelf = await readShelf(person.programmeId, ['book', 'song', 'activity']);
+  const chosen = (['book', 'activity', 'song'] as const).flatMap((kind) => {
+    const segment = form[kind] ? segmentFor({ kind, key: form[kind] }, shelf, person) : null;
+    return segment ? [segment] : [];
+  });
+  const pattern = patterns.find(({ key }) => key === form.pattern) ?? patterns[0];
+  const middle = inPattern(pattern?.parts ?? [], chosen);
+  const begin = frameOf(openings, form.begin, person);
+  const end = frameOf(closings, form.end, person);
+  await takeThingsOf(person.programmeId, middle);
   return addSession(
     person.programmeId,
     {
@@ -60,7 +77,7 @@ export async function startSession(person: Person, form: StartForm): Promise<str
       at: form.at,
       ages: agesFromYears(form.fromYears, form.toYears),
       aim: form.aim,
-      segments: frameSegments(middle.filter((segment): segment is Segment => Boolean(segment))),
+      segments: frameSegments(middle, { begin, end }),
       accepted: [],
     },
     person.userId,
@@ -68,8 +85,19 @@ export async function startSession(person: Person, form: StartForm): Promise<str
 }
 
 /** Puts a hello before and a goodbye after the parts of a session. */
-export function frameSegments(middle: readonly Segment[]): Segment[] {
-  return frameWith(middle, { opening: randomUUID(), closing: randomUUID(), speech: authorSpeech });
+export function frameSegments(
+  middle: readonly Segment[],
+  frames: { begin?: SessionFrame | undefined; end?: SessionFrame | undefined } = {},
+): Segment[] {
+  return frameWith(middle, { ...frames, opening: randomUUID(), closing: randomUUID(), speech: authorSpeech });
+}
+
+/** The opening or closing of a key; undefined, which is the usual one, for a key that there is not. */
+function frameOf(frames: Starter['openings'], key: string, person: Person): SessionFrame | undefined {
+  const { framing, song } = frames.find((frame) => frame.key === key) ?? {};
+  if (framing !== undefined) return framing;
+  const sources = { things: [], books: [], songs: starter().songs, activities: [] };
+  return song === undefined ? undefined : (segmentFor({ kind: 'song', key: song }, sources, person) ?? undefined);
 }
 
 /** The same session for another day, under another title; what was accepted in its margin is looked at anew. Gives its id. */
@@ -115,6 +143,7 @@ export async function keepSession(
   if (!isRevision(revision)) throw new EdgeError('wrong-input', { problems: [NO_REVISION] });
   const session: Session = checked.value;
   refuseWrongDials(session);
+  await takeThingsOf(person.programmeId, session.segments);
   const kept = await replaceSession(person.programmeId, { id, revision, session }, person.userId);
   if (kept) return kept;
   const current = await findSession(person, id);

@@ -11,6 +11,7 @@ import { hold } from '../db/hold.ts';
 import { isSameValue } from '../db/sameValue.ts';
 import { EdgeError } from '../http/errors.ts';
 import { requireAuthor, type Person } from './person.ts';
+import { takeThings, thingsNamedBy } from './starter.ts';
 
 /** One entry of the shelf with whether it is retired; not found when it is not this programme's. */
 export async function findEntry(
@@ -54,10 +55,15 @@ export async function keepEntry(person: Person, { kind, value, isNew, revision }
       return;
     if (taken && taken.revision !== revision)
       throw new EdgeError('conflict', { current: { revision: taken.revision, entry: taken.body } });
+    await takeThings(person.programmeId, thingsOfWrites([write!]), transaction);
     await writeShelfItems(person.programmeId, [{ ...write!, retired: taken?.isRetired === true }], transaction);
   });
   return write!.key;
 }
+
+/** The things that activities of these name. */
+export const thingsOfWrites = (writes: readonly ShelfWrite[]) =>
+  thingsNamedBy(writes.flatMap(({ kind, body }) => (kind === 'activity' ? [body as ActivityEntry] : [])));
 
 /** Things and entries are picked by name, so a second one of a name is refused while it is written. */
 async function refuseSameTitle(

@@ -13,6 +13,7 @@ import { readShelf } from '../db/repositories/shelf.ts';
 import { pacesOf } from './programme.ts';
 import { requireAuthor, type Person } from './person.ts';
 import { frameSegments, segmentFor } from './sessions.ts';
+import { takeThingsOf } from './starter.ts';
 import { listTerms } from './terms.ts';
 
 /** The sound a session on a day would be about: the first of the latest step of the term around it; m where there is none. */
@@ -45,6 +46,7 @@ export async function startSoundSession(person: Person, { sound, on, parts }: So
     throw new EdgeError('wrong-input', {
       problems: [{ path: 'parts', message: `are not there for ${sound}: tick others` }],
     });
+  await takeThingsOf(person.programmeId, segments);
   return addSession(
     person.programmeId,
     {

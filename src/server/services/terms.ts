@@ -14,6 +14,7 @@ import { isSameValue } from '../db/sameValue.ts';
 import { EdgeError } from '../http/errors.ts';
 import { requireAuthor, type Person } from './person.ts';
 import { frameSegments, segmentFor } from './sessions.ts';
+import { takeThingsOf } from './starter.ts';
 
 /** A programme's terms, the latest first. */
 export function listTerms(person: Person): Promise<KeptTerm[]> {
@@ -101,6 +102,7 @@ export async function putPlannedOnBench(
   const aims = session.activities.flatMap(
     ({ key }) => shelf.activities.find((activity) => activity.key === key)?.aim ?? [],
   );
+  await takeThingsOf(person.programmeId, middle);
   return inTransaction(async (transaction) => {
     const benchId = await addSession(
       person.programmeId,

@@ -5,6 +5,7 @@ import type { BookEntry, SongEntry, ThingEntry } from '../../../contracts/shelfF
 import type { ActivityBody, Segment } from '../../../core/session/index.ts';
 import { readStoredEntry, writeStoredEntry } from '../../../core/shelf/index.ts';
 import { now } from '../../clock.ts';
+import { starter } from '../../starter.ts';
 import { ShelfItemRow } from '../models.ts';
 import { tables } from '../tables.ts';
 
@@ -57,7 +58,7 @@ export function thingsByKey(things: readonly ThingEntry[]): ThingsByKey {
 
 /**
  * Everything the programme knows about things, by key: those that were removed from the shelf too, since scripts and homes
- * still name them and their cautions still hold. One query.
+ * still name them and their cautions still hold, and those of the starter collection, which makers name. One query.
  */
 export async function readThings(programmeId: string, transaction?: Transaction): Promise<ThingsByKey> {
   tables();
@@ -66,7 +67,19 @@ export async function readThings(programmeId: string, transaction?: Transaction)
     attributes: ['body'],
     transaction,
   });
-  return thingsByKey(rows.map(({ body }) => readStoredEntry<ThingEntry>(body)));
+  return { ...starter().things, ...thingsByKey(rows.map(({ body }) => readStoredEntry<ThingEntry>(body))) };
+}
+
+/** Which of these things are on a shelf, removed ones too. One query. */
+export async function readThingKeys(
+  programmeId: string,
+  keys: readonly string[],
+  transaction?: Transaction,
+): Promise<Set<string>> {
+  tables();
+  const where = { programmeId, kind: 'thing', key: { [Op.in]: [...keys] } };
+  const rows = await ShelfItemRow.findAll({ where, attributes: ['key'], transaction });
+  return new Set(rows.map(({ key }) => key));
 }
 
 export interface ShelfWrite {

@@ -1,5 +1,6 @@
 import { col, fn, literal, Op, where } from 'sequelize';
 import { now } from '../../clock.ts';
+import { starter } from '../../starter.ts';
 import { ShelfItemRow } from '../models.ts';
 import { tables } from '../tables.ts';
 import { asKnown, type ShelvedThing } from '../../../core/materials/index.ts';
@@ -79,7 +80,7 @@ export async function markThingChecked(programmeId: string, key: string): Promis
   });
 }
 
-/** What scripts may name: things with their places, and the keys of activities. One query. */
+/** What scripts may name: things with their places, those of the starter collection too, and the keys of activities. One query. */
 export async function readNameable(
   programmeId: string,
 ): Promise<{ things: { key: string; places: number | undefined }[]; activities: string[] }> {
@@ -88,10 +89,15 @@ export async function readNameable(
     where: { programmeId, kind: ['thing', 'activity'] },
     attributes: ['kind', 'key', [literal("body -> 'places'"), 'places']],
   });
+  const things = rows
+    .filter(({ kind }) => kind === 'thing')
+    .map((row) => ({ key: row.key, places: (row.get('places') as number | null) ?? undefined }));
+  const own = new Set(things.map(({ key }) => key));
+  const collected = Object.values(starter().things).flatMap(({ key, places }) =>
+    own.has(key) ? [] : [{ key, places }],
+  );
   return {
-    things: rows
-      .filter(({ kind }) => kind === 'thing')
-      .map((row) => ({ key: row.key, places: (row.get('places') as number | null) ?? undefined })),
+    things: [...collected, ...things],
     activities: rows.filter(({ kind }) => kind === 'activity').map(({ key }) => key),
   };
 }
