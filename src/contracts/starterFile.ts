@@ -34,5 +34,3 @@ export const starterFile = exactly({
 });
 
 export type StarterFile = InferType<typeof starterFile>;
-export type SessionPattern = StarterFile['patterns'][number];
-export type SessionFrame = StarterFile['openings'][number];

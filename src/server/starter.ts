@@ -5,7 +5,7 @@ import type { StarterFile } from '../contracts/starterFile.ts';
 import { readStoredEntry } from '../core/shelf/index.ts';
 import { asKnown, type ThingsByKey } from '../core/materials/index.ts';
 import { ROOT } from '../threads/root.ts';
-import type { ActivityEntry, ShelfKind } from './db/repositories/shelf.ts';
+import type { ActivityEntry, ShelfKind } from './db/repositories/shelfEntry.ts';
 
 /** An entry of the starter collection. */
 export interface StarterEntry {

@@ -7,5 +7,5 @@ export { segmentFromActivity } from './fromShelf.ts';
 export { inPattern } from './inPattern.ts';
 export { frameSegments, type NamedPart, segmentFor, type SessionFrame } from './segmentFor.ts';
 export { readStoredEntry, writeStoredEntry } from './storedEntry.ts';
-export { type CollectedEntry, starterOffers, type StarterOffer } from './starterOffers.ts';
+export { starterOffers, type StarterOffer } from './starterOffers.ts';
 export type { ShelfActivity, ShelfBook, ShelfSong } from './shelfEntries.ts';

@@ -2,30 +2,14 @@ import { asKnown, type Thing, type ThingsByKey } from '../../../core/materials/i
 import { randomUUID } from 'node:crypto';
 import { Op, type Transaction } from 'sequelize';
 import type { BookEntry, SongEntry, ThingEntry } from '../../../contracts/shelfFile.ts';
-import type { ActivityBody, Segment } from '../../../core/session/index.ts';
 import { readStoredEntry, writeStoredEntry } from '../../../core/shelf/index.ts';
 import { now } from '../../clock.ts';
 import { starter } from '../../starter.ts';
 import { ShelfItemRow } from '../models.ts';
+import type { ActivityEntry, ShelfKind } from './shelfEntry.ts';
 import { tables } from '../tables.ts';
 
-export type ShelfKind = 'book' | 'song' | 'activity' | 'thing';
-
-/** An activity as the shelf keeps it. */
-export interface ActivityEntry extends ActivityBody {
-  readonly key: string;
-  readonly title: string;
-  readonly themes: readonly string[];
-  readonly ages: { readonly fromMonths: number; readonly toMonths: number };
-  readonly mess: number;
-  readonly noise: number;
-  readonly idea: string;
-  readonly effort?: number | undefined;
-  readonly seasons?: readonly string[] | undefined;
-  readonly keeps?: string | undefined;
-  readonly after?: readonly string[] | undefined;
-  readonly made?: Segment['made'];
-}
+export type { ActivityEntry, ShelfKind };
 
 export interface Shelf {
   readonly things: readonly ThingEntry[];
