@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { csvColumns, type CsvColumn } from './entryField.ts';
+import { harmless, withoutMark } from './harmlessCells.ts';
 import { ENTRY_SCHEMAS, type EntryKind } from './shelfEntries.ts';
 
 /** The columns of each kind, as its schema has them. `docs/formats.md` describes them. */
@@ -67,18 +68,6 @@ export function writeCsv(entries: readonly Record<string, unknown>[], kind: Entr
     },
     { newline: '\r\n' },
   );
-}
-
-/** What a program for tables would take for a formula when the file is opened there. */
-const FORMULA = /^'*[=+\-@\t\r]/;
-
-/** A cell that no program for tables runs as a formula; `readCsv` takes the mark away again. */
-function harmless(cell: unknown): unknown {
-  return typeof cell === 'string' && FORMULA.test(cell) ? `'${cell}` : cell;
-}
-
-function withoutMark(cell: string): string {
-  return cell.startsWith("'") && FORMULA.test(cell) ? cell.slice(1) : cell;
 }
 
 function readRow(

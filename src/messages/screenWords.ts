@@ -2,6 +2,7 @@ import { type CautionLevel, CAUTION_LEVELS } from '../core/cautions/index.ts';
 import { GUIDE_LANGUAGES } from '../core/languages.ts';
 import type { Catalogues, Message } from '../core/message.ts';
 import { errors } from './author/errors.ts';
+import { families } from './author/families.ts';
 import { findings } from './author/findings.ts';
 import { letters } from './author/letters.ts';
 import { due, swaps, terms } from './author/planning.ts';
@@ -13,7 +14,17 @@ import { numberNames } from './languages/en.ts';
 import { createSpeech } from './speech.ts';
 import type { ValuesOf } from './valuesOf.ts';
 
-const screens = { ...counts, ...times, ...songs, ...looked, ...terms, ...due, ...swaps, ...errors } as const;
+const screens = {
+  ...counts,
+  ...times,
+  ...songs,
+  ...looked,
+  ...terms,
+  ...due,
+  ...swaps,
+  ...errors,
+  ...families,
+} as const;
 
 const rules = Object.keys(CAUTION_WORDS);
 

@@ -1,12 +1,12 @@
 import assert from 'node:assert/strict';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { test } from 'node:test';
 import { CALCULATIONS } from './calculations.ts';
+import { demoFile } from '../../../tests/support/demoFile.ts';
 
-const demo = (name: string) =>
-  JSON.parse(readFileSync(join(import.meta.dirname, '../../../demo', `${name}.json`), 'utf8')) as object;
-const file = Object.assign({}, ...['things', 'books', 'songs', 'activities', 'homes', 'sessions'].map(demo)) as object;
+const file = Object.assign(
+  {},
+  ...['things', 'books', 'songs', 'activities', 'homes', 'sessions'].map(demoFile),
+) as object;
 const calcFindings = CALCULATIONS.get('findings')!;
 
 test('the findings of a session name their rule, their part and line, how much they weigh and what mends them', async () => {

@@ -31,6 +31,11 @@ export function allergensMeant(named: readonly string[]): string[] {
   ];
 }
 
+/** The allergens of the list that one word or phrase means, such as milk for “dairy”; none for a word that names none. */
+export function readAvoided(phrase: string): string[] {
+  return [...readWords(phrase, 'thing').allergens];
+}
+
 /** Of what a home must not have, the words that are not on the list: what is called so is not for it. */
 export function ownWordsOf(named: readonly string[]): string[] {
   return named.filter((name) => !isOnList(name));

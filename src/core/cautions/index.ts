@@ -1,6 +1,6 @@
 /** Cautions by age, allergens, and the words that call for them. */
 
-export { ALLERGENS, allergensMeant, avoidedIn, ownWordsOf } from './allergens.ts';
+export { ALLERGENS, allergensMeant, avoidedIn, ownWordsOf, readAvoided } from './allergens.ts';
 export {
   type Caution,
   type CautionOverAges,

@@ -152,7 +152,7 @@ export const framing: FramingCatalogue = {
   'hello-hands': 'Hola con las manos',
   'hello-hands-do': 'Siéntense cara a cara y extiendan las manos, con las palmas hacia arriba.',
   'hello-hands-say': '«Mis manos saludan a las tuyas. ¿Cómo saludan las tuyas?»',
-  'hello-hands-if': 'No quiere que le toquen: salúdense con un dedo.',
+  'hello-hands-if': 'No quiere contacto: salúdense con un dedo.',
   goodbye: 'Adiós',
   'goodbye-ask': '«¿Qué les enseñamos luego a los demás?»',
   'goodbye-ask.why': 'Contarlo una vez más ayuda a recordarlo.',

@@ -24,6 +24,7 @@ export const ROUTES: Readonly<Record<string, RouteRoles>> = {
   // A wrong address says so to whoever is signed in, whatever is sent to it.
   '/404': page('reader', 'reader'),
   '/account': page('reader', 'reader'),
+  '/api/homes/table': page('nobody', 'author'),
   '/api/homes/[id]': page('nobody', 'author'),
   '/api/makers/[id]': page('nobody', 'author'),
   '/api/printer/[id]': page('reader', 'author'),
@@ -50,6 +51,8 @@ export const ROUTES: Readonly<Record<string, RouteRoles>> = {
   '/g/[token]/words': page('holder', 'holder'),
   '/health': page('anybody'),
   '/homes': page('reader'),
+  '/homes/export': page('author'),
+  '/homes/table': page('author'),
   '/homes/[id]': page('author', 'author'),
   '/homes/[id]/words': page('reader', 'author'),
   '/join/[token]': page('holder', 'holder'),

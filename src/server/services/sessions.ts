@@ -17,6 +17,7 @@ import { authorSpeech } from '../../messages/speeches.ts';
 import { readShelf, type Shelf } from '../db/repositories/shelf.ts';
 import {
   addSession,
+  findNewestSession,
   lastKeptBy,
   markDeleted,
   readDeletedSessions,
@@ -121,6 +122,11 @@ export function listDeleted(person: Person) {
 /** All sessions of the programme, by day. */
 export function listSessions(person: Person): Promise<KeptSession[]> {
   return readSessions(person.programmeId);
+}
+
+/** The id of the session that was kept last; undefined when there is none. One query. */
+export function readNewestSession(person: Person): Promise<string | undefined> {
+  return findNewestSession(person.programmeId);
 }
 
 /** One session; an error when it is not this programme's. */

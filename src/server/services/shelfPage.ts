@@ -2,7 +2,7 @@ import MiniSearch from 'minisearch';
 import { agesInYears } from '../../core/session/index.ts';
 import { skillWords } from '../../messages/skills.ts';
 import { type ActivityFilter, likelyMinutes, matchesFilter } from '../../core/shelf/index.ts';
-import { readShelf, type ActivityEntry, type Shelf, type ShelfKind } from '../db/repositories/shelf.ts';
+import { readShelf, readThings, type ActivityEntry, type Shelf, type ShelfKind } from '../db/repositories/shelf.ts';
 import type { Person } from './person.ts';
 
 /** What a row of the shelf shows of a book, song, activity or thing. */
@@ -113,6 +113,14 @@ function rowsOf(shelf: Shelf, kind: ShelfKind): ShelfRow[] {
 export async function readPickableThings(person: Person): Promise<{ key: string; name: string }[]> {
   const { things } = await readShelf(person.programmeId, ['thing']);
   return things.map(({ key, many }) => ({ key, name: many }));
+}
+
+/** Everything known of things as a list of what homes have names them. One query. */
+export async function readCountableThings(
+  person: Person,
+): Promise<{ key: string; one: string; many: string; usualQty: number }[]> {
+  const things = Object.values(await readThings(person.programmeId));
+  return things.map(({ key, one, many, usualQty = 1 }) => ({ key, one, many, usualQty: Math.max(1, usualQty) }));
 }
 
 /** Things and activities of the shelf by name. One query. */

@@ -150,6 +150,17 @@ export async function findHomeByName(
   return row && { id: row.id, isTakenOut: row.takenOutAt !== null };
 }
 
+/** Which of these names homes bear, those that were taken out too. One query. */
+export async function findHomesByNames(
+  programmeId: string,
+  nicknames: readonly string[],
+  transaction: Transaction,
+): Promise<{ id: string; nickname: string; isTakenOut: boolean }[]> {
+  const where = { programmeId, nickname: { [Op.in]: [...nicknames] } };
+  const rows = await HomeRow.findAll({ where, attributes: ['id', 'nickname', 'takenOutAt'], transaction });
+  return rows.map(({ id, nickname, takenOutAt }) => ({ id, nickname, isTakenOut: takenOutAt !== null }));
+}
+
 /** Takes a home out or brings it back; whether there was one. */
 export async function setTakenOut(programmeId: string, id: string, takenOutAt: Date | null): Promise<boolean> {
   tables();

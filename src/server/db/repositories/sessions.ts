@@ -91,6 +91,17 @@ export async function lastKeptBy(id: string): Promise<string> {
   return user?.name ?? '';
 }
 
+/** The id of the session that was kept last; undefined when there is none. One query. */
+export async function findNewestSession(programmeId: string): Promise<string | undefined> {
+  tables();
+  const row = await SessionRow.findOne({
+    where: { programmeId, deletedAt: null },
+    attributes: ['id'],
+    order: [['keptAt', 'DESC']],
+  });
+  return row?.id;
+}
+
 /** Deletes a session or brings it back; false when there is none of that id. */
 export async function markDeleted(programmeId: string, id: string, isDeleted: boolean): Promise<boolean> {
   tables();
