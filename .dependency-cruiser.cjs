@@ -23,6 +23,7 @@ const LAYERS = [
   'materials/',
   'session/',
   'time/',
+  'families/',
   'homes/',
   'makers/',
   'shelf/',

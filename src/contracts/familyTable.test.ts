@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { type CellNote, guessColumns, readFamilies } from '../core/homes/table/index.ts';
+import { type CellNote, guessColumns, readFamilies } from '../core/families/index.ts';
 import { readTable, writeHomesCsv } from './familyTable.ts';
 
 const TODAY = '2026-12-01';

@@ -6,7 +6,7 @@ import { exactly, key } from './fields.ts';
 import { harmless, withoutMark } from './harmlessCells.ts';
 
 /** A table is read up to so many rows and columns; cells up to so many characters. */
-export const MOST_TABLE_ROWS = 2000;
+const MOST_TABLE_ROWS = 2000;
 const MOST_TABLE_COLUMNS = 40;
 const LONGEST_CELL = 20_000;
 const LONGEST_TABLE = 2_000_000;

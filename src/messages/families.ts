@@ -1,4 +1,4 @@
-import type { CellNote } from '../core/homes/table/index.ts';
+import type { CellNote } from '../core/families/index.ts';
 import { sayScreen } from './screenWords.ts';
 
 /** What is said of a cell of a table of families. */

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
-import { guessColumns, readFamilies } from '../../src/core/homes/table/index.ts';
+import { guessColumns, readFamilies } from '../../src/core/families/index.ts';
 import { readTable } from '../../src/contracts/familyTable.ts';
 import { bringInFamilies, exportHomesCsv } from '../../src/server/services/familyTable.ts';
 import { listHomes, takeOutHome } from '../../src/server/services/homes.ts';

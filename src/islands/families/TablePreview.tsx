@@ -1,5 +1,5 @@
 import { useId, useState } from 'react';
-import { COLUMN_ROLES, type CellNote, type ColumnRole, type FamilyReading } from '../../core/homes/table/index.ts';
+import { COLUMN_ROLES, type CellNote, type ColumnRole, type FamilyReading } from '../../core/families/index.ts';
 import { describeCellNote } from '../../messages/families.ts';
 import { sayScreen } from '../../messages/screenWords.ts';
 import type { TableDraft } from './useFamilyTable.ts';

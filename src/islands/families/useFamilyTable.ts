@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { decodeText } from '../../contracts/decodeText.ts';
 import { FAMILIES_AT_ONCE, readTable } from '../../contracts/familyTable.ts';
-import { type ColumnRole, guessColumns, readFamilies } from '../../core/homes/table/index.ts';
+import { type ColumnRole, guessColumns, readFamilies } from '../../core/families/index.ts';
 import { listOf } from '../../core/message.ts';
 import { sayScreen } from '../../messages/screenWords.ts';
 import { askServer } from '../ui/askServer.ts';

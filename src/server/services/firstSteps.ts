@@ -2,7 +2,7 @@ import { readBegun } from '../db/repositories/firstSteps.ts';
 import { addTick, readTicks } from '../db/repositories/ticks.ts';
 import { requireAuthor, type Person } from './person.ts';
 
-export const FIRST_STEPS = ['families', 'things', 'session', 'guide', 'send'] as const;
+const FIRST_STEPS = ['families', 'things', 'session', 'guide', 'send'] as const;
 type FirstStep = (typeof FIRST_STEPS)[number];
 
 /** Kept with the ticks of tasks; no day lies so far ahead that it would be forgotten. */

@@ -18,6 +18,7 @@ export const COLUMN_ROLES = [
   'leave',
 ] as const;
 
+/** One of them. */
 export type ColumnRole = (typeof COLUMN_ROLES)[number];
 
 /** A table as somebody keeps it: rows of cells, and whether the first row names the columns. */

@@ -1,4 +1,4 @@
-import type { FamilyReading, TableFamily } from './families.ts';
+import type { FamilyReading, TableFamily } from './tableFamily.ts';
 
 /** A row as it was understood: the home it names, if any, and what it says of it. */
 export interface RowRead {

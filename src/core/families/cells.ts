@@ -1,4 +1,4 @@
-import { ALLERGENS, readAvoided } from '../../cautions/index.ts';
+import { ALLERGENS, readAvoided } from '../cautions/index.ts';
 
 /** A part of a cell; one in quotes is taken as it is written. */
 interface Piece {
@@ -25,7 +25,9 @@ export function piecesOf(cell: string, between: RegExp): Piece[] {
     });
 }
 
+/** What stands between the names of children. */
 export const BETWEEN_NAMES = /\s*(?:[&+;/,\n]|\band\b)\s*/i;
+/** What stands between their birthdays: no slash, which a date has. */
 export const BETWEEN_BIRTHS = /\s*(?:[&+;,\n]|\band\b)\s*/i;
 const BETWEEN_FOODS = /\s*(?:[&+;,\n/]|\band\b)\s*/i;
 

@@ -1,4 +1,4 @@
-import { addDays, latestBirthMonth } from '../../calendar/index.ts';
+import { addDays, latestBirthMonth } from '../calendar/index.ts';
 
 /** How a cell that says when a child was born was understood; `month` is YYYY-MM. */
 export type BirthReading =

@@ -1,4 +1,4 @@
-import { GUIDE_LANGUAGE_IDS, type GuideLanguage } from '../../languages.ts';
+import { GUIDE_LANGUAGE_IDS, type GuideLanguage } from '../languages.ts';
 
 /** Languages that families speak and that we have no guide in: enough to know a word for a language. */
 const OTHERS = [
