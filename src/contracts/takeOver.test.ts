@@ -1,19 +1,15 @@
 import assert from 'node:assert/strict';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { test } from 'node:test';
 import { SESSION } from '../core/guide/session.fixture.ts';
 import { regenerateIn } from '../core/makers/index.ts';
 import { applyEdit, type Session } from '../core/session/index.ts';
 import { segmentFromActivity, type ShelfActivity } from '../core/shelf/index.ts';
 import { authorMakers } from '../messages/authorMakers.ts';
+import { demoEntries } from '../../tests/support/demoFile.ts';
 import { checkShape } from './problems.ts';
 import { keptSession } from './script.ts';
 
-const DEMO = join(import.meta.dirname, '../../demo');
-const { activities } = JSON.parse(readFileSync(join(DEMO, 'activities.json'), 'utf8')) as {
-  activities: readonly ShelfActivity[];
-};
+const activities = demoEntries<ShelfActivity>('activities');
 
 test('every swap of the demo’s shelf, taken over and put back, leaves the session as it was, and can be kept meanwhile', () => {
   let taken = 0;

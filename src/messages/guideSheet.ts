@@ -54,7 +54,11 @@ function fetchLines(guide: Guide, words: GuideWords): SheetLine[] {
 
 function partLines(segment: GuideSegment, step: number, words: GuideWords): SheetLine[] {
   const heading = line('heading', `${step}. ${segment.title}`);
-  if (segment.leftOut) return [heading, line('line', words.say('leftOut'))];
+  if (segment.leftOut) {
+    const { waitsFor } = segment;
+    const why = waitsFor ? words.say('waitsFor', { things: listOf(waitsFor) }) : words.say('leftOut');
+    return [heading, line('line', why)];
+  }
   const level = segment.levels[segment.level];
   const places = [segment.where, segment.surface, segment.seating].filter(Boolean).join(' · ');
   const pressing = segment.cautions.filter(
@@ -76,5 +80,6 @@ function partLines(segment: GuideSegment, step: number, words: GuideWords): Shee
       ...(why ? [line('soft', why)] : []),
       ...(wait ? [line('soft', words.say('leaveIt', { minutes: wait }))] : []),
     ]),
+    ...(segment.meanwhile ? [line('soft', `${words.say('meanwhile')}: ${segment.meanwhile}`)] : []),
   ];
 }

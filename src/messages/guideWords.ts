@@ -39,6 +39,10 @@ interface GuideValues {
   moreFor: { level: string; title: string; things: string };
   theBook: { title: string };
   noBookAnother: { title: string };
+  saidHaveNot: { things: string };
+  haveAfterAll: { things: string };
+  haveNotNoted: { things: string };
+  waitsFor: { things: MessageList };
   theSong: { title: string };
   minutesTaken: { title: string };
   howWasIt: { title: string };

@@ -1,21 +1,13 @@
 import { segmentFromActivity, type ShelfActivity } from '../../src/core/shelf/index.ts';
 import type { Thing, ThingsByKey } from '../../src/core/materials/index.ts';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import type { Home } from '../../src/core/homes/index.ts';
+import { demoEntries } from '../support/demoFile.ts';
 import type { Session } from '../../src/core/session/index.ts';
 
 /** A session of so many demo activities, with the demo's things and homes. */
 export function readBenchFixture(segments: number): { session: Session; things: ThingsByKey; homes: Home[] } {
-  const read = <Entry>(file: string) =>
-    (
-      JSON.parse(readFileSync(join(import.meta.dirname, '../../demo', `${file}.json`), 'utf8')) as Record<
-        string,
-        Entry[]
-      >
-    )[file]!;
-  const activities = read<ShelfActivity>('activities');
-  const homes = read<Omit<Home, 'id' | 'stock'> & { things: Home['stock'] }>('homes');
+  const activities = demoEntries<ShelfActivity>('activities');
+  const homes = demoEntries<Omit<Home, 'id' | 'stock'> & { things: Home['stock'] }>('homes');
   return {
     session: {
       title: 'Twelve parts',
@@ -27,7 +19,7 @@ export function readBenchFixture(segments: number): { session: Session; things: 
         segmentFromActivity(activities[index % activities.length]!, `part-${index}`),
       ),
     },
-    things: Object.fromEntries(read<Thing>('things').map((thing) => [thing.key, thing])),
+    things: Object.fromEntries(demoEntries<Thing>('things').map((thing) => [thing.key, thing])),
     homes: homes.map(({ things, ...home }, index) => ({ ...home, id: `home-${index}`, stock: things })),
   };
 }

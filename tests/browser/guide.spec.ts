@@ -215,3 +215,48 @@ test('a guide in Arabic reads from right to left, with the author’s lines in t
   ).toBe('ltr');
   await expectAccessible(home);
 });
+
+test('without script a home says what it has not got, reads its guide written again, and takes it back', async ({
+  page,
+  browser,
+}) => {
+  const guide = await demoGuide(page, 'Flat nine');
+  const home = await openWithoutScript(browser);
+  await home.goto(guide);
+  const lids = home.getByRole('listitem').filter({ hasText: 'bottle lids' });
+  await lids.getByRole('button', { name: /^We haven’t got this/ }).click();
+  await expect(home.getByText('You told us you haven’t got bottle lids')).toBeVisible();
+  await expect(lids.getByRole('button', { name: /^We haven’t got this/ })).toHaveCount(0);
+  await home.getByText('No book at hand?').click();
+  await home.getByRole('button', { name: 'We don’t have this book' }).click();
+  await expect(home.getByText('Sit close together. You don’t need the book for this.')).toBeVisible();
+  await expect(home.getByText(/After page/)).toHaveCount(0);
+  await home.getByRole('button', { name: 'We have bottle lids after all' }).click();
+  await expect(home.getByText('You told us you haven’t got bottle lids')).toHaveCount(0);
+  await home.getByRole('button', { name: 'We have it after all' }).click();
+  await expect(home.getByText(/After page/).first()).toBeVisible();
+});
+
+test('coming back the next day: ticks, level and place are on this phone, and on no other', async ({
+  page,
+  browser,
+}) => {
+  const guide = await demoGuide(page, 'Weir cottage');
+  const phoneOfHome = await browser.newContext(phone);
+  const home = await phoneOfHome.newPage();
+  await home.goto(guide);
+  await home.getByRole('checkbox').nth(1).check();
+  await expectAccessible(home);
+  await home.goto(`${guide}#step-3`);
+  await home.getByRole('radio', { name: 'Easier' }).first().check();
+  await home.goto('about:blank');
+  await home.goto(guide);
+  await expect(home.getByRole('checkbox').nth(1)).toBeChecked();
+  await expect(home.getByRole('radio', { name: 'Easier' }).first()).toBeChecked();
+  await home.getByRole('link', { name: 'Go on where you stopped' }).click();
+  await expect(home).toHaveURL(/#step-3$/);
+  const other = await (await browser.newContext(phone)).newPage();
+  await other.goto(guide);
+  await expect(other.getByRole('checkbox').nth(1)).not.toBeChecked();
+  await expect(other.getByRole('link', { name: 'Go on where you stopped' })).toBeHidden();
+});

@@ -2,18 +2,15 @@ import { daysBetween, dueBy, leadOf, type OpenDays } from '../calendar/index.ts'
 import {
   asUsed,
   childFor,
-  fetchOf,
   fitHome,
   type FittedPart,
   type Home,
-  type HomeFit,
   type ServedNeed,
   type SessionSafety,
 } from '../homes/index.ts';
 import { type CautionPolicy, findCautions } from '../cautions/index.ts';
 import { runSheet, spreadOf } from '../time/index.ts';
 import { roundTo } from '../numbers/index.ts';
-import { formatPieces, roundUp, type TemplateScope } from '../expressions/index.ts';
 import {
   aheadWith,
   answersKey,
@@ -24,11 +21,12 @@ import {
   type MakerSource,
   type Segment,
   type Session,
-  valuesAt,
 } from '../session/index.ts';
-import { timedParts, composeSegment, writeNote, type ComposedLine } from './composition.ts';
-import { missingIn, nameFor, thingsToFetch } from './fetchList.ts';
-import type { Guide, GuideSegment, GuideLevel, GuideLine, GuidePicture } from './guide.ts';
+import { timedParts, composeSegment, writeNote } from './composition.ts';
+import { guideLevel, homeScope, type HomeContext } from './homeLevels.ts';
+import { lackedIn, withoutBooks } from './withoutThings.ts';
+import { missingIn, thingsToFetch } from './fetchList.ts';
+import type { Guide, GuideSegment, GuidePicture } from './guide.ts';
 import { anotherBook, type KnownBook } from '../shelf/index.ts';
 import type { Speech } from '../message.ts';
 import { namesOf, type ThingsByKey } from '../materials/index.ts';
@@ -56,16 +54,38 @@ export interface GuideInput {
   readonly openDays?: OpenDays | undefined;
   /** Books of the shelf, to name another one. */
   readonly books?: readonly KnownBook[] | undefined;
+  /** The home has no book at hand: what happens in it is told. */
+  readonly isWithoutBook?: boolean | undefined;
+  /** What the home said on its guide that it has not got, by key: a part that cannot do without it waits. */
+  readonly lacks?: readonly string[] | undefined;
 }
 
 /** Makes a home's guide from a session. Lines that cannot be written out are left out; a check keeps such a session from being sent. */
 export function composeGuide(input: GuideInput): Guide {
-  const { session, home, things, programme, policy, safety, books = [], speech, authorLanguage } = input;
-  const fit = fitHome(session, home, { things, policy, safety, assumeCommon: input.assumeCommon });
+  const { home, things, programme, policy, safety, books = [], speech, authorLanguage, lacks = [] } = input;
+  const session = input.isWithoutBook ? withoutBooks(input.session, speech) : input.session;
+  const fitted = fitHome(session, home, { things, policy, safety, assumeCommon: input.assumeCommon });
+  const lacked = new Map(fitted.parts.map((part) => [part.segment.id, lackedIn(part, fitted, lacks, things)]));
+  const waits = ({ segment }: FittedPart) => lacked.get(segment.id)!.length > 0;
+  const fit = {
+    ...fitted,
+    parts: fitted.parts.map((part) => (waits(part) ? { ...part, isLeftOut: true } : part)),
+  };
   const loves = childFor(home, session.ages, session.on)?.loves;
   const { pictureOf, soundsOf } = input;
   const hasTwo = home.children.length > 1;
-  const context: HomeContext = { fit, things, loves, speech, authorLanguage, hasTwo, pictureOf, soundsOf };
+  const context: HomeContext = {
+    fit,
+    things,
+    loves,
+    speech,
+    authorLanguage,
+    hasTwo,
+    pictureOf,
+    soundsOf,
+    lacked,
+    hasLittleOne: hasTwo && fit.household.youngestMonths < Math.min(LITTLE_MONTHS, session.ages.fromMonths),
+  };
   const done = fit.parts.filter(({ isLeftOut }) => !isLeftOut);
   const { child, setup } = runSheet({
     children: [{ ageMonths: fit.household.youngestMonths }],
@@ -102,41 +122,8 @@ export function composeGuide(input: GuideInput): Guide {
   };
 }
 
-interface HomeContext {
-  readonly fit: HomeFit;
-  readonly things: ThingsByKey;
-  readonly loves: string | undefined;
-  readonly speech: Speech;
-  readonly authorLanguage: string;
-  /** Whether there are two children or more, so that one can do this and another that. */
-  readonly hasTwo: boolean;
-  readonly pictureOf: GuideInput['pictureOf'];
-  readonly soundsOf: GuideInput['soundsOf'];
-}
-
-/** What lines may refer to at this home: its own things by name and number, and the dials as its swaps set them. */
-function homeScope(part: FittedPart, level: LevelName, { fit, things, loves }: HomeContext): TemplateScope {
-  const amounts = new Map(amountsAt(part, level, fit));
-  return {
-    values: { ...valuesAt(part.segment, level), ...part.sets },
-    things: Object.fromEntries(
-      part.served.map(({ need, item, id }) => [
-        need.id,
-        { ...namesOf(item ?? need.item, things), qty: roundUp(amounts.get(id) ?? 0) },
-      ]),
-    ),
-    loves,
-  };
-}
-
-/** How many of what serves each need a level asks for, by the need's id in the session. */
-function amountsAt(part: FittedPart, level: LevelName, { household }: HomeFit): [string, number][] {
-  return part.served.map((served) => {
-    const alone = { household, parts: [{ ...part, isLeftOut: false, served: [served] }] };
-    const [total] = fetchOf(alone, new Map([[part.segment.id, level]]));
-    return [served.id, total?.qty ?? 0];
-  });
-}
+/** A child below this age needs something of its own to do. */
+const LITTLE_MONTHS = 36;
 
 function guideSegment(part: FittedPart, context: HomeContext): GuideSegment {
   const { segment, served } = part;
@@ -158,6 +145,8 @@ function guideSegment(part: FittedPart, context: HomeContext): GuideSegment {
     picture: segment.made && context.pictureOf?.(segment.made),
     ...soundsIn(segment, context),
     leftOut: part.isLeftOut,
+    ...waitsFor(segment, context),
+    ...meanwhileIn(segment, context),
     aim: segment.aim,
     minutes: levels[segment.level]?.minutes ?? levelAt(segment.level).minutes,
     setupMinutes: roundTo(spreadOf(setup).mean, 1),
@@ -187,52 +176,23 @@ function guideSegment(part: FittedPart, context: HomeContext): GuideSegment {
   };
 }
 
+/** What a part waits for that the home said it has not got. */
+function waitsFor({ id }: Segment, { lacked }: HomeContext): Pick<GuideSegment, 'waitsFor'> {
+  const names = lacked.get(id) ?? [];
+  return names.length > 0 ? { waitsFor: names } : {};
+}
+
+/** What the smaller child does meanwhile, where nobody wrote that down. */
+function meanwhileIn({ kind, lines }: Segment, { hasLittleOne, speech }: HomeContext): Pick<GuideSegment, 'meanwhile'> {
+  if (!hasLittleOne || lines.some(({ role }) => role === 'younger')) return {};
+  const said = speech.find(`framing/meanwhile-${kind}`);
+  return said ? { meanwhile: said } : {};
+}
+
 /** The sounds of a part, where it says any. */
 function soundsIn({ made }: Segment, { soundsOf }: HomeContext): Pick<GuideSegment, 'sounds'> {
   const sounds = (made && soundsOf?.(made)) ?? [];
   return sounds.length > 0 ? { sounds } : {};
-}
-
-function guideLevel(part: FittedPart, level: LevelName, context: HomeContext): GuideLevel {
-  const { segment } = part;
-  const scope = homeScope(part, level, context);
-  const { lines, together, alone, wait } = composeSegment(segment, scope, level);
-  const spared = sparedIn(part);
-  return {
-    lines: withWait(
-      lines.filter((line) => !isOnlyAbout(line, spared)).map((line) => ({ line, said: guideLine(line, context) })),
-      { after: segment.waitAfter, minutes: Math.round(spreadOf(wait ?? [0, 0, 0]).mean) },
-    ),
-    note: level === 'right' ? undefined : writeNote(segment.levels[level], scope),
-    more: moreFor(part, level, context),
-    minutes: roundTo(spreadOf(together).mean + spreadOf(alone).mean, 1),
-  };
-}
-
-/** Lines with the minutes that something waits behind the line that it waits after, or behind the last that is done where that one is not said. */
-function withWait(
-  lines: readonly { readonly line: ComposedLine; readonly said: readonly GuideLine[] }[],
-  { after, minutes }: { readonly after: string | undefined; readonly minutes: number },
-): GuideLine[] {
-  const told = lines.filter(({ said }) => said.length > 0);
-  const waiting =
-    told.find(({ line }) => line.line.id === after) ?? told.findLast(({ line }) => line.line.kind === 'do');
-  return told.flatMap(({ line, said }) =>
-    minutes > 0 && line === waiting?.line ? said.map((one) => ({ ...one, wait: minutes })) : said,
-  );
-}
-
-/** Needs that this home does the part without, because it can be done so. */
-function sparedIn({ served }: FittedPart): ReadonlySet<string> {
-  return new Set(served.filter(({ item, need }) => item === null && need.optional).map(({ need }) => need.id));
-}
-
-/** Whether a line speaks of things, and of none but these. */
-function isOnlyAbout({ text, answer }: ComposedLine, needs: ReadonlySet<string>): boolean {
-  const named = [text, answer].flatMap((said) =>
-    said?.ok ? said.value.flatMap((piece) => (piece.kind === 'thing' ? [piece.need] : [])) : [],
-  );
-  return named.length > 0 && named.every((need) => needs.has(need));
 }
 
 /** A title as it was said from a message, in the home's language; otherwise as the author has it. */
@@ -242,35 +202,6 @@ function titleOf(
 ): Pick<GuideSegment, 'title' | 'lang'> {
   const said = says && speech.find(says.key, says.values);
   return said ? { title: said, lang: speech.language } : { title, lang: authorLanguage };
-}
-
-/** A line in the home's language where it was said from a message, otherwise in the author's words; none where it cannot be written out. */
-function guideLine({ line, text, answer }: ComposedLine, context: HomeContext): GuideLine[] {
-  const { speech, authorLanguage, hasTwo } = context;
-  const { kind, why, says, role } = line;
-  if (role && !hasTwo) return [];
-  const whose = role && { role };
-  const said = says && speech.language !== authorLanguage ? speech.find(says.key, says.values) : null;
-  if (says && said !== null) {
-    const ownWords = (why && speech.find('framing/own', { text: { own: why } })) ?? why;
-    const part = (name: string) => speech.find(`${says.key}.${name}`, says.values) ?? undefined;
-    return [
-      { kind, text: said, answer: part('answer'), why: part('why') ?? ownWords, lang: speech.language, ...whose },
-    ];
-  }
-  if (!text.ok || formatPieces(text.value).trim() === '') return [];
-  const expected = answer?.ok ? formatPieces(answer.value) : undefined;
-  return [{ kind, text: formatPieces(text.value), answer: expected, why, lang: authorLanguage, ...whose }];
-}
-
-/** What the fetch list grows by if only this part changes to a level. */
-function moreFor(part: FittedPart, level: LevelName, { fit, things }: HomeContext): GuideLevel['more'] {
-  if (part.isLeftOut || level === part.segment.level) return [];
-  const now = new Map(fetchOf(fit).map(({ item, qty }) => [item, qty]));
-  return fetchOf(fit, new Map([[part.segment.id, level]])).flatMap(({ item, qty }) => {
-    const more = qty - (now.get(item) ?? 0);
-    return more > 0 ? [{ item, name: nameFor(item, more, things), qty: more }] : [];
-  });
 }
 
 const USUAL_WEEK: OpenDays = { weekend: [6, 7], closed: [] };

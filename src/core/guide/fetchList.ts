@@ -31,13 +31,13 @@ function sourceOf(uses: readonly ServedNeed[]): GuideThing['source'] {
   return uses.some(({ source }) => source === 'kit') ? 'kit' : 'home';
 }
 
-/** What else would do for a missing thing and may be used there, each name once. */
-function elseDo(uses: readonly ServedNeed[], { household }: HomeFit, things: ThingsByKey): string[] {
+/** What else would do for a missing thing, may be used there and is not known to be lacking, each name once. */
+export function elseDo(uses: readonly ServedNeed[], { household, home }: HomeFit, things: ThingsByKey): string[] {
   const names = uses
     .filter(({ source }) => source === 'missing')
     .flatMap(({ need, item }) =>
       [need.item, ...need.swaps.map((swap) => swap.item)].filter(
-        (other) => other !== item && isPermitted(other, need, things, household),
+        (other) => other !== item && !home.hasNot?.includes(other) && isPermitted(other, need, things, household),
       ),
     )
     .map((other) => namesOf(other, things).many);

@@ -48,6 +48,10 @@ export interface GuideSegment {
   readonly from?: string | undefined;
   /** Nothing of it is for this home: something it cannot do without is not permitted there. */
   readonly leftOut: boolean;
+  /** What it waits for, by name: the home said that it has not got it. Absent: nothing. */
+  readonly waitsFor?: readonly string[] | undefined;
+  /** What a smaller child does meanwhile, in the home's language. Absent: nothing is said. */
+  readonly meanwhile?: string | undefined;
   readonly aim: string;
   /** Likely minutes of the child at the level that was sent, to a tenth. */
   readonly minutes: number;

@@ -6,6 +6,7 @@ export { type ActivityFilter, matchesFilter, type Season, SEASONS } from './filt
 export { segmentFromActivity } from './fromShelf.ts';
 export { inPattern } from './inPattern.ts';
 export { frameSegments, type NamedPart, segmentFor, type SessionFrame } from './segmentFor.ts';
+export { saidLine } from './saidLine.ts';
 export { readStoredEntry, writeStoredEntry } from './storedEntry.ts';
 export { starterOffers, type StarterOffer } from './starterOffers.ts';
 export type { ShelfActivity, ShelfBook, ShelfSong } from './shelfEntries.ts';

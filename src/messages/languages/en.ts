@@ -57,6 +57,7 @@ export const guide = {
   next: 'Next',
   back: 'Back',
   oneAtATime: 'One step at a time',
+  goOn: 'Go on where you stopped',
   onOnePage: 'All on one page',
   step: 'Step {step, number} of {steps, number}',
   'kinds.do': 'Do',
@@ -103,6 +104,16 @@ export const guide = {
   sayNoBook: 'We don’t have this book',
   saidNoBook: 'You told us that you have no book. We have noted it.',
   sayBookIsHere: 'We have it after all',
+  haveNot: 'We haven’t got this',
+
+  saidHaveNot: 'You told us you haven’t got {things}, so this guide is written without.',
+  haveAfterAll: 'We have {things} after all',
+  haveNotNoted:
+    'We’ve noted that you haven’t got {things}. This guide couldn’t be written again by itself: leave out what needs it.',
+  tooManyChanges:
+    'That’s as often as a guide can be written again in one day. Leave out what you haven’t got; tomorrow it can be changed again.',
+  waitsFor: 'This part waits for another day: it doesn’t work without {things}.',
+  meanwhile: 'Meanwhile',
   theSong: 'The song “{title}”: nothing to fetch.',
   yourAnswer: 'This is what you told us. You may change it.',
   cautions: 'Take care',
@@ -163,6 +174,12 @@ export const framing = {
   'read-it': 'Read “{title}”, slower than you think. Stop whenever your child wants to look.',
   'after-page': 'After page {page}: {question}',
   'count-on-page': 'On page {page} count together with a finger: {number}.',
+  'sit-close': 'Sit close together. You don’t need the book for this.',
+  'tell-freely': 'Tell a story you know by heart, or one your child can help you make up.',
+  'meanwhile-book': 'The little one sits on a lap and looks on.',
+  'meanwhile-song': 'The little one is rocked, or claps along.',
+  'meanwhile-activity':
+    'The little one looks on from a lap, with something large and soft to hold. Small things stay out of reach.',
   'sing-to': 'Sing to the tune of “{tune}”. {actions}',
 } as const;
 

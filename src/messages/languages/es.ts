@@ -58,6 +58,7 @@ export const guide: GuideCatalogue = {
   next: 'Siguiente',
   back: 'Atrás',
   oneAtATime: 'Un paso cada vez',
+  goOn: 'Sigan donde lo dejaron',
   onOnePage: 'Todo en una página',
   step: 'Paso {step, number} de {steps, number}',
   'kinds.do': 'Hagan',
@@ -105,6 +106,16 @@ export const guide: GuideCatalogue = {
   sayNoBook: 'No tenemos este libro',
   saidNoBook: 'Nos dijeron que no tienen el libro. Queda anotado.',
   sayBookIsHere: 'Al final sí lo tenemos',
+  haveNot: 'No tenemos esto',
+
+  saidHaveNot: 'Nos dijeron que no tienen {things}: esta guía va sin eso.',
+  haveAfterAll: 'Al final sí tenemos {things}',
+  haveNotNoted:
+    'Queda anotado que no tienen {things}. Esta guía no se pudo escribir otra vez sola: dejen fuera lo que lo necesite.',
+  tooManyChanges:
+    'Una guía no se puede escribir más veces en un día. Dejen fuera lo que no tienen; mañana se podrá cambiar otra vez.',
+  waitsFor: 'Esta parte queda para otro día: sin {things} no sale.',
+  meanwhile: 'Mientras tanto',
   theSong: 'La canción «{title}»: no hay que traer nada.',
   yourAnswer: 'Esto es lo que nos contaron. Pueden cambiarlo.',
   cautions: 'Con cuidado',
@@ -165,5 +176,11 @@ export const framing: FramingCatalogue = {
   'read-it': 'Lean «{title}», más despacio de lo que creen. Paren siempre que su niña o niño quiera mirar.',
   'after-page': 'Después de la página {page}: {question}',
   'count-on-page': 'En la página {page}, cuenten juntos con el dedo: {number}.',
+  'sit-close': 'Siéntense muy juntos. Para esto no hace falta el libro.',
+  'tell-freely': 'Cuenten un cuento que sepan de memoria, o uno que su niña o niño pueda inventar con ustedes.',
+  'meanwhile-book': 'Quien es menor se sienta en el regazo y mira.',
+  'meanwhile-song': 'Quien es menor se deja mecer o da palmas.',
+  'meanwhile-activity':
+    'Quien es menor mira desde el regazo, con algo grande y suave en las manos. Lo pequeño queda fuera de su alcance.',
   'sing-to': 'Canten con la melodía de «{tune}». {actions}',
 };

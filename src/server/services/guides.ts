@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { markWithoutBook, openCopy } from '../db/repositories/guideLinks.ts';
+import { openCopy } from '../db/repositories/guideLinks.ts';
 import { withReply, writeReply, type StoredReply } from '../db/repositories/replies.ts';
 import type { OpenedGuide } from './openedGuide.ts';
 import type { ReplyForm } from '../../contracts/reply.ts';
@@ -107,11 +107,4 @@ function partFacts(guide: Guide, { segment: id, level }: Answer['parts'][number]
     title: segment.title,
     plannedMinutes: (level && segment.levels[level]?.minutes) ?? segment.minutes,
   };
-}
-
-/** Takes down that a home has no book at hand, or that it has one after all. */
-export async function markBook(token: string, isThere: boolean): Promise<void> {
-  const opened = await openGuide(token);
-  if (!opened) throw new EdgeError('not-found');
-  await markWithoutBook(opened.linkId, isThere);
 }

@@ -16,6 +16,8 @@ export interface OpenedGuide {
   readonly newer: number | null;
   /** Whether the home said that the book is not at hand. */
   readonly isWithoutBook: boolean;
+  /** What the home said it has not got. */
+  readonly lacks: readonly { readonly item: string; readonly name: string }[];
   /** The sounds that the programme has recorded and lets homes hear. */
   readonly recorded: readonly string[];
   /** Whether homes write down which words were read. */

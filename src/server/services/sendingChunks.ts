@@ -15,6 +15,7 @@ import {
 import { addCopies, addLinks, readOpenLinks } from '../db/repositories/sendings.ts';
 import { readShelf, readThings } from '../db/repositories/shelf.ts';
 import { enqueue, handBack, jobNamed } from '../db/queue.ts';
+import { holdLinkStates } from '../db/repositories/guideLacks.ts';
 import { inTransaction, type Transaction } from '../db/transaction.ts';
 import { guideToken, hashToken } from '../http/secrets.ts';
 import { inSlices } from './inSlices.ts';
@@ -109,13 +110,21 @@ export async function writeChunk(
     questionsBefore(session, homes, { things, person: sender, safety }).length === 0;
   const homes = isSettledAt(asked) ? asked : asked.filter((home) => isSettledAt([home]));
   const around = { session, things, programme, policy: settings.cautions, safety, books, openDays };
-  const guides = await inSlices(homes, (home) => composeGuide({ ...around, home, ...guideLanguage(home.language) }));
   const links = await linkHomes(chunk, homes, transaction);
+  const states = await holdLinkStates(
+    links.map(({ linkId }) => linkId),
+    transaction,
+  );
+  const guides = await inSlices(links, ({ home, linkId }) => {
+    const { isWithoutBook = false, lacks = [] } = states.get(linkId) ?? {};
+    return composeGuide({ ...around, home, isWithoutBook, lacks, ...guideLanguage(home.language) });
+  });
   await addCopies(
     links.map(({ home, linkId }, index) => ({
       linkId,
       sendingId: chunk.sendingId,
-      edition: chunk.edition,
+      // A home whose guide was written again for it meanwhile is at a later edition already.
+      edition: Math.max(chunk.edition, (states.get(linkId)?.edition ?? 0) + 1),
       sentAt: chunk.sentAt,
       guide: writeGuideCopy(guides[index]!),
       language: home.language,

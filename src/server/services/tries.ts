@@ -12,6 +12,8 @@ const RULES = {
   /** Letters with a link to choose a new password, to one address and from one place. */
   letter: { points: 3, duration: 3600, block: 60 },
   letterPlace: { points: 20, duration: 3600, block: 3600 },
+  /** Guides that a home has written again, by link. */
+  rewrite: { points: 30, duration: 86_400, block: 3600 },
   /** Codes that open an installation without an owner. */
   begin: { points: 10, duration: 900, block: 300 },
 } as const satisfies Record<string, TryRule>;

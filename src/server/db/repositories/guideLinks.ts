@@ -8,6 +8,7 @@ import { MONTHS_FOR_WORDS } from '../../../core/words/index.ts';
 import { now, today } from '../../clock.ts';
 import { GuideLinkRow, HomeRow, MessageRow } from '../models.ts';
 import { tables } from '../tables.ts';
+import type { Transaction } from '../transaction.ts';
 import { toMessage, type OutboxMessage } from './messages.ts';
 import { isUuid } from './sessions.ts';
 
@@ -22,6 +23,8 @@ export interface OpenedCopy {
   readonly earlier: number | null;
   readonly newer: number | null;
   readonly isWithoutBook: boolean;
+  /** What the home said it has not got. */
+  readonly lacks: readonly { readonly item: string; readonly name: string }[];
   /** The sounds that the programme has recorded and lets homes hear. */
   readonly recorded: readonly string[];
   /** Whether homes of the programme write down which words were read. */
@@ -46,6 +49,8 @@ export async function openCopy(tokenHash: string, edition: number | null = null)
             (SELECT max(edition) FROM guide_copies WHERE link_id = guide_links.id AND edition < copy.edition) AS earlier,
             (SELECT max(edition) FROM guide_copies WHERE link_id = guide_links.id AND edition > copy.edition) AS newer,
             guide_links.without_book_at IS NOT NULL AS "isWithoutBook",
+            (SELECT coalesce(jsonb_agg(jsonb_build_object('item', item, 'name', name) ORDER BY said_at, item), '[]')
+               FROM guide_lacks WHERE link_id = guide_links.id) AS lacks,
             CASE WHEN programmes.settings ->> 'screens' = 'none' THEN '[]'::jsonb
                  ELSE (SELECT coalesce(jsonb_agg(sound), '[]') FROM sound_recordings WHERE programme_id = programmes.id)
             END AS recorded,
@@ -70,8 +75,9 @@ export async function openCopy(tokenHash: string, edition: number | null = null)
 }
 
 /** Writes down that a home has no book at hand, or that it has it after all. */
-export async function markWithoutBook(linkId: string, isThere: boolean): Promise<void> {
-  await GuideLinkRow.update({ withoutBookAt: isThere ? null : now() }, { where: { id: linkId } });
+export async function markWithoutBook(linkId: string, isThere: boolean, transaction: Transaction): Promise<void> {
+  tables();
+  await GuideLinkRow.update({ withoutBookAt: isThere ? null : now() }, { where: { id: linkId }, transaction });
 }
 
 /** The links of a session that still open, with the names of their homes. One query. */
