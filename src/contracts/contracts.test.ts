@@ -151,7 +151,7 @@ test('a wrong field of a file is named with its place', () => {
     return checked.problem.map(({ path, message }) => `${path} ${message}`);
   };
   assert.deepEqual(problems({ colour: 'red' }), ['things[1] has fields that are not known: colour']);
-  assert.match(problems({ common: 'often' })[0]!, /^things\[1\]\.common must be a `number` type/);
+  assert.match(problems({ common: 'often' })[0]!, /^things\[1\]\.common must be a number/);
   assert.match(problems({ traits: ['shiny'] })[0]!, /^things\[1\]\.traits\[0\] “.+” is not a trait; the nearest is “/);
 });
 

@@ -126,6 +126,14 @@ function joined(at: string, inside: string): string {
   return [at, inside].filter(Boolean).join(inside.startsWith('[') ? '' : '.');
 }
 
+/** What a value has to be, as somebody says it who writes no programs. */
+const IN_PLAIN: Readonly<Record<string, string>> = {
+  number: 'a number',
+  boolean: 'yes or no',
+  array: 'a list',
+  object: 'an entry with fields',
+};
+
 function toFieldProblem(error: ValidationError, at: string): FieldProblem {
   const given = error.path ?? '';
   const inside = given.startsWith(at) ? given : joined(at, given);
@@ -133,6 +141,7 @@ function toFieldProblem(error: ValidationError, at: string): FieldProblem {
     .split('\n')[0]!
     .replace(new RegExp(`^(this|${escapeRegExp(given)}|${escapeRegExp(inside)})\\s+`), '')
     .replace(/^field has/, 'has')
+    .replace(/^must be an? `(\w+)` type.*$/, (_, kind: string) => `must be ${IN_PLAIN[kind] ?? 'text'}`)
     .slice(0, 300);
   return { path: inside || '$', message };
 }

@@ -62,10 +62,10 @@ test('what stops a session says where and why', () => {
     minutes: { ...CARTS.minutes, together: [1, 'boxs', 3] as const },
   };
   const words = wordsFor({ ...SESSION, segments: [broken] }, []).join('\n');
-  assert.match(words, /This line doesn’t work out \| The brace at character 5 is never closed/);
+  assert.match(words, /This line isn’t finished \| A number in it isn’t finished/);
   assert.match(words, /How many boxs\? \| “4\/\(boxes-4\)” divides by zero/);
   assert.match(words, /Made for a circle/);
-  assert.match(words, /Together: “boxs” is not a dial here \(there are: boxes, wheels\)/);
+  assert.match(words, /Together: “boxs” isn’t one of its numbers; there are boxes, wheels/);
 });
 
 test('more setting up than play is said with both', () => {

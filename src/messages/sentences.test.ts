@@ -149,11 +149,14 @@ test('an edit that is refused names the part, the dial and what it takes', () =>
 test('what is wrong with a sum is said with the words at fault', () => {
   assert.equal(
     describeExpressionProblem({ code: 'unknown-name', at: 'lids', known: ['n', 'from'] }),
-    '“lids” is not a dial here (there are: n, from)',
+    '“lids” isn’t one of its numbers; there are n, from',
   );
-  assert.equal(describeExpressionProblem({ code: 'unknown-name', at: 'lids', known: [] }), '“lids” is not a dial here');
+  assert.equal(
+    describeExpressionProblem({ code: 'unknown-name', at: 'lids', known: [] }),
+    '“lids” isn’t one of its numbers',
+  );
   const inBraces: TemplateProblem = { code: 'braces', column: 7, problem: { code: 'division-by-zero', at: 'n/0' } };
-  assert.equal(sayMessage(problemMessage(inBraces)), '“n/0” divides by zero (in the braces at character 7)');
+  assert.equal(sayMessage(problemMessage(inBraces)), '“n/0” divides by zero');
 });
 
 test('leads, counts and when something was last touched', () => {
@@ -185,5 +188,5 @@ test('a problem that names nothing is said all the same, whatever its code', () 
   }
   const line = renderTemplate('Put {@} down', { values: {}, things: {} });
   assert.ok(!line.ok);
-  assert.match(sayMessage(problemMessage(line.problem)), /at character 5 is not among the things/);
+  assert.match(sayMessage(problemMessage(line.problem)), /isn’t among the things of this part/);
 });

@@ -31,7 +31,7 @@ test('a session is started, filled, turned and sent with the keyboard alone', as
   await page.keyboard.press('Tab');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Owl steps' })).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Add from the shelf' })).toBeFocused();
+  await expect(page.getByRole('heading', { name: 'Owl steps' })).toBeFocused();
   expect(await partTitles(page)).toEqual(['Hello', 'Owl steps', 'Goodbye']);
 
   const steps = part(page, 'Owl steps').getByRole('spinbutton', { name: 'steps', exact: true }).first();
@@ -101,7 +101,7 @@ test('remedies in the margin are pressed, and what is on purpose is not said aga
   await expect(page.getByText('one long sit')).toHaveCount(0);
 });
 
-test('a line that does not come out is said beside it and keeps the session from being sent', async ({ page }) => {
+test('a line that is not finished is said beside it, and keeps nothing else from being sent', async ({ page }) => {
   await signIn(page);
   await startSession(page, 'Broken line', ['Owl steps']);
   const owl = part(page, 'Owl steps');
@@ -110,9 +110,10 @@ test('a line that does not come out is said beside it and keeps the session from
   await line.getByRole('button', { name: 'Write line 2' }).click();
   await owl.getByRole('textbox', { name: /^Words of line 2/ }).fill('Share {=12/(steps-12)} out.');
   await page.getByRole('heading', { name: 'Hello' }).click();
-  await expect(owl.getByText('This line doesn’t work out')).toBeVisible();
+  await expect(owl.getByText('This line isn’t finished')).toBeVisible();
   await expect(owl.getByText('“12/(steps-12)” divides by zero')).toBeVisible();
-  await expect(page.getByText('Put right what’s in the margin, then send.')).toBeVisible();
+  await isKept(page);
+  await expect(page.getByRole('link', { name: /^Send to/ })).toBeVisible();
   await owl.getByRole('spinbutton', { name: 'steps', exact: true }).first().press('ArrowUp');
   await expect(owl.getByText('Share 12 out.')).toBeVisible();
   await isKept(page);

@@ -75,6 +75,8 @@ test('a fresh start without the demo leads a new owner to a first session that h
   await page.getByRole('button', { name: 'Start writing' }).click();
   await benchIsReady(page);
   await page.getByRole('button', { name: 'Add a part' }).click();
+  await page.keyboard.type('Roll the cushion to each other.');
+  await page.keyboard.press('Escape');
   await isKept(page);
   await page.getByRole('link', { name: /^Send to/ }).click();
   await page.getByRole('button', { name: 'Send it' }).click();

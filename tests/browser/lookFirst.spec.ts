@@ -9,7 +9,6 @@ async function sessionSaying(page: import('@playwright/test').Page, title: strin
   await page.waitForURL(BENCH);
   await benchIsReady(page);
   await page.getByRole('button', { name: 'Add a part' }).click();
-  await page.getByRole('region', { name: 'A part of your own' }).getByRole('button', { name: 'write line 1' }).click();
   await page.getByLabel(/^Words of line/).fill(line);
   await page.getByLabel(/^Words of line/).press('Tab');
   await isKept(page);
@@ -63,7 +62,7 @@ test('a kettle in a line is looked at first: the ticks stay, a reason is asked f
   await page.getByRole('button', { name: 'Send it' }).click();
   const looked = page.getByRole('region', { name: 'Looked at before it went' });
   await expect(looked).toContainText(
-    '“kettle” in “A part of your own”: fine as it is (The water is cold by then.) Odile Marrow',
+    '“kettle” in “Something to do”: fine as it is (The water is cold by then.) Odile Marrow',
   );
 });
 
@@ -76,7 +75,7 @@ test('grapes stop a part for a three-year-old, stairs stop nobody, and a road is
   await expect(page.getByText(/It says .*“grapes”, which is not for them/)).toBeVisible();
   await page.goto(`${bench}/send`);
   const row = page.getByRole('row').filter({ hasText: 'Grape yard' });
-  await expect(row).toContainText('goes without “A part of your own”');
+  await expect(row).toContainText('goes without “Something to do”');
   await row.getByRole('link').click();
   await expect(
     page.getByText('Some of this part is not for your home', { exact: false }).or(page.locator('.changed').first()),

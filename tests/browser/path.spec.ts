@@ -110,11 +110,10 @@ test('an author makes a session, turns a dial, reorders by keyboard, sends it; a
     await carts.getByRole('button', { name: 'add a line' }).click();
     await page.keyboard.type('ask: “Which cart has {wheels} wheels?”');
     await page.keyboard.press('Escape');
-    await expect(carts.locator('li.line')).toHaveCount(8);
-    await expect(carts.getByText('Which cart has')).toHaveCount(0);
+    await expect(carts.locator('li.line')).toHaveCount(9);
     await carts.getByRole('button', { name: 'add a line' }).click();
-    await page.keyboard.type('ask: “Which cart has {wheels} wheels?”');
     await page.getByRole('heading', { name: 'Hello' }).click();
+    await expect(carts.locator('li.line')).toHaveCount(9);
     await expect(carts.locator('li.line-ask').last()).toContainText('“Which cart has 4 wheels?”');
   });
 

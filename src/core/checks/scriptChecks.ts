@@ -3,12 +3,12 @@ import { checkScript, isWholeLevel, type ScriptProblem } from '../session/index.
 import { spreadOf } from '../time/index.ts';
 import type { Check } from './check.ts';
 
-/** A line that cannot be written out. */
+/** A line that is not finished: it is not sent, and keeps nothing else from being sent. */
 const lineProblem: Check = ({ part }) =>
   part.lines.flatMap(({ line, text, answer }) => {
     const wrong = !text.ok ? text.problem : answer && !answer.ok ? answer.problem : undefined;
     if (!wrong) return [];
-    return [{ id: `line:${line.id}`, weight: 'stop', line: line.id, values: { problem: problemMessage(wrong) } }];
+    return [{ id: `line:${line.id}`, weight: 'warning', line: line.id, values: { problem: problemMessage(wrong) } }];
   });
 
 /** What does not come out at another level or with the dials of a swap, though it does as the script stands. */

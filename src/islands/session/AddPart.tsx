@@ -27,12 +27,15 @@ export function AddPart({ session, onEdit }: AddPartProps) {
   const closing = session.segments.findIndex(({ kind }) => kind === 'closing');
   const at = closing < 0 ? session.segments.length : closing;
   const add = ({ segment }: Addable) => {
-    onEdit({ do: 'add-segment', segment: { ...segment, id: newId() }, at });
-    close();
+    const id = newId();
+    onEdit({ do: 'add-segment', segment: { ...segment, id }, at });
+    setIsOpen(false);
+    focusPart(id);
   };
   const addOwn = () => {
-    const own = plainSegment(newId(), 'activity', 'A part of your own', OWN_MINUTES);
-    const line = { id: newId(), kind: 'do', text: 'Write here what to do.' } as const;
+    // Its first line is open to be written in, and has the focus.
+    const own = plainSegment(newId(), 'activity', 'Something to do', OWN_MINUTES);
+    const line = { id: newId(), kind: 'do', text: '' } as const;
     onEdit({ do: 'add-segment', segment: { ...own, lines: [line] }, at });
   };
   return (
@@ -54,13 +57,18 @@ export function AddPart({ session, onEdit }: AddPartProps) {
   );
 }
 
+/** Brings a part that was just added in view, for whoever goes on with the keyboard too. */
+function focusPart(id: string): void {
+  requestAnimationFrame(() => document.getElementById(`title-${id}`)?.focus());
+}
+
 interface ShelfPanelProps extends ReturnType<typeof useAddables> {
   readonly onAdd: (addable: Addable) => void;
   readonly onClose: () => void;
 }
 
 /** The shelf to search; what is pressed is added. */
-function ShelfPanel({ addables, problem, onAdd, onClose }: ShelfPanelProps) {
+function ShelfPanel({ addables, isThere, problem, onAdd, onClose }: ShelfPanelProps) {
   const [words, setWords] = useState('');
   const search = useMemo(() => {
     const index = new MiniSearch<{ id: number; title: string; about: string }>({
@@ -71,7 +79,6 @@ function ShelfPanel({ addables, problem, onAdd, onClose }: ShelfPanelProps) {
     return index;
   }, [addables]);
   const found = words.trim() === '' ? addables : search.search(words).map(({ id }) => addables[id as number]!);
-  const isOnTheWay = addables.length === 0;
   return (
     <div className="add-panel mt-2.5 max-w-176" onKeyDown={(event) => event.key === 'Escape' && onClose()}>
       <input
@@ -95,17 +102,28 @@ function ShelfPanel({ addables, problem, onAdd, onClose }: ShelfPanelProps) {
       </ul>
       {problem && <p role="alert">{problem}</p>}
       {!problem && found.length === 0 && (
-        <p className="text-soft">{isOnTheWay ? 'Looking on the shelf …' : 'Nothing on the shelf by these words.'}</p>
+        <p className="text-soft">
+          {!isThere ? (
+            'Looking on the shelf …'
+          ) : addables.length > 0 ? (
+            'Nothing on the shelf by these words.'
+          ) : (
+            <>
+              Your shelf is empty. <a href="/shelf/starter">Take something from our collection</a>, or write a part of
+              your own.
+            </>
+          )}
+        </p>
       )}
     </div>
   );
 }
 
 /** The shelf, asked for once it is first looked into; again after it could not be reached. */
-function useAddables(isWanted: boolean): { addables: readonly Addable[]; problem: string } {
-  const [addables, setAddables] = useState<readonly Addable[]>([]);
+function useAddables(isWanted: boolean): { addables: readonly Addable[]; isThere: boolean; problem: string } {
+  const [addables, setAddables] = useState<readonly Addable[] | null>(null);
   const [problem, setProblem] = useState('');
-  const isMissing = isWanted && addables.length === 0;
+  const isMissing = isWanted && addables === null;
   useEffect(() => {
     if (!isMissing) return undefined;
     const asking = new AbortController();
@@ -120,5 +138,5 @@ function useAddables(isWanted: boolean): { addables: readonly Addable[]; problem
     });
     return () => asking.abort();
   }, [isMissing]);
-  return { addables, problem };
+  return { addables: addables ?? [], isThere: addables !== null, problem };
 }

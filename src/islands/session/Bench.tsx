@@ -1,5 +1,7 @@
 import { useCallback, useDeferredValue, useMemo, useState } from 'react';
+import type { Thing, ThingsByKey } from '../../core/materials/index.ts';
 import { AddPart } from './AddPart.tsx';
+import { NewThingContext } from './newThings.ts';
 import type { BenchProps } from '../../contracts/bench.ts';
 import { HomesFoot } from './HomesFoot.tsx';
 import { Refusal } from '../ui/Refusal.tsx';
@@ -18,7 +20,10 @@ const KEYS = [
   ['On a dial', 'arrow keys turn it; Home and End go to its ends; digits type it'],
   ['On “move”', 'space takes it up, arrow keys carry it, space puts it down, Escape lets go'],
   ['On a line', 'Alt with up or down moves it'],
-  ['While writing', 'a kind and a colon (“ask: ”) sets the kind; Enter goes on; Escape leaves it as it was'],
+  [
+    'While writing',
+    'a kind and a colon (“ask: ”) sets the kind; Enter goes on; Escape ends it and keeps what you wrote',
+  ],
   ['Anywhere', 'Ctrl Z undoes, Ctrl Shift Z does it again, ? shows this'],
 ] as const;
 
@@ -54,7 +59,19 @@ function Parts({ bench, ...props }: BenchProps & { bench: BenchState }) {
 }
 
 /** The bench: one session as a sheet, everything computed beside what it is about. */
-export function Bench(props: BenchProps) {
+export function Bench(given: BenchProps) {
+  const [added, setAdded] = useState<ThingsByKey>({});
+  const things = useMemo(() => ({ ...given.things, ...added }), [given.things, added]);
+  const addThing = useCallback((thing: Thing) => setAdded((before) => ({ ...before, [thing.key]: thing })), []);
+  return (
+    <NewThingContext.Provider value={addThing}>
+      <Sheet {...given} things={things} />
+    </NewThingContext.Provider>
+  );
+}
+
+/** The sheet with all that is beside it. */
+function Sheet(props: BenchProps) {
   const { id, things, mayWrite } = props;
   const bench = useBench(props);
   const { session, composed, judgement, isJudged } = bench;

@@ -36,11 +36,15 @@ function NumberChip({ dial, onTurn }: { dial: NumberDial; onTurn: (value: number
   const commit = () => {
     if (typed !== null && typed.trim() !== '') onTurn(Number(typed));
     setTyped(null);
+  };
+  // Who goes elsewhere by a press is not fetched back; who ends with a key stays where they are.
+  const end = (isKept: boolean) => {
+    if (isKept) commit();
+    else setTyped(null);
     requestAnimationFrame(() => chip.current?.focus());
   };
 
-  if (typed !== null)
-    return <TypedDial {...{ dial, typed }} onType={setTyped} onCommit={commit} onLeave={() => setTyped(null)} />;
+  if (typed !== null) return <TypedDial {...{ dial, typed }} onType={setTyped} onCommit={commit} onEnd={end} />;
   return (
     <span
       ref={chip}
@@ -86,11 +90,12 @@ interface TypedDialProps {
   readonly typed: string;
   readonly onType: (typed: string) => void;
   readonly onCommit: () => void;
-  readonly onLeave: () => void;
+  /** Ended by a key: with what was typed, or with what there was before. */
+  readonly onEnd: (isKept: boolean) => void;
 }
 
 /** A number dial while its value is typed. */
-function TypedDial({ dial, typed, onType, onCommit, onLeave }: TypedDialProps) {
+function TypedDial({ dial, typed, onType, onCommit, onEnd }: TypedDialProps) {
   return (
     <input
       className="w-[3.2rem] text-center font-bold bg-marigold-ground border-b-2 border-marigold-ink"
@@ -102,8 +107,8 @@ function TypedDial({ dial, typed, onType, onCommit, onLeave }: TypedDialProps) {
       onBlur={onCommit}
       onKeyDown={(event) => {
         event.stopPropagation();
-        if (event.key === 'Enter') onCommit();
-        if (event.key === 'Escape') onLeave();
+        if (event.key === 'Enter') onEnd(true);
+        if (event.key === 'Escape') onEnd(false);
       }}
     />
   );

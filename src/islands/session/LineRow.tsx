@@ -1,4 +1,5 @@
-import { type Edit, LINE_KINDS, type LineKind, type Segment } from '../../core/session/index.ts';
+import { type Edit, LINE_KINDS, type LineKind, numbersIn, type Segment } from '../../core/session/index.ts';
+import type { ThingsByKey } from '../../core/materials/index.ts';
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { lazy, Suspense, useState, type ButtonHTMLAttributes, type KeyboardEvent } from 'react';
@@ -6,7 +7,7 @@ import type { ComposedLine } from '../../core/guide/index.ts';
 import type { TextPiece } from '../../core/expressions/index.ts';
 import { DialChip } from './DialChip.tsx';
 import type { WordChecks } from './WordCheck.tsx';
-import { newId } from '../autosave/newId.ts';
+import { LineWriter } from './LineWriter.tsx';
 
 interface LineRowProps {
   readonly composed: ComposedLine;
@@ -17,9 +18,12 @@ interface LineRowProps {
   readonly startsInWriting: boolean;
   readonly onWriting: (line: string | null) => void;
   readonly wordChecks: WordChecks;
+  readonly things: ThingsByKey;
 }
 
 /** Fetched when it is first asked for. */
+const AdjustNumber = lazy(() => import('./AdjustNumber.tsx').then((module) => ({ default: module.AdjustNumber })));
+/** The same. */
 const WordCheck = lazy(() => import('./WordCheck.tsx').then((module) => ({ default: module.WordCheck })));
 
 const ROLE_WORDS = { older: 'the older child', younger: 'the little one' } as const;
@@ -28,7 +32,8 @@ const ROLE_WORDS = { older: 'the older child', younger: 'the little one' } as co
 export function LineRow(props: LineRowProps) {
   const { composed, segment, position, mayWrite, onEdit, startsInWriting, onWriting } = props;
   const [checksWords, setChecksWords] = useState(false);
-  const { line, text } = composed;
+  const [adjusting, setAdjusting] = useState<number | null>(null);
+  const { line } = composed;
   const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({
     id: line.id,
     disabled: !mayWrite,
@@ -62,24 +67,58 @@ export function LineRow(props: LineRowProps) {
             <LineTools
               {...{ position, checksWords }}
               mover={{ ...attributes, ...listeners }}
+              numbers={segment.made ? [] : numbersIn(line.text)}
+              onAdjust={setAdjusting}
               onWrite={() => onWriting(line.id)}
               onCheck={() => setChecksWords(!checksWords)}
               onTakeOut={() => onEdit({ do: 'remove-line', segment: segment.id, line: line.id })}
             />
           )}
-          {checksWords && text.ok && (
-            <Suspense>
-              <WordCheck
-                {...{ line, segment, onEdit }}
-                text={text.value.map((piece) => piece.text).join('')}
-                checks={props.wordChecks}
-                onClose={() => setChecksWords(false)}
-              />
-            </Suspense>
-          )}
+          <LinePanels
+            {...props}
+            {...{ adjusting, checksWords }}
+            onClose={() => {
+              setAdjusting(null);
+              setChecksWords(false);
+            }}
+          />
         </div>
       )}
     </li>
+  );
+}
+
+interface LinePanelsProps extends LineRowProps {
+  readonly adjusting: number | null;
+  readonly checksWords: boolean;
+  readonly onClose: () => void;
+}
+
+/** What opens below a line: a number to be made adjustable, its words to be looked at. */
+function LinePanels({
+  composed,
+  segment,
+  things,
+  wordChecks,
+  adjusting,
+  checksWords,
+  onEdit,
+  onClose,
+}: LinePanelsProps) {
+  const { line, text } = composed;
+  return (
+    <Suspense>
+      {adjusting !== null && (
+        <AdjustNumber {...{ segment, things, onEdit, onClose }} value={adjusting} text={line.text} />
+      )}
+      {checksWords && text.ok && (
+        <WordCheck
+          {...{ line, segment, onEdit, onClose }}
+          text={text.value.map((piece) => piece.text).join('')}
+          checks={wordChecks}
+        />
+      )}
+    </Suspense>
   );
 }
 
@@ -99,7 +138,7 @@ function LineWords({
   return (
     <span className="line-text">
       {line.role && <span className="text-soft">{ROLE_WORDS[line.role]}: </span>}
-      {pieces(text, line.text)}
+      {line.text.trim() === '' ? <span className="text-soft">nothing written yet</span> : pieces(text, line.text)}
       {line.answer && answer && <span className="text-soft text-sm"> → {pieces(answer, line.answer)}</span>}
     </span>
   );
@@ -108,6 +147,9 @@ function LineWords({
 interface LineToolsProps {
   readonly position: number;
   readonly checksWords: boolean;
+  /** Numbers of the line that are no dials yet. */
+  readonly numbers: readonly number[];
+  readonly onAdjust: (value: number) => void;
   /** What makes a button take the line up to move it. */
   readonly mover: ButtonHTMLAttributes<HTMLButtonElement>;
   readonly onWrite: () => void;
@@ -115,13 +157,23 @@ interface LineToolsProps {
   readonly onTakeOut: () => void;
 }
 
-function LineTools({ position, checksWords, mover, onWrite, onCheck, onTakeOut }: LineToolsProps) {
+function LineTools({ position, checksWords, numbers, onAdjust, mover, onWrite, onCheck, onTakeOut }: LineToolsProps) {
   const line = `line ${position + 1}`;
   return (
     <span className="line-tools">
       <button type="button" onClick={onWrite} aria-label={`write ${line}`}>
         write
       </button>
+      {numbers.map((number) => (
+        <button
+          key={number}
+          type="button"
+          onClick={() => onAdjust(number)}
+          aria-label={`make ${number} of ${line} adjustable`}
+        >
+          make {number} adjustable
+        </button>
+      ))}
       <button type="button" aria-pressed={checksWords} onClick={onCheck} aria-label={`check the words of ${line}`}>
         words
       </button>
@@ -187,94 +239,4 @@ function PieceView({ piece, segment, mayWrite, onEdit }: PieceViewProps) {
     );
   }
   return <>{piece.text}</>;
-}
-
-const KIND_PREFIX = new RegExp(`^(${LINE_KINDS.join('|')}):\\s`, 'i');
-
-interface LineWriterProps {
-  readonly composed: ComposedLine;
-  readonly segment: Segment;
-  readonly position: number;
-  readonly onEdit: (edit: Edit) => void;
-  readonly onWriting: (line: string | null) => void;
-}
-
-/** The source of a line while it is written. A kind and a colon at its start set the kind; Enter goes on to a new line. */
-function LineWriter({ composed: { line }, segment, position, onEdit, onWriting }: LineWriterProps) {
-  const [source, setSource] = useState(line.text);
-  const [answer, setAnswer] = useState(line.answer ?? '');
-  const at = { segment: segment.id, line: line.id };
-  const commit = () => {
-    const change = { text: source, answer: answer || undefined };
-    if (change.text !== line.text || change.answer !== line.answer) onEdit({ do: 'change-line', ...at, change });
-  };
-  /** Ends writing; a line that holds no words is taken out, so that no home sees an empty one. */
-  const leave = (words: string) => {
-    if (words.trim() === '') onEdit({ do: 'remove-line', ...at });
-    onWriting(null);
-  };
-  const write = (words: string) => {
-    const kind = KIND_PREFIX.exec(words)?.[1]?.toLowerCase() as LineKind | undefined;
-    setSource(kind ? words.replace(KIND_PREFIX, '') : words);
-    if (kind) onEdit({ do: 'change-line', ...at, change: { kind } });
-  };
-  const onKeyDown = (event: KeyboardEvent) => {
-    if (event.key === 'Escape') {
-      event.preventDefault();
-      leave(line.text);
-    } else if (event.key === 'Enter' && !event.shiftKey) {
-      event.preventDefault();
-      commit();
-      const id = newId();
-      onEdit({ do: 'add-line', segment: segment.id, at: position + 1, line: { id, kind: line.kind, text: '' } });
-      onWriting(id);
-    } else if (event.key === 'Backspace' && source === '') {
-      event.preventDefault();
-      onEdit({ do: 'remove-line', ...at });
-      onWriting(null);
-    }
-  };
-  return (
-    <div
-      className="line-writer"
-      onBlur={(event) => {
-        if (event.currentTarget.contains(event.relatedTarget)) return;
-        if (source.trim() !== '') commit();
-        leave(source);
-      }}
-    >
-      <textarea
-        autoFocus
-        rows={Math.max(1, Math.ceil(source.length / 70))}
-        aria-label={`Words of line ${position + 1}. Braces hold dials and sums.`}
-        value={source}
-        maxLength={2000}
-        onChange={(event) => write(event.target.value)}
-        onKeyDown={onKeyDown}
-      />
-      {line.kind === 'ask' && (
-        <AnswerInput {...{ position, answer }} onType={setAnswer} onLeave={() => leave(line.text)} />
-      )}
-    </div>
-  );
-}
-
-interface AnswerInputProps {
-  readonly position: number;
-  readonly answer: string;
-  readonly onType: (answer: string) => void;
-  readonly onLeave: () => void;
-}
-
-function AnswerInput({ position, answer, onType, onLeave }: AnswerInputProps) {
-  return (
-    <input
-      aria-label={`Expected answer of line ${position + 1}`}
-      placeholder="the answer one may expect"
-      value={answer}
-      maxLength={500}
-      onChange={(event) => onType(event.target.value)}
-      onKeyDown={(event) => event.key === 'Escape' && onLeave()}
-    />
-  );
 }

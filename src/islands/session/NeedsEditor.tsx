@@ -2,7 +2,8 @@ import { amountAtLevel, dialValues, type Edit, type Segment } from '../../core/s
 import { amountFor, namesOf, type Need, type ThingsByKey } from '../../core/materials/index.ts';
 import { evaluateQuantity, type Quantity, roundUp } from '../../core/expressions/index.ts';
 import { countThing } from '../../messages/fits.ts';
-import { useId, useState } from 'react';
+import { useState } from 'react';
+import { ThingToAdd } from './ThingToAdd.tsx';
 import { describeExpressionProblem } from '../../messages/expressions.ts';
 
 interface NeedsEditorProps {
@@ -136,53 +137,6 @@ function TakenNote({ need, segment, things, asked, onEdit }: TakenNoteProps) {
       <button type="button" onClick={putBack}>
         put {asked} back
       </button>
-    </>
-  );
-}
-
-interface ThingToAddProps {
-  readonly choices: readonly { readonly key: string; readonly one: string; readonly many: string }[];
-  readonly onAdd: (key: string) => void;
-  readonly onProblem: (problem: string) => void;
-}
-
-/** A thing of the shelf by its name, one or many. */
-function ThingToAdd({ choices, onAdd, onProblem }: ThingToAddProps) {
-  const [written, setWritten] = useState('');
-  const listId = useId();
-  const add = () => {
-    const wanted = written.trim().toLowerCase();
-    const thing = choices.find(({ one, many }) => many.toLowerCase() === wanted || one.toLowerCase() === wanted);
-    if (!thing) {
-      onProblem(`“${written.trim()}” is not on the shelf. Pick a thing from the list, or add it to the shelf first.`);
-      return;
-    }
-    onProblem('');
-    setWritten('');
-    onAdd(thing.key);
-  };
-  return (
-    <>
-      <p className="flex flex-wrap gap-2 mt-2">
-        <input
-          className="input input-sm"
-          aria-label="Thing to add"
-          list={listId}
-          autoComplete="off"
-          placeholder="a thing by its name"
-          value={written}
-          onChange={({ target }) => setWritten(target.value)}
-          onKeyDown={(event) => event.key === 'Enter' && add()}
-        />
-        <button type="button" onClick={add}>
-          add this thing
-        </button>
-      </p>
-      <datalist id={listId}>
-        {choices.map(({ key, many }) => (
-          <option key={key} value={many} />
-        ))}
-      </datalist>
     </>
   );
 }

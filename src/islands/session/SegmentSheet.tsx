@@ -18,6 +18,7 @@ import type { SaidSound } from '../../core/makers/index.ts';
 import { HeardSounds } from '../sounds/HeardSounds.tsx';
 import type { WordChecks } from './WordCheck.tsx';
 import { newId } from '../autosave/newId.ts';
+import { groupByRow } from './marginGroups.ts';
 
 interface SegmentSheetProps {
   readonly part: ComposedSegment;
@@ -51,14 +52,17 @@ function SheetOfPart(props: SegmentSheetProps) {
   const { part, position, count, findings, things, mayWrite, hasMakers, wordChecks, soundsSaid, recorded, onEdit } =
     props;
   const { segment, lines } = part;
-  const [writing, setWriting] = useState<string | null>(null);
+  // A part of one's own begins with a line to write.
+  const [first] = lines;
+  const startsEmpty = mayWrite && lines.length === 1 && first!.line.text === '';
+  const [writing, setWriting] = useState<string | null>(startsEmpty ? first!.line.id : null);
   const addLine = () => {
     const id = newId();
     onEdit({
       do: 'add-line',
       segment: segment.id,
       at: lines.length,
-      line: { id, kind: lines.at(-1)?.line.kind ?? 'do', text: '' },
+      line: { id, kind: 'do', text: '' },
     });
     setWriting(id);
   };
@@ -70,7 +74,7 @@ function SheetOfPart(props: SegmentSheetProps) {
       aria-labelledby={`title-${segment.id}`}
     >
       <SegmentHead {...{ part, position, count, things, mayWrite, hasMakers, soundsSaid, recorded, onEdit }} />
-      <SegmentLines {...{ part, mayWrite, onEdit, writing, wordChecks }} onWriting={setWriting} />
+      <SegmentLines {...{ part, things, mayWrite, onEdit, writing, wordChecks }} onWriting={setWriting} />
       {groupByRow(findings, part).map(({ row, span, group }) => (
         <div key={row} className="margin" style={{ '--row': `${row} / span ${span}` } as CSSProperties}>
           {group.map((finding) => (
@@ -99,7 +103,7 @@ function SegmentHead(props: Omit<SegmentSheetProps, 'findings' | 'wordChecks'>) 
   const isOwn = segment.kind === 'activity' && !segment.from && !segment.made;
   return (
     <header className="segment-head">
-      <h2 id={`title-${segment.id}`}>
+      <h2 id={`title-${segment.id}`} tabIndex={-1}>
         {isOwn && mayWrite ? <OwnTitle segment={segment} onEdit={onEdit} /> : segment.title}
       </h2>
       {segment.kind === 'activity' && mayWrite && (
@@ -188,7 +192,7 @@ function SegmentTools({ segment, position, count, things, onEdit }: SegmentTools
   );
 }
 
-type SegmentLinesProps = Pick<SegmentSheetProps, 'part' | 'mayWrite' | 'onEdit' | 'wordChecks'> & {
+type SegmentLinesProps = Pick<SegmentSheetProps, 'part' | 'things' | 'mayWrite' | 'onEdit' | 'wordChecks'> & {
   /** The line that is written in from the start, by id. */
   readonly writing: string | null;
   readonly onWriting: (line: string | null) => void;
@@ -196,7 +200,7 @@ type SegmentLinesProps = Pick<SegmentSheetProps, 'part' | 'mayWrite' | 'onEdit' 
 
 /** The lines of a part, moved by hand or by keys. */
 function SegmentLines(props: SegmentLinesProps) {
-  const { mayWrite, onEdit, writing, onWriting, wordChecks } = props;
+  const { things, mayWrite, onEdit, writing, onWriting, wordChecks } = props;
   const { segment, lines } = props.part;
   const sensors = useMoveSensors();
   const onDragEnd = ({ active, over }: DragEndEvent) => {
@@ -216,7 +220,7 @@ function SegmentLines(props: SegmentLinesProps) {
           {lines.map((composed, index) => (
             <LineRow
               key={composed.line.id}
-              {...{ composed, segment, mayWrite, onEdit, wordChecks }}
+              {...{ composed, segment, things, mayWrite, onEdit, wordChecks }}
               position={index}
               startsInWriting={writing === composed.line.id}
               onWriting={onWriting}
@@ -266,33 +270,4 @@ function factsOf({ segment, setup, together, alone, wait }: ComposedSegment): st
   ]
     .filter(Boolean)
     .join(' · ');
-}
-
-/** About how many lines of script stand beside one finding; what comes sooner joins the group above, so that no gap opens. */
-const ROWS_A_FINDING_TAKES = 3;
-
-/** Findings by the grid row of the line they are about; each group spans down to the next. */
-function groupByRow(
-  findings: readonly Finding[],
-  { lines }: ComposedSegment,
-): { row: number; span: number; group: Finding[] }[] {
-  const rows = new Map<number, Finding[]>();
-  for (const finding of findings) {
-    const index = lines.findIndex(({ line }) => line.id === finding.line);
-    const row = index < 0 ? 1 : index + 2;
-    rows.set(row, [...(rows.get(row) ?? []), finding]);
-  }
-  const groups: { row: number; group: Finding[] }[] = [];
-  for (const [row, group] of [...rows].sort(([left], [right]) => left - right)) {
-    const last = groups.at(-1);
-    const isCrowded = last && row < last.row + ROWS_A_FINDING_TAKES * last.group.length;
-    if (isCrowded) last.group.push(...group);
-    else groups.push({ row, group });
-  }
-  const end = lines.length + 3;
-  return groups.map(({ row, group }, index) => ({
-    row,
-    span: Math.max(1, (groups[index + 1]?.row ?? end) - row),
-    group,
-  }));
 }

@@ -26,7 +26,11 @@ export function useBench({ session: initial, judgement: first, ...props }: Bench
     () => composeSession(session, things, { seatedMinutesPerYear, youngestMonths: session.ages.fromMonths }),
     [session, things, seatedMinutesPerYear],
   );
-  const [against] = useState(() => ({ things, homes, policy, decisions, seatedMinutesPerYear }));
+  // The same as long as nothing changes, so that nothing is judged twice.
+  const against = useMemo(
+    () => ({ things, homes, policy, decisions, seatedMinutesPerYear }),
+    [things, homes, policy, decisions, seatedMinutesPerYear],
+  );
   const { judgement, isJudged } = useJudgement(session, {
     against,
     first,

@@ -9,6 +9,13 @@ interface Judged {
   readonly judgement: SessionJudgement;
 }
 
+interface JudgedBy {
+  readonly against: JudgedAgainst;
+  readonly first: SessionJudgement;
+  /** Where a server judges it, when the page is not given all homes. */
+  readonly elsewhere?: string | undefined;
+}
+
 /** A server that did not judge is asked again after so long. */
 const MS_UNTIL_ASKED_AGAIN = 3000;
 
@@ -16,26 +23,22 @@ const MS_UNTIL_ASKED_AGAIN = 3000;
  * What the checks say of the session as it stands, from a worker: the page never waits for it. Meanwhile what was said before
  * still stands, and `isJudged` is false. While one session is judged only the newest of those that follow waits.
  */
-export function useJudgement(
-  session: Session,
-  {
-    against,
-    first,
-    elsewhere,
-  }: {
-    against: JudgedAgainst;
-    first: SessionJudgement;
-    /** Where a server judges it, when the page is not given all homes. */
-    elsewhere?: string | undefined;
-  },
-) {
+export function useJudgement(session: Session, { against, first, elsewhere }: JudgedBy) {
   const [judged, setJudged] = useState<Judged>({ session, judgement: first });
   const [attempt, setAttempt] = useState(0);
   const worker = useRef<Worker | null>(null);
   const asked = useRef(0);
   const newest = useRef(session);
   const underWay = useRef<Session | null>(null);
-  useEffect(() => () => worker.current?.terminate(), []);
+  // A worker judges by what it was started with: a thing that is put on the shelf meanwhile needs another.
+  useEffect(
+    () => () => {
+      worker.current?.terminate();
+      worker.current = null;
+      underWay.current = null;
+    },
+    [against],
+  );
   useEffect(() => {
     newest.current = session;
     if (judged.session === session || underWay.current) return;

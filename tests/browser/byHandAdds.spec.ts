@@ -1,0 +1,58 @@
+import { expect, test } from '@playwright/test';
+import { address, benchIsReady, isKept, part, signIn, startSession } from './steps.ts';
+
+test('a part of one’s own: its first line has the focus, a new line is “do”, Escape keeps what was typed', async ({
+  page,
+}) => {
+  await signIn(page);
+  await startSession(page, 'By hand', []);
+  await page.getByRole('button', { name: 'Add a part' }).click();
+  const own = part(page, 'Something to do');
+  await expect(own.getByRole('textbox', { name: 'Words of line 1' })).toBeFocused();
+  await page.keyboard.type('ask: How many are 6 lids?');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('Count 6 lids');
+  await page.keyboard.press('Escape');
+  await expect(own.getByText('Count 6 lids')).toBeVisible();
+  await expect(own.getByRole('combobox', { name: 'Kind of line' }).nth(1)).toHaveValue('do');
+
+  await own.getByRole('button', { name: 'make 6 of line 2 adjustable' }).click();
+  const panel = page.getByRole('group', { name: 'Make 6 adjustable' });
+  await expect(panel.getByRole('checkbox')).toHaveCount(2);
+  await expect(panel.getByLabel('What is counted')).toHaveValue('lids');
+  await panel.getByLabel('to', { exact: true }).fill('8');
+  await panel.getByRole('button', { name: 'Make it adjustable' }).click();
+  const dials = own.getByRole('spinbutton', { name: 'lids' });
+  await expect(dials).toHaveCount(2);
+  await dials.first().focus();
+  await page.keyboard.type('8');
+  await own.getByRole('button', { name: 'add a line' }).click();
+  await expect(dials.nth(1)).toHaveText('8');
+  await expect(own.getByRole('textbox', { name: 'Words of line 3' })).toBeFocused();
+  await isKept(page);
+});
+
+test('a thing nobody has heard of is put on the shelf where it is needed, one of our collection just comes along', async ({
+  page,
+}) => {
+  await signIn(page);
+  await startSession(page, 'With a drum', []);
+  await page.getByRole('button', { name: 'Add a part' }).click();
+  await page.keyboard.type('Drum on it.');
+  await page.keyboard.press('Escape');
+  const own = part(page, 'Something to do');
+  await own.getByText('needs', { exact: true }).click();
+  await own.getByLabel('Thing to add').fill('hand drums');
+  await page.keyboard.press('Enter');
+  await expect(own.getByLabel('One', { exact: true })).toHaveValue('hand drum');
+  await expect(own.getByRole('button', { name: 'put it on the shelf' })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(own.getByLabel('How many hand drums')).toBeVisible();
+  await isKept(page);
+  await page.reload();
+  await benchIsReady(page);
+  await own.getByText('needs', { exact: true }).click();
+  await expect(own.getByLabel('How many hand drums')).toBeVisible();
+  await page.goto(address('/shelf?kind=thing&q=hand+drum'));
+  await expect(page.getByRole('link', { name: 'hand drums' })).toBeVisible();
+});
