@@ -7,13 +7,14 @@ const named = () =>
   array().of(string().required().uuid()).max(MOST_NAMED, `can be at most ${MOST_NAMED} at once`).default([]);
 
 /**
- * Whom a sending is for: all homes, those that have no guide of the session yet, none but those named, or a group by its id;
+ * Whom a sending is for: all homes, those that have no guide of the session yet, those that have not answered and whose guide
+ * has changed, none but those named, or a group by its id;
  * without some, and with others beside.
  */
 export const audienceForm = object({
   to: string()
     .required()
-    .matches(/^(all|missing|none|[0-9a-f-]{36})$/, 'is nobody we know')
+    .matches(/^(all|missing|unanswered|none|[0-9a-f-]{36})$/, 'is nobody we know')
     .default('none'),
   except: named(),
   also: named(),

@@ -17,6 +17,8 @@ export interface BenchProps extends JudgedAgainst {
   readonly isJudgedElsewhere: boolean;
   readonly revision: number;
   readonly keptAt: string;
+  /** When it last went out, in words; absent: never. */
+  readonly sentAt?: string | undefined;
   readonly session: Session;
   /** How many homes said that they have no book at hand. */
   readonly withoutBook: number;

@@ -13,6 +13,11 @@ type GuideMessage = keyof GuideCatalogue;
 interface GuideValues {
   letterSubject: { title: string };
   letter: { home: string; title: string; on: string; programme: string; link: string };
+  letterAgainSubject: { title: string };
+  letterAgain: { home: string; title: string; on: string; programme: string; link: string; changes: MessageList };
+  'changes.part-new': { title: string };
+  'changes.part-gone': { title: string };
+  'changes.part-changed': { title: string };
   keptIntro: { programme: string };
   keptWho: { programme: string };
   keptFor: { months: number };

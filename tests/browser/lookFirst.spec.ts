@@ -47,7 +47,7 @@ test('a kettle in a line is looked at first: the ticks stay, a reason is asked f
   await expect(page.getByText('“kettle”: have a look')).toBeVisible();
   await page.getByRole('link', { name: /^Send to/ }).click();
   await sendOnlyTo(page, 'Kettle lane');
-  await page.getByRole('button', { name: 'Send it' }).click();
+  await page.getByRole('button', { name: /^Send (it|anyway)$/ }).click();
   await expect(page.getByRole('alert').first()).toContainText('have a look');
   await expect(page.getByRole('checkbox', { name: 'Send to Kettle lane' })).toBeChecked();
   await expect(page.getByRole('checkbox', { name: 'Send to Blue door' })).not.toBeChecked();
@@ -59,7 +59,7 @@ test('a kettle in a line is looked at first: the ticks stay, a reason is asked f
   await expect(page.getByText('That’s everything. You can send it now.')).toBeVisible();
   await expect(page.getByRole('checkbox', { name: 'Send to Kettle lane' })).toBeChecked();
   await expect(page.getByRole('checkbox', { name: 'Send to Blue door' })).not.toBeChecked();
-  await page.getByRole('button', { name: 'Send it' }).click();
+  await page.getByRole('button', { name: /^Send (it|anyway)$/ }).click();
   const looked = page.getByRole('region', { name: 'Looked at before it went' });
   await expect(looked).toContainText(
     '“kettle” in “Something to do”: fine as it is (The water is cold by then.) Odile Marrow',

@@ -174,10 +174,10 @@ test('a maker goes onto the bench, its dial is turned there, and the tray is pri
   await expect(page.getByRole('main')).toContainText(/\d+ sheets,\s+A4,\s+to true size/);
   await benchIsReady(page);
   await expectAccessible(page);
-  await page.getByRole('button', { name: 'Print the tray' }).click();
+  await page.getByRole('button', { name: 'Make the PDF' }).click();
   await expect(page.getByRole('progressbar')).toBeVisible();
-  await expect(page.getByRole('status')).toContainText(/\d+ pages came out/, { timeout: 60_000 });
-  const href = (await page.getByRole('link', { name: 'look at them' }).getAttribute('href'))!;
+  await expect(page.getByRole('status')).toContainText(/\d+ pages are ready/, { timeout: 60_000 });
+  const href = (await page.getByRole('link', { name: 'open the PDF' }).getAttribute('href'))!;
   const pdf = await (await page.request.get(address(href))).body();
   expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
   expect(pdf.length).toBeLessThan(5 * 1024 * 1024);

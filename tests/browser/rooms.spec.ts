@@ -31,7 +31,7 @@ const ROOMS = [
   { path: '/makers', heading: 'Sheets and sums' },
   { path: '/makers/number-pots', heading: 'Number pots' },
   { path: '/makers/ladder?skill=sort&seen=yes', heading: 'What next?' },
-  { path: '/printer', heading: 'Printed' },
+  { path: '/printer', heading: 'PDFs to print' },
   { path: '/programme', heading: 'Quillbrook children’s room and the Lantern Room' },
   { path: '/programme/sounds', heading: 'Sounds in our own voice' },
   { path: '/programme/cautions', heading: 'Cautions' },

@@ -239,11 +239,11 @@ test('every answer carries the headers that keep it to itself', async () => {
 test('the number of queries of each page over HTTP is fixed', async () => {
   const id = await firstSession();
   const expected = {
-    '/': 8,
+    '/': 9,
     '/shelf': 2,
     '/shelf?kind=thing': 2,
-    '/sessions': 3,
-    [`/sessions/${id}`]: 9,
+    '/sessions': 4,
+    [`/sessions/${id}`]: 10,
     [`/sessions/${id}/send`]: 9,
     '/homes': 6,
     '/term': 2,

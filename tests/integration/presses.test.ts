@@ -64,7 +64,13 @@ test('a sending is taken back before its letters leave, and is then as if it had
       'homes',
       home!,
     ]);
-    const sent = await form(`/sessions/${id}/send`, [field('revision'), field('key'), field('seen'), ...homes]);
+    const sent = await form(`/sessions/${id}/send`, [
+      field('revision'),
+      field('key'),
+      field('seen'),
+      ['anyway', 'yes'],
+      ...homes,
+    ]);
     assert.equal(sent.headers.get('location'), `/sent/${id}?sent=1`);
     return (await ask(`/sent/${id}`)).text();
   };

@@ -11,6 +11,8 @@ import { keepReply, openGuide } from '../../src/server/services/guides.ts';
 import { listHomes } from '../../src/server/services/homes.ts';
 import { importFile } from '../../src/server/services/importShelf.ts';
 import { adoptCorrection } from '../../src/server/services/corrections.ts';
+import { postWaiting } from '../../src/server/services/letters.ts';
+import { readSendPage } from '../../src/server/services/sendPage.ts';
 import { listPost, readPost } from '../../src/server/services/post.ts';
 import { listLinks, readLink, revokeLink } from '../../src/server/services/postLinks.ts';
 import { sendSession } from '../../src/server/services/sending.ts';
@@ -24,7 +26,7 @@ let at: TestProgrammes;
 before(async () => void (at = await startProgrammes()));
 after(() => at.remove());
 
-const { sessionNamed, sendToAll, reply, refuses, rows } = helpersFor(() => at);
+const { sessionNamed, sendToAll, settleAll, reply, refuses, rows } = helpersFor(() => at);
 
 test('each home gets a link of its own, stored only as a hash, in a letter in its language', async () => {
   const id = await sendToAll('The cart with no wheels');
@@ -97,7 +99,7 @@ test('an older revision never overwrites a newer one', async () => {
   assert.equal((await findSession(at.owner, kept.id)).revision, kept.revision + 1);
 });
 
-test('a session that does not come out is neither kept with a wrong dial nor sent with a broken line', async () => {
+test('a session is not kept with a wrong dial, and is sent without a line that is not finished', async () => {
   const kept = await sessionNamed('A parcel for Nim');
   const change = (index: number, part: object): Session => ({
     ...kept.session,
@@ -116,16 +118,18 @@ test('a session that does not come out is neither kept with a wrong dial nor sen
   );
   const broken = change(tea, { lines: [{ id: 'x', kind: 'do', text: 'Share {=12/(places-4)} out.' }] });
   const { revision } = await keepSession(at.owner, kept.id, { revision: kept.revision, session: broken });
-  const [home] = (await listHomes(at.owner)).homes;
-  await assert.rejects(
-    sendSession(at.owner, {
-      sessionId: kept.id,
-      audience: onlyTo([home!.id]),
-      revision,
-      address: 'https://homes.example',
-    }),
-    (error: EdgeError) => error.code === 'wrong-input' && /divides by zero/.test(error.details.problems![0]!.message),
-  );
+  const { homes } = await listHomes(at.owner);
+  const home = homes.find(({ language }) => language === 'en')!;
+  await settleAll(kept.id);
+  await sendSession(at.owner, {
+    sessionId: kept.id,
+    audience: onlyTo([home.id]),
+    revision,
+    address: 'https://homes.example',
+  });
+  const link = (await listLinks(at.owner, kept.id)).find((one) => one.home === home.nickname)!;
+  const { guide } = (await openGuide(link.token))!;
+  assert.deepEqual(guide.segments[tea]!.levels.right!.lines, []);
   await keepSession(at.owner, kept.id, { revision, session: kept.session });
 });
 
@@ -209,4 +213,38 @@ test('somebody who reads changes nothing', async () => {
   );
   await refuses(revokeLink(at.reader, linkId), 'not-allowed');
   await refuses(importFile(at.reader, demoFile('things')), 'not-allowed');
+});
+
+test('sent again it goes to those whose guide has changed and who have not answered, and the letter says what changed', async () => {
+  const id = await sendToAll('Who is on the wall?');
+  const links = await listLinks(at.owner, id);
+  const [answered, other] = links;
+  await keepReply(answered!.token, reply({ note: 'Nice.' }));
+  const kept = (await findSession(at.owner, id)).session;
+  const session = {
+    ...kept,
+    segments: kept.segments.map((segment, index) => (index === 1 ? { ...segment, title: 'On the wall' } : segment)),
+  };
+  const { revision } = await findSession(at.owner, id);
+  await keepSession(at.owner, id, { revision, session });
+  const page = await readSendPage(at.owner, id);
+  assert.equal(page.audience.to, 'unanswered');
+  assert.equal(page.ticked.size, links.length - 1);
+  await settleAll(id);
+  const edition = async (token: string) => (await openGuide(token))!.edition;
+  const before = [await edition(answered!.token), await edition(other!.token)];
+  const send = async () =>
+    sendSession(at.owner, {
+      sessionId: id,
+      audience: { to: 'unanswered', except: [], also: [] },
+      revision: (await findSession(at.owner, id)).revision,
+      address: 'https://homes.example',
+    });
+  await send();
+  assert.deepEqual([await edition(answered!.token), await edition(other!.token)], [before[0], before[1]! + 1]);
+  await postWaiting();
+  const letters = readdirSync(at.mailFolder).map((name) => readFileSync(join(at.mailFolder, name), 'utf8'));
+  assert.ok(letters.some((letter) => /Changed: Who is on the wall/.test(letter) && /something in/.test(letter)));
+  await send();
+  assert.equal(await edition(other!.token), before[1]! + 1, 'the same once more goes to nobody');
 });

@@ -55,7 +55,7 @@ test('a hundred presses at once, and kills in the middle: one letter a home, non
     const id = /\/sessions\/([0-9a-f-]{36})">Who is on the wall/.exec(bench)![1]!;
     const page = await (await ask(`/sessions/${id}/send`)).text();
     const field = (name: string) => new RegExp(`name="${name}" value="([^"]*)"`).exec(page)![1]!;
-    const form = new URLSearchParams(['revision', 'key', 'seen'].map((name) => [name, field(name)]));
+    const form = new URLSearchParams(['revision', 'key', 'seen', 'anyway'].map((name) => [name, field(name)]));
     const homes = [...page.matchAll(/name="homes" value="([^"]+)"/g)].map((match) => match[1]!);
     assert.equal(homes.length, 12);
     for (const home of homes) form.append('homes', home);

@@ -174,10 +174,10 @@ test('a frozen database is given up after seconds, with a page that says so, to 
     const [page, guide, sent] = await Promise.all([
       fetch(`${servers[0]!.address}/sessions`, { headers: { cookie } }),
       visit(0, spanish),
-      fetch(`${servers[0]!.address}/g/${'b'.repeat(43)}/book`, {
+      fetch(`${servers[0]!.address}/g/${'b'.repeat(43)}/without`, {
         method: 'POST',
         headers: { origin: servers[0]!.address, 'accept-language': 'ar' },
-        body: new URLSearchParams({ book: 'none' }),
+        body: new URLSearchParams({ is: 'away' }),
       }),
     ]);
     assert.ok(Date.now() - began < 2 * LONG_MS, `given up after ${Date.now() - began} ms`);

@@ -91,7 +91,7 @@ await page.waitForURL('**/sessions/*');
 await page.goto(`${page.url()}/print?for=all`);
 await page.locator('astro-island[ssr]').waitFor({ state: 'detached' });
 await picture('tray');
-await page.getByRole('button', { name: 'Print the tray' }).click();
+await page.getByRole('button', { name: 'Make the PDF' }).click();
 await savePdfPage(`${server.address}/makers/little-book/print.pdf`, 1);
 await go('/programme/cautions');
 await picture('cautions');

@@ -13,4 +13,5 @@ export {
 } from './composition.ts';
 export type { Guide, GuideLevel, GuideLine, GuidePicture, GuideSegment } from './guide.ts';
 export { readGuideCopy, writeGuideCopy } from './guideCopy.ts';
+export { type GuideChange, guideChanges } from './guideChanges.ts';
 export { madePicture } from './madePicture.ts';

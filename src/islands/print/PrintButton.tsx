@@ -20,7 +20,7 @@ type Printing =
 
 const ASK_AGAIN_MS = 250;
 
-/** Prints the tray, shows how far it has come, and leads to what came out. */
+/** Lays the tray out as a PDF, shows how far it has come, and leads to what came out. */
 export function PrintButton({ session, choice }: PrintButtonProps) {
   const [printing, setPrinting] = useState<Printing>({ state: 'idle' });
   const start = async () => {
@@ -36,7 +36,7 @@ export function PrintButton({ session, choice }: PrintButtonProps) {
       if (state === 'failed')
         return setPrinting({
           state: 'failed',
-          message: 'It did not come out. The session is as it was; print it again.',
+          message: 'The PDF didn’t come out. Your session is as it was; try once more.',
         });
       setPrinting({ state: 'working', done, total });
       await new Promise((next) => setTimeout(next, ASK_AGAIN_MS));
@@ -50,7 +50,7 @@ export function PrintButton({ session, choice }: PrintButtonProps) {
         disabled={printing.state === 'working'}
         onClick={() => void start()}
       >
-        Print the tray
+        Make the PDF
       </button>
       {printing.state === 'working' && (
         <progress
@@ -62,7 +62,7 @@ export function PrintButton({ session, choice }: PrintButtonProps) {
       )}
       {printing.state === 'done' && (
         <p role="status">
-          {printing.pages} pages came out: <a href={`/printer/${printing.job}.pdf`}>look at them</a>
+          {printing.pages} pages are ready: <a href={`/printer/${printing.job}.pdf`}>open the PDF</a>
         </p>
       )}
       {printing.state === 'failed' && <p role="alert">{printing.message}</p>}

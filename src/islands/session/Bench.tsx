@@ -94,6 +94,7 @@ function Sheet(props: BenchProps) {
         <SessionHead
           {...{ id, session, keeping, isKept, mayWrite }}
           total={composed.tape.total}
+          sentAt={props.sentAt}
           canUndo={bench.past.length > 0}
           canRedo={bench.future.length > 0}
           onEdit={bench.edit}

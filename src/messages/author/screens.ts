@@ -22,6 +22,8 @@ export const counts = {
   'count.without': '{count, plural, one {# goes} other {# go}} without a part',
   'count.sheets': '{count, plural, one {# sheet} other {# sheets}}',
   'count.taken-from-starter': '{count, plural, one {One entry is} other {# entries are}} on your shelf now.',
+  'count.without-letter':
+    '{count, plural, one {# of them has no address for letters: you’ll hand over its link or a print.} other {# of them have no address for letters: you’ll hand over their links or a print.}}',
   'count.not-saved':
     'Not saved yet: {count, plural, =1 {one place needs another look. It is marked below.} other {# places need another look. They are marked below.}}',
   'count.free-in': 'free, here in {days, plural, one {# open day} other {# open days}}',

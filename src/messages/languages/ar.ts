@@ -13,6 +13,15 @@ export const guide: GuideCatalogue = {
   letterSubject: 'لكم: {title}',
   letter:
     'مرحبًا {home}،\n\n«{title}» جاهز ليوم {on}. ما تحضرونه وما تقولونه كله هنا:\n\n{link}\n\nهذا الرابط لكم وحدكم، فلا تشاركوه من فضلكم. لا حاجة إلى شراء شيء، ويمكنكم التوقف متى شئتم.\n\n{programme}\n',
+  letterAgainSubject: 'تغيّر: {title}',
+  letterAgain:
+    'مرحبًا {home}،\n\nتغيّر «{title}» ليوم {on}: {changes}.\n\nوهكذا صار الآن:\n\n{link}\n\nإن كنتم قد طبعتموه فاطبعوه مرة أخرى. لا حاجة إلى شراء شيء، ويمكنكم التوقف متى شئتم.\n\n{programme}\n',
+  'changes.day': 'اليوم أو الوقت غير ما كان',
+  'changes.fetch': 'ما يُحضَر',
+  'changes.words': 'بعض الكلمات',
+  'changes.part-new': '«{title}» جديد',
+  'changes.part-gone': '«{title}» لم يعد موجودًا',
+  'changes.part-changed': 'شيء في «{title}»',
   keptLink: 'ما نحتفظ به عنكم',
   keptTitle: 'ما نحتفظ به عنكم',
   keptIntro: 'تصلكم هذه الأدلة من {programme}. ولكي تصلح لبيتكم نحتفظ بما يلي:',

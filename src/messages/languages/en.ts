@@ -12,6 +12,15 @@ export const guide = {
   letterSubject: 'For you: {title}',
   letter:
     'Hello {home},\n\n“{title}” is ready for {on}. What to fetch and what to say is all here:\n\n{link}\n\nThe link is yours alone; please do not pass it on. Nothing has to be bought, and you may stop at any time.\n\n{programme}\n',
+  letterAgainSubject: 'Changed: {title}',
+  letterAgain:
+    'Hello {home},\n\n“{title}” for {on} has changed: {changes}.\n\nThis is how it is now:\n\n{link}\n\nIf you printed it, please print it again. Nothing has to be bought, and you may stop at any time.\n\n{programme}\n',
+  'changes.day': 'it’s on another day or at another time',
+  'changes.fetch': 'what to fetch',
+  'changes.words': 'a few words',
+  'changes.part-new': '“{title}” is new',
+  'changes.part-gone': '“{title}” is gone',
+  'changes.part-changed': 'something in “{title}”',
   keptLink: 'What we keep about you',
   keptTitle: 'What we keep about you',
   keptIntro: 'These guides come to you from {programme}. So that they work in your home, this is kept:',

@@ -13,6 +13,15 @@ export const guide: GuideCatalogue = {
   letterSubject: 'Para ustedes: {title}',
   letter:
     'Hola, {home}:\n\n«{title}» está listo para el {on}. Qué buscar y qué decir, todo está aquí:\n\n{link}\n\nEl enlace es solo suyo; por favor, no lo compartan. No hace falta comprar nada y pueden parar cuando quieran.\n\n{programme}\n',
+  letterAgainSubject: 'Ha cambiado: {title}',
+  letterAgain:
+    'Hola, {home}:\n\n«{title}», para el {on}, ha cambiado: {changes}.\n\nAsí está ahora:\n\n{link}\n\nSi la imprimieron, impriman otra vez la guía. No hay que comprar nada y pueden parar cuando quieran.\n\n{programme}\n',
+  'changes.day': 'es otro día o a otra hora',
+  'changes.fetch': 'lo que hay que traer',
+  'changes.words': 'unas palabras',
+  'changes.part-new': '«{title}» es nuevo',
+  'changes.part-gone': '«{title}» ya no está',
+  'changes.part-changed': 'algo en «{title}»',
   keptLink: 'Qué guardamos de ustedes',
   keptTitle: 'Qué guardamos de ustedes',
   keptIntro: 'Estas guías les llegan de {programme}. Para que sirvan en su casa, guardamos esto:',

@@ -15,6 +15,8 @@ export class ProgrammeRow extends Model {
   declare name: string;
   declare settings: ProgrammeSettings;
   declare revision: number;
+  /** The version of the starter collection that it last took something from; null: nothing yet. */
+  declare starterVersion: number | null;
 }
 
 export class UserRow extends Model {
@@ -280,20 +282,4 @@ export class PersonLinkRow extends Model {
   declare createdBy: string | null;
   declare expiresAt: Date;
   declare usedAt: Date | null;
-}
-
-/** A place from which somebody has signed in before. */
-export class KnownPlaceRow extends Model {
-  declare userId: string;
-  declare placeHash: string;
-  declare lastAt: Date;
-}
-
-/** A task of Today that somebody ticked off. */
-export class TickRow extends Model {
-  declare programmeId: string;
-  declare task: string;
-  declare dueOn: string;
-  declare tickedAt: Date;
-  declare tickedBy: string | null;
 }

@@ -27,9 +27,8 @@ import {
   CatalogueReservedRow,
   PrintJobRow,
   PersonLinkRow,
-  KnownPlaceRow,
-  TickRow,
 } from './models.ts';
+import { KnownPlaceRow, TickRow } from './tickModels.ts';
 
 let readyFor: Sequelize | undefined;
 
@@ -64,6 +63,7 @@ function definePeople(define: Define): void {
     name: text(),
     settings: json(),
     revision: counted(),
+    starterVersion: maybe(DataTypes.INTEGER),
   });
   define(UserRow, 'users', { id: uuidKey(), email: text(), name: text(), passwordHash: text() });
   define(MembershipRow, 'memberships', { userId: uuidKey(), programmeId: uuidKey(), role: text() });

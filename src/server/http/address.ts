@@ -12,6 +12,12 @@ export function publicAddress(request: Request): string {
   return `${asked.protocol}//${request.headers.get('host') ?? asked.host}`;
 }
 
+/** Whether an address leads nowhere but to the machine it is opened on, so that no phone gets there. */
+export function isOnlyHere(address: string): boolean {
+  const { hostname } = new URL(address);
+  return /^(localhost|.*\.localhost|127(\.\d+){3}|0\.0\.0\.0|\[::1?\])$/.test(hostname);
+}
+
 /** Whether the address that homes and colleagues use is set. */
 export function isAddressSet(): boolean {
   return Boolean(process.env.FOOTSTOOL_ADDRESS?.trim());

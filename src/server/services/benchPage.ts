@@ -2,7 +2,10 @@ import type { Addable, BenchProps } from '../../contracts/bench.ts';
 import { countHomes } from '../db/repositories/homes.ts';
 import { judgeInSlices, readAgainst } from './judgement.ts';
 import { countWithoutBook } from '../db/repositories/sessions.ts';
+import { readLatestSending } from '../db/repositories/sendings.ts';
 import { readShelf } from '../db/repositories/shelf.ts';
+import { momentInWords } from '../../messages/dates.ts';
+import { timeZone } from '../clock.ts';
 import type { Segment } from '../../core/session/index.ts';
 import { EdgeError } from '../http/errors.ts';
 import type { Person } from './person.ts';
@@ -14,14 +17,15 @@ import { findSession, segmentFor } from './sessions.ts';
 /** So many homes go to the page with all they have; of more of them it gets counts and the first. */
 const MOST_IN_PAGE = 60;
 
-/** Everything the bench works with: the session, the things, the homes. Ten queries, however much there is. */
+/** Everything the bench works with: the session, the things, the homes. Eleven queries, however much there is. */
 export async function readBench(person: Person, id: string): Promise<BenchProps> {
-  const [kept, homeCount, withoutBook, terms, recorded] = await Promise.all([
+  const [kept, homeCount, withoutBook, terms, recorded, latest] = await Promise.all([
     findSession(person, id),
     countHomes(person.programmeId),
     countWithoutBook(person.programmeId, id),
     listTerms(person),
     listRecorded(person),
+    readLatestSending(id),
   ]);
   const isJudgedElsewhere = homeCount > MOST_IN_PAGE;
   const against = await readAgainst(person, { id, session: kept.session, wholeHomes: !isJudgedElsewhere });
@@ -32,6 +36,7 @@ export async function readBench(person: Person, id: string): Promise<BenchProps>
     id: kept.id,
     revision: kept.revision,
     keptAt: kept.keptAt,
+    sentAt: latest ? momentInWords(latest.sentAt.toISOString(), timeZone(person.settings)) : undefined,
     session: kept.session,
     judgement: await judgeInSlices(kept.session, against),
     withoutBook,

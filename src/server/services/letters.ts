@@ -17,7 +17,9 @@ import type { GuideLanguage } from '../../core/languages.ts';
 import { randomUUID } from 'node:crypto';
 import { now } from '../clock.ts';
 import { personLetter } from '../../messages/personLetters.ts';
-import { guideWords } from '../../messages/guideWords.ts';
+import type { GuideChange } from '../../core/guide/index.ts';
+import { listOf } from '../../core/message.ts';
+import { guideWords, type GuideWords } from '../../messages/guideWords.ts';
 import { EdgeError } from '../http/errors.ts';
 import { guideToken, personToken } from '../http/secrets.ts';
 import { log } from '../log.ts';
@@ -33,6 +35,8 @@ interface GuideLetterFacts {
   readonly programme: string;
   readonly language: GuideLanguage;
   readonly address: string;
+  /** What is otherwise than in the guide the home had; absent in a first letter. */
+  readonly changes?: readonly GuideChange[] | undefined;
 }
 
 /** What a letter to a colleague is written from. */
@@ -143,10 +147,25 @@ function writeLetter({ recipient, subject, linkId, personLinkId, facts }: Outbox
       ? { to: recipient, subject, text: forgetLetter(said, token) }
       : { to: recipient, ...personLetter(said, token) };
   }
-  const { language, on, address, ...said } = facts as GuideLetterFacts;
+  const { language, on: day, address, changes, ...said } = facts as GuideLetterFacts;
   const words = guideWords(language);
   const link = `${address}/g/${guideToken(linkId!)}`;
-  return { to: recipient, subject, text: words.say('letter', { ...said, on: words.date(on), link }) };
+  const on = words.date(day);
+  const text = changes
+    ? words.say('letterAgain', {
+        ...said,
+        on,
+        link,
+        changes: listOf(changes.map((change) => changeInWords(change, words))),
+      })
+    : words.say('letter', { ...said, on, link });
+  return { to: recipient, subject, text };
+}
+
+function changeInWords(change: GuideChange, words: GuideWords): string {
+  return 'title' in change
+    ? words.say(`changes.${change.code}`, { title: change.title })
+    : words.say(`changes.${change.code}`);
 }
 
 function forgetLetter({ home, programme, language, address }: ForgetLetterFacts, token: string): string {

@@ -39,6 +39,10 @@ export interface SendPage {
   readonly outcomes: OutcomeCounts;
   readonly readiness: Pick<Readiness, 'ready' | 'kit'>;
   readonly things: ThingsByKey;
+  /** How each home of the page gets it, by its id: its address for letters, empty where it has none, and its language. */
+  readonly reached: ReadonlyMap<string, { contact: string; language: GuideLanguage }>;
+  /** Whether there are lines in an author's own words, which stay in the language they were written in. */
+  readonly hasOwnWords: boolean;
   /** Which edition each home of the page has already, by its id, and when it went. */
   readonly had: ReadonlyMap<string, { edition: number; sentAt: Date }>;
   /** The newest edition so far; 0 before the first. */
@@ -72,7 +76,11 @@ export async function readSendPage(
   ]);
   const { session } = kept;
   const isChanged = latest !== null && !isSameValue(latest.session, session);
-  const audience = asked ?? { to: latest === null || isChanged ? 'all' : 'missing', except: [], also: [] };
+  const audience = asked ?? {
+    to: latest === null ? 'all' : isChanged ? 'unanswered' : 'missing',
+    except: [],
+    also: [],
+  };
   const [homes, ticked] = await Promise.all([
     readHomes(programmeId, { items: itemsServing(session, things) }),
     readAudience(programmeId, { sessionId: id, audience }),
@@ -82,6 +90,7 @@ export async function readSendPage(
   const pages = Math.max(1, Math.ceil(homes.length / HOMES_A_PAGE));
   const page = Math.min(Math.max(1, Math.floor(askedPage)), pages);
   const inSight = fits.slice((page - 1) * HOMES_A_PAGE, page * HOMES_A_PAGE);
+  const shownIds = new Set(inSight.map(({ home }) => home.id));
   const { ready, kit } = readinessOfAll(fits);
   return {
     kept,
@@ -92,6 +101,12 @@ export async function readSendPage(
     outcomes: countOf(fits.map(outcomeOf)),
     readiness: { ready, kit },
     things,
+    reached: new Map(
+      homes
+        .filter(({ id: home }) => shownIds.has(home))
+        .map(({ id: home, contact, language }) => [home, { contact, language }]),
+    ),
+    hasOwnWords: session.segments.some(({ lines }) => lines.some(({ says, kind }) => !says && kind !== 'sing')),
     had: await readCopiesHeld(
       programmeId,
       id,

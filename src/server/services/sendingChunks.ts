@@ -1,5 +1,12 @@
 import { randomUUID } from 'node:crypto';
-import { composeGuide, writeGuideCopy } from '../../core/guide/index.ts';
+import {
+  composeGuide,
+  type Guide,
+  type GuideChange,
+  guideChanges,
+  readGuideCopy,
+  writeGuideCopy,
+} from '../../core/guide/index.ts';
 import { guideLanguage } from '../../messages/guideLanguages.ts';
 import { guideWords } from '../../messages/guideWords.ts';
 import { now } from '../clock.ts';
@@ -26,6 +33,8 @@ import { questionsBefore, readSafety } from './safety.ts';
 
 /** So many homes have their guides written in one go. */
 export const HOMES_A_CHUNK = 100;
+/** A letter names so many changes. */
+const MOST_CHANGES_NAMED = 6;
 /** So many chunks are taken up at once after a crash. */
 const MOST_TAKEN_UP = 500;
 
@@ -115,27 +124,41 @@ export async function writeChunk(
     links.map(({ linkId }) => linkId),
     transaction,
   );
-  const guides = await inSlices(links, ({ home, linkId }) => {
-    const { isWithoutBook = false, lacks = [] } = states.get(linkId) ?? {};
-    return composeGuide({ ...around, home, isWithoutBook, lacks, ...guideLanguage(home.language) });
+  const written = await inSlices(links, ({ home, linkId }): WrittenGuide => {
+    const { isWithoutBook = false, lacks = [], guide: stored = null, edition = 0 } = states.get(linkId) ?? {};
+    const guide = composeGuide({ ...around, home, isWithoutBook, lacks, ...guideLanguage(home.language) });
+    const changes = stored && guideChanges(readGuideCopy(stored), guide);
+    // A home whose guide was written again for it meanwhile is at a later edition already.
+    return { home, linkId, guide, changes, edition: Math.max(chunk.edition, edition + 1) };
   });
+  // Sent again, a guide goes where something in it has changed, and to whoever was named.
+  const named = new Set(chunk.audience.also ?? []);
+  const going = written.filter(
+    ({ home, changes }) => chunk.audience.to !== 'unanswered' || changes?.length !== 0 || named.has(home.id),
+  );
   await addCopies(
-    links.map(({ home, linkId }, index) => ({
+    going.map(({ home, linkId, guide, edition }) => ({
       linkId,
       sendingId: chunk.sendingId,
-      // A home whose guide was written again for it meanwhile is at a later edition already.
-      edition: Math.max(chunk.edition, (states.get(linkId)?.edition ?? 0) + 1),
+      edition,
       sentAt: chunk.sentAt,
-      guide: writeGuideCopy(guides[index]!),
+      guide: writeGuideCopy(guide),
       language: home.language,
     })),
     transaction,
   );
-  await postLetters(chunk, { links, programme, transaction });
+  await postLetters(chunk, { going, programme, transaction });
   await markChunkWritten(chunk, { writtenAt: now(), leftOut: asked.length - homes.length }, transaction);
 }
 
 type HomeLink = { readonly home: KeptHome; readonly linkId: string };
+
+/** A guide as it goes to a home, with what is otherwise than in the one it has; null for a first one. */
+interface WrittenGuide extends HomeLink {
+  readonly guide: Guide;
+  readonly changes: readonly GuideChange[] | null;
+  readonly edition: number;
+}
 
 /** The link of each home: the one that still opens, or a new one. */
 async function linkHomes(
@@ -164,18 +187,26 @@ async function linkHomes(
 
 async function postLetters(
   { sendingId, programmeId, session, sentAt, address }: HeldChunk,
-  { links, programme, transaction }: { links: readonly HomeLink[]; programme: string; transaction: Transaction },
+  { going, programme, transaction }: { going: readonly WrittenGuide[]; programme: string; transaction: Transaction },
 ): Promise<void> {
   const { title, on } = session;
   const waited = (now().getTime() - sentAt.getTime()) / 1000;
   await queueLetters(
-    links.map(({ home: { nickname, contact, language }, linkId }) => ({
+    going.map(({ home: { nickname, contact, language }, linkId, changes }) => ({
       programmeId,
       linkId,
       sendingId,
       recipient: contact,
-      subject: guideWords(language).say('letterSubject', { title }),
-      facts: { home: nickname, title, on, programme, language, address },
+      subject: guideWords(language).say(changes?.length ? 'letterAgainSubject' : 'letterSubject', { title }),
+      facts: {
+        home: nickname,
+        title,
+        on,
+        programme,
+        language,
+        address,
+        ...(changes?.length && { changes: changes.slice(0, MOST_CHANGES_NAMED) }),
+      },
     })),
     { transaction, afterSeconds: Math.max(0, secondsToUndo() - waited) },
   );

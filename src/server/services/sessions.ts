@@ -26,6 +26,7 @@ import {
   replaceSession,
   type KeptSession,
 } from '../db/repositories/sessions.ts';
+import { readLastSent } from '../db/repositories/sendings.ts';
 import { isSameValue } from '../db/sameValue.ts';
 import { EdgeError } from '../http/errors.ts';
 import { starter, type Starter } from '../starter.ts';
@@ -122,6 +123,11 @@ export function listDeleted(person: Person) {
 /** All sessions of the programme, by day. */
 export function listSessions(person: Person): Promise<KeptSession[]> {
   return readSessions(person.programmeId);
+}
+
+/** When each session of the programme last went out, by its id. One query. */
+export function listSent(person: Person): Promise<Map<string, string>> {
+  return readLastSent(person.programmeId);
 }
 
 /** The id of the session that was kept last; undefined when there is none. One query. */

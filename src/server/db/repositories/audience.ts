@@ -27,6 +27,9 @@ const TAKES_IN: Readonly<Record<string, string>> = {
   none: TAKES_NOBODY,
   missing: `NOT EXISTS (SELECT 1 FROM guide_links JOIN guide_copies ON guide_copies.link_id = guide_links.id
              WHERE guide_links.session_id = :sessionId AND guide_links.home_id = homes.id AND guide_links.revoked_at IS NULL)`,
+  // Of those who have answered nobody asks again.
+  unanswered: `NOT EXISTS (SELECT 1 FROM guide_links JOIN replies ON replies.link_id = guide_links.id
+             WHERE guide_links.session_id = :sessionId AND guide_links.home_id = homes.id AND guide_links.revoked_at IS NULL)`,
 };
 const IN_GROUP =
   'homes.id IN (SELECT home_id FROM home_group_members WHERE group_id = :to AND programme_id = :programmeId)';

@@ -89,6 +89,8 @@ export interface LinkState {
   readonly edition: number;
   readonly isWithoutBook: boolean;
   readonly lacks: readonly string[];
+  /** The newest guide as it was stored; null before the first. */
+  readonly guide: (Guide & Versioned) | null;
 }
 
 /** How the guides of some links stand; 0 is before the first. The links are held while there is a transaction. Two queries. */
@@ -105,7 +107,8 @@ export async function holdLinkStates(
   const rows = await tables().query<LinkState & { linkId: string }>(
     `SELECT id AS "linkId", without_book_at IS NOT NULL AS "isWithoutBook",
             coalesce((SELECT max(edition) FROM guide_copies WHERE link_id = guide_links.id), 0) AS edition,
-            ARRAY(SELECT item FROM guide_lacks WHERE link_id = guide_links.id) AS lacks
+            ARRAY(SELECT item FROM guide_lacks WHERE link_id = guide_links.id) AS lacks,
+            (SELECT guide FROM guide_copies WHERE link_id = guide_links.id ORDER BY edition DESC LIMIT 1) AS guide
        FROM guide_links WHERE id IN (:linkIds)`,
     { replacements, type: QueryTypes.SELECT, transaction },
   );

@@ -1,4 +1,5 @@
 import { QueryTypes } from 'sequelize';
+import type { Audience } from '../../../contracts/audience.ts';
 import type { Session } from '../../../core/session/index.ts';
 import { readWholeSession } from '../../../core/session/index.ts';
 import { tables } from '../tables.ts';
@@ -20,6 +21,8 @@ export interface HeldChunk extends ChunkName {
   readonly sentAt: Date;
   readonly session: Session;
   readonly address: string;
+  /** Whom it is for, as it was asked. */
+  readonly audience: Audience | Record<string, never>;
 }
 
 /** Cuts the homes of a sending into chunks of so many; gives their names. One query. */
@@ -46,7 +49,7 @@ export async function readChunk(
   if (!isUuid(sendingId)) return null;
   const [row] = await tables().query<HeldChunk>(
     `SELECT sending_id AS "sendingId", position, home_ids AS "homeIds", programme_id AS "programmeId", session_id AS "sessionId",
-            edition, sent_at AS "sentAt", session, address
+            edition, sent_at AS "sentAt", session, address, audience
        FROM sending_chunks JOIN sendings ON sendings.id = sending_id
       WHERE sending_id = :sendingId AND position = :position AND written_at IS NULL
       ${transaction ? 'FOR UPDATE OF sending_chunks FOR SHARE OF sendings' : ''}`,

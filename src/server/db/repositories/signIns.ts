@@ -1,5 +1,6 @@
 import { Op, QueryTypes } from 'sequelize';
-import { KnownPlaceRow, SignInRow } from '../models.ts';
+import { SignInRow } from '../models.ts';
+import { KnownPlaceRow } from '../tickModels.ts';
 import { tables } from '../tables.ts';
 import type { Role } from './people.ts';
 

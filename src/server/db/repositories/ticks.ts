@@ -1,6 +1,6 @@
 import { Op } from 'sequelize';
 import { now } from '../../clock.ts';
-import { TickRow } from '../models.ts';
+import { TickRow } from '../tickModels.ts';
 import { tables } from '../tables.ts';
 
 /** The tasks of a programme that somebody ticked off. One query. */
