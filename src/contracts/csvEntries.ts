@@ -34,13 +34,13 @@ export function readCsv(text: string, kind: EntryKind): CsvReading {
   if (!names.includes('key'))
     return {
       ok: false,
-      message: `Line 1 should name the columns, and one of them is “key”; it reads “${head.join(meta.delimiter).slice(0, 80)}”. Nothing was taken in.`,
+      message: `Line 1 should name the columns, and one of them is “key”; it reads “${head.join(meta.delimiter).slice(0, 80)}”. Nothing was added.`,
     };
   const unknown = names.find((name) => name !== '' && !Object.hasOwn(columns, name));
   if (unknown)
     return {
       ok: false,
-      message: `Line 1 names a column “${unknown}” that this kind does not have; it has ${Object.keys(columns).join(', ')}. Nothing was taken in.`,
+      message: `Line 1 names a column “${unknown}” that this kind does not have; it has ${Object.keys(columns).join(', ')}. Nothing was added.`,
     };
   if (filled > MOST_CSV_LINES)
     return {

@@ -82,12 +82,6 @@ export const bookEntry = exactly({
   retold: string()
     .max(1000, 'must be at most 1000 characters')
     .meta({ label: 'How to tell it when the book is not at hand', as: 'long', wide: true }),
-  features: array()
-    .of(string().required().oneOf(BOOK_FEATURES))
-    .required()
-    .max(12)
-    .meta({ label: 'Features', wide: true }),
-  skills: keys(40).meta(SKILLS),
   pauses: array()
     .of(
       exactly({
@@ -114,6 +108,12 @@ export const bookEntry = exactly({
     .of(words(2000))
     .max(1000)
     .meta({ label: 'The text, a page to a line, where it is ours', as: 'lines', wide: true, csv: 'json' }),
+  features: array()
+    .of(string().required().oneOf(BOOK_FEATURES))
+    .required()
+    .max(12)
+    .meta({ label: 'Features', wide: true }),
+  skills: keys(40).meta(SKILLS),
 });
 
 export const songEntry = exactly({

@@ -13,5 +13,5 @@ export const LETTER_STATES = {
   posting: 'on its way',
   sent: 'sent',
   failed: 'not sent',
-  unclear: 'perhaps sent: nobody knows',
+  unclear: 'we’re not sure it was sent',
 } as const;

@@ -59,7 +59,7 @@ test('problems say what is wrong, what is kept and what to do', () => {
     'The term would end on Monday 1 February, before it starts on Monday 1 March. Nothing was changed; choose a later end.',
   );
   const unfit = { code: 'nothing-fits', loosen: ['after'] } as const;
-  assert.match(describePlanProblem(unfit), /pin the earlier one.*What stood in the term still stands\./);
+  assert.match(describePlanProblem(unfit), /pin the earlier one.*The term is as it was\./);
   assert.match(describePlanProblem({ code: 'out-of-time' }), /in the time we take.*still stands\./);
   assert.equal(
     describeMakerProblem({ code: 'out-of-range', maker: 'pair-cards', dial: 'total', min: 1, max: 12, value: 10_000 }),

@@ -182,7 +182,7 @@ test('a maker goes onto the bench, its dial is turned there, and the tray is pri
   expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
   expect(pdf.length).toBeLessThan(5 * 1024 * 1024);
   await page.goto(address('/printer'));
-  await expect(page.getByRole('row').filter({ hasText: 'A parcel for Nim' })).toContainText('came out');
+  await expect(page.getByRole('row').filter({ hasText: 'A parcel for Nim' })).toContainText('ready');
   await expectAccessible(page);
 
   await page.goBack();

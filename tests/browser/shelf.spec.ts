@@ -164,7 +164,7 @@ test(
     const csv = `key;one;many;traits;sizeMm;thickMm;places;colours;allergens;usualQty;common\r\n${rows.join('\r\n')}`;
     const list = page.getByLabel('List');
     await list.setInputFiles({ name: 'things.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
-    await page.getByRole('button', { name: 'Take in the list' }).click();
+    await page.getByRole('button', { name: 'Add the list' }).click();
     await expect(page.getByRole('progressbar')).toBeVisible();
     await expect(page.getByText(/5000 lines read: 4998 added, 0 replaced, 2 left out/)).toBeVisible({
       timeout: 50_000,
@@ -178,9 +178,9 @@ test(
       mimeType: 'text/csv',
       buffer: Buffer.from(`key,one\n${'a,b\n'.repeat(50_000)}`),
     });
-    await page.getByRole('button', { name: 'Take in the list' }).click();
+    await page.getByRole('button', { name: 'Add the list' }).click();
     await expect(page.getByRole('alert')).toContainText(
-      '50000 lines, and at most 20000 are taken at once. Nothing was taken in',
+      '50000 lines, and at most 20000 are taken at once. Nothing was added',
     );
 
     const latin = Buffer.concat([
@@ -189,7 +189,7 @@ test(
       Buffer.from('pe,crepes,flat,,,,,,1,0.5\n'),
     ]);
     await list.setInputFiles({ name: 'latin.csv', mimeType: 'text/csv', buffer: latin });
-    await page.getByRole('button', { name: 'Take in the list' }).click();
+    await page.getByRole('button', { name: 'Add the list' }).click();
     await expect(page.getByText('1 added, 0 replaced, 0 left out.')).toBeVisible();
     await expect(page.getByText('it was read as Windows text')).toBeVisible();
   },

@@ -27,6 +27,8 @@ export interface JudgedAgainst {
   /** What was decided about what its words call for, the newest last. */
   readonly decisions: readonly CautionDecision[];
   readonly seatedMinutesPerYear: number;
+  /** Whether a common thing that a home was not asked about counts as there. Absent: it does not. */
+  readonly assumeCommon?: boolean | undefined;
 }
 
 /** How one home does a session, and why. */
@@ -73,9 +75,9 @@ export function homeFitter(session: Session, against: JudgedAgainst): (home: Hom
 
 function settingsFor(
   session: Session,
-  { things, homes, policy, decisions }: JudgedAgainst,
+  { things, homes, policy, decisions, assumeCommon }: JudgedAgainst,
 ): FitSettings & { safety: SessionSafety } {
-  return { things, policy, safety: { decisions, rooms: roomsOf(homes, session.on) } };
+  return { things, policy, safety: { decisions, rooms: roomsOf(homes, session.on) }, assumeCommon };
 }
 
 /** The judgement of a session from how each of its homes does it. */

@@ -39,7 +39,8 @@ export function segmentFromBook(
     ...plainSegment(id, 'book', book.title, together),
     from: book.key,
     skills: book.skills,
-    retold: book.retold,
+    // What happens in it tells it where nobody wrote down how.
+    retold: book.retold || book.summary,
     lines,
   };
 }

@@ -27,6 +27,8 @@ export interface ShelfBook {
   readonly numbers?: readonly { readonly page: number; readonly number: number }[] | undefined;
   /** How to tell it when the book is not at hand. */
   readonly retold?: string | undefined;
+  /** What happens in it, in a sentence or two. Absent in what is not from a shelf. */
+  readonly summary?: string | undefined;
   readonly skills: readonly string[];
 }
 

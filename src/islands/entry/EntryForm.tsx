@@ -1,5 +1,5 @@
 import { toNestErrors } from '@hookform/resolvers';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { FormProvider, useForm, type FieldErrors, type Resolver } from 'react-hook-form';
 import { keyFromTitle } from '../../contracts/keyFromTitle.ts';
 import { checkShape } from '../../contracts/problems.ts';
@@ -42,6 +42,10 @@ export function EntryForm({ kind, entry, isNew, revision, things, activities, ba
     resolver: shapeResolver(kind, { written, fieldOf }),
   });
   const [revisionNow, setRevisionNow] = useState(revision);
+  const { setFocus } = form;
+  useEffect(() => {
+    if (isNew) setFocus(fields[0]!.name);
+  }, [isNew, setFocus, fields]);
   const { submit, word, setWord } = useServerForm({
     form,
     address: `/api/shelf/entries/${kind}/${isNew ? 'new' : String(entry.key)}`,

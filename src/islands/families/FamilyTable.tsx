@@ -60,6 +60,7 @@ function Paste({ isLooked, text, onText, onLook, onChoose }: PasteProps) {
       <label className="field">
         <span>Paste your table here, or write it: a family to a line</span>
         <textarea
+          autoFocus
           className="textarea w-full font-mono text-sm"
           rows={isLooked ? 3 : 7}
           value={text}

@@ -103,6 +103,17 @@ function Columns({ draft, onChange }: Pick<TablePreviewProps, 'draft' | 'onChang
   );
 }
 
+/** From a cell that was put right on to the next that is marked, and from the last to the button that brings them in. */
+function goToNext(from: HTMLElement): void {
+  const around = from.closest('section');
+  const marked = [...(around?.querySelectorAll<HTMLElement>('[aria-invalid="true"]') ?? [])].filter(
+    (cell) => cell !== from,
+  );
+  const next =
+    marked.find((cell) => from.compareDocumentPosition(cell) & Node.DOCUMENT_POSITION_FOLLOWING) ?? marked[0];
+  (next ?? around?.querySelector<HTMLElement>('.btn-primary'))?.focus();
+}
+
 interface CellProps {
   readonly text: string;
   readonly name: string;
@@ -128,6 +139,7 @@ function Cell({ text, name, notes, onText }: CellProps) {
           value={text}
           maxLength={20_000}
           onChange={({ target }) => onText(target.value)}
+          onKeyDown={(event) => event.key === 'Enter' && goToNext(event.currentTarget)}
         />
       ) : (
         <button

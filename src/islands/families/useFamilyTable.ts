@@ -44,6 +44,8 @@ export function useFamilyTable(today: string, things: readonly CountableThing[])
       rows: hasHeadings ? table.rows.slice(1) : table.rows,
       roles,
     });
+    // What has to be put right comes first.
+    requestAnimationFrame(() => document.querySelector<HTMLElement>('td [aria-invalid="true"]')?.focus());
   };
   const choose = async (file: File | undefined) => {
     if (!file) return;

@@ -36,7 +36,7 @@ export function FileIntake() {
         <input className="file-input" type="file" name="list" accept=".csv,.json,text/csv,application/json" required />
       </label>
       <button className="btn btn-primary" disabled={intake.phase === 'working'}>
-        Take in the list
+        Add the list
       </button>
       <IntakeReport intake={intake} />
     </form>
@@ -58,7 +58,7 @@ function IntakeReport({ intake }: { intake: Intake }) {
         className="progress progress-primary w-full"
         max={Math.max(1, total)}
         value={done}
-        aria-label="Lines taken in"
+        aria-label="Lines added"
       />
       <p>
         {phase === 'working' ? `${done} of ${total} lines …` : `${total} lines read: `}

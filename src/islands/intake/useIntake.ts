@@ -93,7 +93,7 @@ function readList(text: string, kind: EntryKind): Reading {
     const content = JSON.parse(text.replace(/^\ufeff/, '')) as unknown;
     const list = Array.isArray(content) ? content : (content as Record<string, unknown>)[SECTION_OF[kind]];
     if (!Array.isArray(list))
-      return { ok: false, message: `The file has no list named “${SECTION_OF[kind]}”. Nothing was taken in.` };
+      return { ok: false, message: `The file has no list named “${SECTION_OF[kind]}”. Nothing was added.` };
     if (list.length > MOST_CSV_LINES)
       return {
         ok: false,
@@ -104,7 +104,7 @@ function readList(text: string, kind: EntryKind): Reading {
       rows: list.map((value, index) => ({ line: index + 1, value: value as Record<string, unknown>, problems: [] })),
     };
   } catch (error) {
-    return { ok: false, message: `This is not a JSON file: ${(error as Error).message}. Nothing was taken in.` };
+    return { ok: false, message: `This is not a JSON file: ${(error as Error).message}. Nothing was added.` };
   }
 }
 

@@ -25,7 +25,7 @@ interface AdjustNumberProps {
 export function AdjustNumber({ segment, value, text, things, onEdit, onClose }: AdjustNumberProps) {
   const uses = usesOf(segment, value);
   const suggested = rangeFor(value);
-  const [label, setLabel] = useState(() => wordAfter(text, value));
+  const [label, setLabel] = useState(() => wordAfter([text, ...segment.lines.map((line) => line.text)], value));
   const [range, setRange] = useState({ min: String(suggested.min), max: String(suggested.max) });
   const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
   const [min, max] = [Number(range.min), Number(range.max)];
@@ -145,9 +145,29 @@ function UsesList({ uses, left, segment, things, onTurn }: UsesListProps) {
   );
 }
 
-/** What a number counts, as far as the word after it tells. */
-function wordAfter(text: string, value: number): string {
-  return new RegExp(`(?<!\\d)${value}\\s+(\\p{L}{2,})`, 'u').exec(text)?.[1]?.toLowerCase() ?? '';
+/** Words that may follow a number and are nothing that is counted. */
+const NOTHING_COUNTED = new Set([
+  'is',
+  'are',
+  'was',
+  'were',
+  'of',
+  'and',
+  'or',
+  'in',
+  'on',
+  'to',
+  'at',
+  'the',
+  'more',
+  'times',
+]);
+
+/** What a number counts, as far as the words after it tell, in this line or else in the others. */
+function wordAfter(texts: readonly string[], value: number): string {
+  const after = new RegExp(`(?<!\\d)${value}\\s+(\\p{L}{2,})`, 'u');
+  const words = texts.flatMap((text) => after.exec(text)?.[1]?.toLowerCase() ?? []);
+  return words.find((word) => !NOTHING_COUNTED.has(word)) ?? '';
 }
 
 /** Where a number stands, with a few words around it. */

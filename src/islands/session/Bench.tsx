@@ -24,8 +24,13 @@ const KEYS = [
     'While writing',
     'a kind and a colon (“ask: ”) sets the kind; Enter goes on; Escape ends it and keeps what you wrote',
   ],
-  ['Anywhere', 'Ctrl Z undoes, Ctrl Shift Z does it again, ? shows this'],
+  ['Anywhere', 'Ctrl Enter goes to “Send”; Ctrl Z undoes, Ctrl Shift Z does it again, ? shows this'],
 ] as const;
+
+/** To the link that leads to sending, so that what is being written is kept on the way. */
+function goToSending(): void {
+  document.querySelector<HTMLElement>('.homes-foot .btn-primary')?.focus();
+}
 
 function sendingState({ session, judgement, isJudged }: BenchState, isKept: boolean) {
   if (session.segments.length === 0) return 'empty';
@@ -87,7 +92,7 @@ function Sheet(props: BenchProps) {
   const { edit } = bench;
   const onMove = useCallback((segment: string, to: number) => edit({ do: 'move-segment', segment, to }), [edit]);
   const [showsKeys, setShowsKeys] = useState(false);
-  useEditKeys({ onUndo: bench.undo, onRedo: bench.redo, onHelp: () => setShowsKeys(true) });
+  useEditKeys({ onUndo: bench.undo, onRedo: bench.redo, onHelp: () => setShowsKeys(true), onSend: goToSending });
   return (
     <div className="pb-22">
       <div className="bg-paper border-b border-b-line pt-[0.8rem] pb-[0.4rem] px-6">

@@ -98,7 +98,7 @@ function FootFact({ title, text }: { title: string; text: string }) {
 }
 
 function thingsToFetch({ materials }: ComposedSession, things: ThingsByKey): string {
-  if (!materials.ok) return 'a quantity does not come out';
+  if (!materials.ok) return 'one of the amounts doesn’t work out';
   const counted = materialsOrNone(materials).map(({ item, qty }) => countThing(item, qty, things));
   return counted.join(', ') || 'nothing at all';
 }

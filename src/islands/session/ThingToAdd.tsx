@@ -52,6 +52,7 @@ export function ThingToAdd({ choices, onAdd, onProblem }: ThingToAddProps) {
         <NewThing
           key={unknown}
           name={unknown}
+          alike={choices.filter((choice) => isAlike(choice, unknown)).slice(0, MOST_ALIKE)}
           onProblem={onProblem}
           onThere={(key) => {
             setUnknown('');
@@ -69,14 +70,25 @@ export function ThingToAdd({ choices, onAdd, onProblem }: ThingToAddProps) {
   );
 }
 
+/** So many things of like names are offered. */
+const MOST_ALIKE = 4;
+
+/** Whether a thing's name holds what was written, or the other way round. */
+function isAlike({ one, many }: { readonly one: string; readonly many: string }, written: string): boolean {
+  const stem = written.toLowerCase().replace(/s$/, '');
+  return stem.length > 2 && [one, many].some((name) => name.toLowerCase().includes(stem));
+}
+
 interface NewThingProps {
   readonly name: string;
+  /** Things of the shelf that may be meant. */
+  readonly alike: readonly { readonly key: string; readonly many: string }[];
   readonly onThere: (key: string) => void;
   readonly onProblem: (problem: string) => void;
 }
 
 /** Puts a new thing on the shelf by its two names; what it is like is asked before anything with it goes out. */
-function NewThing({ name, onThere, onProblem }: NewThingProps) {
+function NewThing({ name, alike, onThere, onProblem }: NewThingProps) {
   const isMany = /[^s]s$/i.test(name);
   const [one, setOne] = useState(isMany ? name.slice(0, -1) : name);
   const [many, setMany] = useState(isMany ? name : `${name}s`);
@@ -97,6 +109,16 @@ function NewThing({ name, onThere, onProblem }: NewThingProps) {
   };
   return (
     <div role="group" aria-label={`Put ${name} on the shelf`} className="mt-2 grid gap-2">
+      {alike.length > 0 && (
+        <p className="flex flex-wrap gap-3">
+          Do you mean
+          {alike.map(({ key, many: known }) => (
+            <button key={key} type="button" onClick={() => onThere(key)}>
+              {known}
+            </button>
+          ))}
+        </p>
+      )}
       <p>“{name}” isn’t on your shelf yet. What do you call it?</p>
       <p className="flex flex-wrap items-center gap-2">
         <label className="flex items-center gap-2">

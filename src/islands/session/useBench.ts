@@ -13,7 +13,7 @@ const notLoaded = ({ made }: Segment) => err({ code: 'not-loaded' as const, make
 
 /** The session on the bench, what follows from it, and what can be done to it; every edit can be undone. */
 export function useBench({ session: initial, judgement: first, ...props }: BenchProps) {
-  const { things, homes, policy, decisions, seatedMinutesPerYear } = props;
+  const { things, homes, policy, decisions, seatedMinutesPerYear, assumeCommon } = props;
   const [hadMade, setHadMade] = useState(() => holdsMade(initial));
   const makerParts = useMakerParts(hadMade);
   const { value: session, ...history } = useHistory(
@@ -28,8 +28,8 @@ export function useBench({ session: initial, judgement: first, ...props }: Bench
   );
   // The same as long as nothing changes, so that nothing is judged twice.
   const against = useMemo(
-    () => ({ things, homes, policy, decisions, seatedMinutesPerYear }),
-    [things, homes, policy, decisions, seatedMinutesPerYear],
+    () => ({ things, homes, policy, decisions, seatedMinutesPerYear, assumeCommon }),
+    [things, homes, policy, decisions, seatedMinutesPerYear, assumeCommon],
   );
   const { judgement, isJudged } = useJudgement(session, {
     against,

@@ -77,7 +77,7 @@ export function startPlanners(input: TermPlanInput, { onBest, onEnd }: PlannersE
         else endIfAllAreDone();
         break;
       case 'broken':
-        end(`The planner stopped (${message.reason}). What stood in the term still stands.`);
+        end(`The planner stopped (${message.reason}). The term is as it was.`);
     }
   };
   const startPlanner = (task: TermPlanTask): Planner => {
@@ -92,8 +92,7 @@ export function startPlanners(input: TermPlanInput, { onBest, onEnd }: PlannersE
 
 function startWorker(task: TermPlanTask, end: (failure: string) => void): Worker {
   const worker = new Worker(new URL('../../workers/termPlan.ts', import.meta.url), { type: 'module' });
-  worker.onerror = ({ message }) =>
-    end(`The planner could not start (${message}). What stood in the term still stands.`);
+  worker.onerror = ({ message }) => end(`The planner could not start (${message}). The term is as it was.`);
   worker.postMessage(task);
   return worker;
 }

@@ -12,9 +12,9 @@ export const findings = {
   'quantity-problem.text': '{problem}.',
   'line-problem.title': 'This line isn’t finished',
   'line-problem.text': '{problem}. Homes don’t see this line until it’s finished.',
-  'script-problem.title': 'This does not come out everywhere',
+  'script-problem.title': 'This doesn’t work everywhere',
   'script-problem.text': '{problem}. Some homes would get a broken part.',
-  'minutes-problem.title': 'These minutes do not come out',
+  'minutes-problem.title': 'These minutes don’t work out',
   'minutes-problem.text': '{part}: {problem}.',
   'seated-too-long.title': '{parts, plural, one {{from}} other {{from} to {to}}} is one long sit',
   'seated-too-long.text':
@@ -23,7 +23,7 @@ export const findings = {
   'caution.title': '{things}: not for {count, plural, one {# home} other {# homes}}',
   'caution.text': '{caution} Those homes get another thing, or a kit.',
   'caution.remedy': 'Write it with {instead}',
-  'thing-unknown.title': 'Nobody knows “{item}”',
+  'thing-unknown.title': '“{item}” isn’t on your shelf',
   'thing-unknown.text':
     'It is not among the things of the shelf, so its cautions are not known either. Put it on the shelf, or take it out here.',
   'left-out.title': '{count, plural, one {# home goes} other {# homes go}} without this',

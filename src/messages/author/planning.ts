@@ -11,7 +11,7 @@ export const terms = {
   'week.heavy-week': 'busy week: light',
   'week.second-special': '{title}: the second special week in a row, so light',
   'week.not-fixed': '{title}: not fixed yet, between {from} and {to}',
-  'week.session-on-closed': 'nothing is held on {on}; move what stands here',
+  'week.session-on-closed': 'you’re closed on {on}; move what’s planned here',
   'week.session-on-weekend': '{day} is a weekend day here',
   'week.session-outside': '{on} lies outside the term',
   'plan.pinned': 'pinned by you',

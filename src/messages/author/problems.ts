@@ -57,7 +57,7 @@ export const problems = {
   'day-outside': '“{title}” lies outside the term. It was not taken; the rest stands as it was.',
   'closures-overlap':
     '“{title}” and “{other}” both close some of the same days. It was not taken; change one of the two.',
-  'nothing-fits': 'No plan keeps every rule. {loosen} What stood in the term still stands.',
+  'nothing-fits': 'No plan keeps every rule. {loosen} The term is as it was.',
   'out-of-time':
-    'No plan turned up in the time we take. Try again with fewer activities or a shorter stretch of the term. What stood in the term still stands.',
+    'No plan turned up in the time we take. Try again with fewer activities or a shorter stretch of the term. The term is as it was.',
 } as const satisfies Readonly<Record<ProblemCode, string> & Record<string, string>>;

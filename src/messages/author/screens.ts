@@ -33,7 +33,7 @@ export const counts = {
   'count.until-looked':
     'Guides aren’t printed until you’ve looked at {count, plural, =1 {one thing} other {# things}}:',
   'count.do-not-fit':
-    '{count, plural, one {# place does} other {# places do}} not fit. Nothing was taken in; mend them and send the file again.',
+    '{count, plural, one {# place does} other {# places do}} not fit. Nothing was added; put them right and send the file again.',
   'count.lines': '{count, plural, one {# line} other {# lines}}',
   'count.lines-fit': '{fitting, plural, one {# of {lines} fits.} other {# of {lines} fit.}}',
   'count.letters-failed': '{count, plural, one {# letter was} other {# letters were}} taken by no mail server.',

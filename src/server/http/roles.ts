@@ -50,6 +50,7 @@ export const ROUTES: Readonly<Record<string, RouteRoles>> = {
   '/g/[token]/without': page('holder', 'holder'),
   '/g/[token]/words': page('holder', 'holder'),
   '/health': page('anybody'),
+  '/help': page('reader'),
   '/homes': page('reader'),
   '/homes/export': page('author'),
   '/homes/table': page('author'),

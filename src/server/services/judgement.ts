@@ -41,6 +41,7 @@ export async function readAgainst(
     })),
     homes: homes.map(({ contact: _contact, language: _language, ...home }) => home),
     seatedMinutesPerYear: settings.seatedMinutesPerYear,
+    assumeCommon: true,
   };
 }
 

@@ -82,13 +82,23 @@ export async function readTray(
   const unseen = questionsBefore(kept.session, goingTo, { things, person, safety }).length;
   const { programme } = person;
   const sheetFor = (home: KeptHome) => {
-    const around = { session: kept.session, home, things, programme, policy, safety, books, openDays };
+    const around = {
+      session: kept.session,
+      home,
+      things,
+      programme,
+      policy,
+      safety,
+      books,
+      openDays,
+      assumeCommon: true,
+    };
     return guideSheet(composeGuide({ ...around, ...guideLanguage(home.language) }), guideWords(home.language));
   };
   const trayHome = (home: KeptHome): PrintSetHome => ({
     nickname: home.nickname,
     children: home.children.map(({ nickname }) => nickname),
-    kit: fitHome(kept.session, home, { things, policy, safety }).kit.map(({ item, qty }) =>
+    kit: fitHome(kept.session, home, { things, policy, safety, assumeCommon: true }).kit.map(({ item, qty }) =>
       countThing(item, qty, things),
     ),
     guide: unseen > 0 || guideWords(home.language).direction === 'rtl' ? null : sheetFor(home),

@@ -92,6 +92,7 @@ async function writeAgain(tokenHash: string, openDays: OpenDays, transaction: Tr
     safety,
     books,
     openDays,
+    assumeCommon: true,
     isWithoutBook: held.isWithoutBook,
     lacks: held.lacks,
     ...guideLanguage(home.language),

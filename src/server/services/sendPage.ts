@@ -135,9 +135,9 @@ export async function audienceAsTicked(
   return withTicks(audience, { shown, ticked: new Set(ticked), takesIn: (id) => taken.has(id) });
 }
 
-/** What each home makes of a session, with other requests let in between. */
+/** What each home makes of a session, common things counted as there; other requests are let in between. */
 export function fitInSlices(session: Session, homes: readonly KeptHome[], settings: FitSettings): Promise<HomeFit[]> {
-  return inSlices(homes, sessionFitter(session, settings));
+  return inSlices(homes, sessionFitter(session, { ...settings, assumeCommon: true }));
 }
 
 /** What keeps a session from being sent to homes: what stands in its margin as a stop. */
@@ -179,6 +179,7 @@ export async function previewGuide(
     safety,
     books,
     openDays,
+    assumeCommon: true,
     ...guideLanguage(home.language),
   });
   return { guide, language: home.language };

@@ -118,7 +118,7 @@ export async function writeChunk(
   const isSettledAt = (homes: readonly KeptHome[]) =>
     questionsBefore(session, homes, { things, person: sender, safety }).length === 0;
   const homes = isSettledAt(asked) ? asked : asked.filter((home) => isSettledAt([home]));
-  const around = { session, things, programme, policy: settings.cautions, safety, books, openDays };
+  const around = { session, things, programme, policy: settings.cautions, safety, books, openDays, assumeCommon: true };
   const links = await linkHomes(chunk, homes, transaction);
   const states = await holdLinkStates(
     links.map(({ linkId }) => linkId),

@@ -1,0 +1,291 @@
+import { expect, test, type Locator, type Page } from '@playwright/test';
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { endProcess, startTestDatabase, testEnvironment, type TestDatabase } from '../support/app.ts';
+import { testPort } from '../support/ports.ts';
+import { BENCH, benchIsReady, isKept, part } from './steps.ts';
+
+const ROOT = resolve(import.meta.dirname, '../..');
+
+/** An installation that nobody has used yet, as `bin/start` without the demo leaves it. */
+async function startFresh(): Promise<{ base: string; code: string; stop(): Promise<void> }> {
+  const records: TestDatabase = await startTestDatabase();
+  const folder = mkdtempSync(join(tmpdir(), 'footstool-afternoon-'));
+  const port = await testPort();
+  let said = '';
+  const server: ChildProcess = spawn(join(ROOT, 'bin/start'), {
+    env: { ...testEnvironment(records.url, folder, port), FOOTSTOOL_DEMO: '0' },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  server.stdout!.on('data', (chunk: Buffer) => (said += chunk.toString()));
+  await expect.poll(() => said, { timeout: 60_000 }).toContain('Ctrl-C stops it');
+  return {
+    base: `http://127.0.0.1:${port}`,
+    code: /code ([0-9A-F-]{23})/.exec(said)![1]!,
+    stop: async () => {
+      await endProcess(server, 'SIGTERM');
+      await records.remove();
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}
+
+/** Does what a person does, by mouse or by keys alone, and counts clicks and control keys; text is counted apart. */
+abstract class Hand {
+  clicks = 0;
+  keys = 0;
+  characters = 0;
+  constructor(readonly page: Page) {}
+
+  /** Goes to a control without using it. */
+  abstract reach(target: Locator): Promise<void>;
+  /** Presses a button, follows a link, ticks a box. */
+  abstract use(target: Locator): Promise<void>;
+  abstract choose(target: Locator, label: string): Promise<void>;
+  abstract goToSending(): Promise<void>;
+
+  async press(key: string): Promise<void> {
+    this.keys += 1;
+    await this.page.keyboard.press(key);
+  }
+
+  async type(text: string): Promise<void> {
+    this.characters += text.length;
+    await this.page.keyboard.type(text);
+  }
+
+  async fill(target: Locator, text: string): Promise<void> {
+    await this.reach(target);
+    await this.type(text);
+  }
+
+  /** Writes over what a field holds. */
+  async replace(target: Locator, text: string): Promise<void> {
+    await this.reach(target);
+    await this.press('Control+a');
+    await this.type(text);
+  }
+
+  async paste(text: string): Promise<void> {
+    await this.page.context().grantPermissions(['clipboard-read', 'clipboard-write']);
+    await this.page.evaluate((words) => navigator.clipboard.writeText(words), text);
+    await this.press('Control+v');
+  }
+}
+
+class Mouse extends Hand {
+  override async reach(target: Locator) {
+    const isThere = await target.evaluate((element) => element === document.activeElement);
+    if (!isThere) await this.use(target);
+  }
+
+  override async use(target: Locator) {
+    this.clicks += 1;
+    await target.click();
+  }
+
+  override async choose(target: Locator, label: string) {
+    // One press opens the list, one takes the choice.
+    this.clicks += 2;
+    await target.selectOption({ label });
+  }
+
+  override async goToSending() {
+    await this.use(this.page.getByRole('link', { name: /^Send to 9/ }));
+  }
+}
+
+const MOST_TABS = 120;
+
+class Keys extends Hand {
+  /** Goes the shorter way, as somebody does who sees where they are. */
+  override async reach(target: Locator) {
+    await target.waitFor();
+    const isThere = () => target.evaluate((element) => element === document.activeElement);
+    if (await isThere()) return;
+    const forward = await this.steps(target);
+    const key = forward > 0 ? 'Tab' : 'Shift+Tab';
+    for (let tabs = 0; tabs < MOST_TABS; tabs += 1) {
+      await this.press(key);
+      if (await isThere()) return;
+    }
+    throw new Error(`not reached by ${key}: ${String(target)}`);
+  }
+
+  /** How many stops a control lies ahead of where the focus is, or behind. */
+  private steps(target: Locator): Promise<number> {
+    return target.evaluate((wanted) => {
+      const stops = [
+        ...document.querySelectorAll<HTMLElement>('a[href], button, input, select, textarea, summary, [tabindex]'),
+      ].filter((element) => element.tabIndex >= 0 && !element.hasAttribute('disabled') && element.checkVisibility());
+      const to = stops.indexOf(wanted as HTMLElement);
+      const from = stops.indexOf(document.activeElement as HTMLElement);
+      // From nowhere the end of the page is one step back.
+      if (from < 0) return to < stops.length / 2 ? 1 : -1;
+      return to - from;
+    });
+  }
+
+  override async use(target: Locator) {
+    await this.reach(target);
+    const isBox = await target.evaluate((element) => element instanceof HTMLInputElement);
+    await this.press(isBox ? 'Space' : 'Enter');
+  }
+
+  override async choose(target: Locator, label: string) {
+    await this.reach(target);
+    await this.type(label.slice(0, 12));
+    await expect(target.locator('option:checked')).toHaveText(label);
+  }
+
+  override async goToSending() {
+    await this.press('Control+Enter');
+    await expect(this.page.getByRole('link', { name: /^Send to 9/ })).toBeFocused();
+    await this.press('Enter');
+  }
+}
+
+const TABLE = [
+  'Family\tChildren\tBorn\tAllergies\tLanguage\tE-mail',
+  'Ortega\tAva & Tom\tMarch 2024 & 06/2021\tegg, dairy, kiwi\tSpanish\tortega@post.example',
+  'Miller\tLena\t4 years\tnone\t\tmiller@post.example',
+  'Hale\tKit Hale\t12/05/2022\tnuts\tEnglish\t',
+  'Reed\tBo\tsoon\t\t\treed@post.example',
+  'Voss\tUma\tSept 2022\t\tPolish\tvoss@post.example',
+  'Imber\tNim and Ida\t2021-03 and 2023-09\t\t\timber@post.example',
+  'Oake\tSol\t03/2022\twheat\t\toake@post',
+  'Tarn\tFay\t18 months\t\t\ttarn@post.example',
+  'Wick\tJuno\tMay 2021\t\t\t07700 900123',
+].join('\n');
+
+async function beginProgramme(hand: Hand, { base, code }: { base: string; code: string }) {
+  const { page } = hand;
+  await page.goto(`${base}/begin`);
+  await hand.fill(page.getByLabel('Code'), code);
+  await hand.fill(page.getByLabel('Programme'), 'Fernbank nursery');
+  await hand.fill(page.getByLabel('Your name'), 'Fern');
+  await hand.fill(page.getByLabel('Your address for letters'), 'fern@fernbank.example');
+  await hand.fill(page.locator('[name=password]'), 'leaves-and-more');
+  await hand.fill(page.locator('[name=again]'), 'leaves-and-more');
+  await hand.use(page.getByRole('button', { name: 'Begin' }));
+  await expect(page.getByRole('heading', { name: 'Your first afternoon' })).toBeVisible();
+}
+
+async function bringFamilies(hand: Hand) {
+  const { page } = hand;
+  await hand.use(page.getByRole('link', { name: 'Your families' }));
+  await benchIsReady(page);
+  await hand.reach(page.getByLabel(/^Paste your table here/));
+  await hand.paste(TABLE);
+  await expect(page.getByText('I can’t read a month or an age in this')).toBeVisible();
+  await expect(page.getByText('This isn’t an e-mail address')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Bring in 7 homes' })).toBeVisible();
+  // The first marked cell has the focus, and Enter goes on to the next.
+  await hand.replace(page.getByRole('textbox', { name: /^Born, or how old, row 4/ }), 'June 2023');
+  await hand.press('Enter');
+  await hand.replace(page.getByRole('textbox', { name: /^Address for letters, row 7/ }), 'oake@post.example');
+  await hand.press('Enter');
+  await hand.use(page.getByRole('button', { name: 'Bring in 9 homes' }));
+  await expect(page.getByText('9 new homes')).toBeVisible();
+}
+
+/** The start of a session, with a book of one's own and three pauses in it. */
+async function startSession(hand: Hand) {
+  const { page } = hand;
+  await page.goto(new URL('/', page.url()).href);
+  await hand.use(page.getByRole('link', { name: 'A first session' }));
+  await hand.fill(page.getByLabel('What is it called?'), 'Lids on the move');
+  await hand.use(page.getByRole('button', { name: /add a book/ }));
+  await benchIsReady(page);
+  await hand.fill(page.getByLabel('Title'), 'The lid that rolled');
+  await hand.fill(page.getByLabel('Written by'), 'Fern');
+  await hand.replace(page.getByLabel('Words', { exact: true }), '180');
+  await hand.replace(page.getByLabel('Pages', { exact: true }), '10');
+  await hand.fill(page.getByLabel('What happens in it'), 'A lid rolls through the house and meets a sock.');
+  for (const [index, [onPage, question]] of [
+    ['2', '“Where will it roll?”'],
+    ['5', '“Who is under the bed?”'],
+    ['9', '“What would you say to it?”'],
+  ].entries()) {
+    await hand.use(page.getByRole('button', { name: /^Add .*(pause|row)/i }));
+    await hand.replace(page.getByLabel('after page').nth(index), onPage!);
+    await hand.fill(page.getByLabel('question').nth(index), question!);
+    await hand.fill(page.getByLabel('Why you ask it').nth(index), 'It makes them look ahead.');
+  }
+  await hand.press('Enter');
+  await expect(page.getByLabel('What is it called?')).toHaveValue('Lids on the move');
+  await hand.choose(page.getByLabel('Something to do'), 'Carts and lids');
+  await hand.use(page.getByRole('button', { name: 'Start writing' }).last());
+  await page.waitForURL(BENCH);
+  await benchIsReady(page);
+}
+
+/** A part of one's own with two things and a number that can be turned, and a verse. */
+async function writePart(hand: Hand) {
+  const { page } = hand;
+  await hand.use(page.getByRole('button', { name: 'Add a part' }));
+  const own = part(page, 'Something to do');
+  await expect(own.getByRole('textbox', { name: 'Words of line 1' })).toBeFocused();
+  for (const line of ['Lay 6 spoons in a row on the tea towel.', 'ask: “Which of the 6 is longest?”']) {
+    await hand.type(line);
+    await hand.press('Enter');
+  }
+  await hand.type('sing: Spoon by spoon by spoon we go / In a long and shiny row');
+  await hand.press('Escape');
+  await hand.use(own.getByRole('button', { name: 'make 6 of line 2 adjustable' }));
+  await hand.use(page.getByRole('button', { name: 'Make it adjustable' }));
+  await expect(own.getByRole('spinbutton', { name: 'spoons' })).toHaveCount(2);
+  await hand.use(own.locator('summary').filter({ hasText: 'needs' }));
+  for (const thing of ['tablespoons', 'tea towels']) {
+    await hand.fill(own.getByLabel('Thing to add'), thing);
+    await hand.press('Enter');
+    await expect(own.getByLabel(`How many ${thing}`)).toBeVisible();
+  }
+  await isKept(page);
+}
+
+async function lookAndSend(hand: Hand) {
+  const { page } = hand;
+  await hand.goToSending();
+  await expect(page.getByText('No phone can open these links yet')).toBeVisible();
+  await hand.use(page.getByRole('link', { name: 'Look at the guide of Lena’s home' }));
+  await expect(page.getByText('This is how Lena’s home will see it')).toBeVisible();
+  await expect(page.getByText('“Where will it roll?”')).toBeVisible();
+  await hand.use(page.getByRole('link', { name: 'Back to sending' }));
+  await hand.use(page.getByRole('button', { name: 'Send anyway' }));
+  await expect(page.getByText('It’s on its way.')).toBeVisible();
+}
+
+async function firstAfternoon(hand: Hand) {
+  const fresh = await startFresh();
+  try {
+    await beginProgramme(hand, fresh);
+    await bringFamilies(hand);
+    await startSession(hand);
+    await writePart(hand);
+    await lookAndSend(hand);
+    await hand.page.goto(fresh.base);
+    await expect(hand.page.getByRole('heading', { name: 'Your first afternoon' })).toHaveCount(0);
+  } finally {
+    await fresh.stop();
+  }
+  console.log(
+    `first afternoon: ${hand.clicks} clicks, ${hand.keys} control keys, ${hand.characters} characters of text`,
+  );
+}
+
+test('the first afternoon with a mouse: families, a session of one’s own, a look, sent', async ({ page }) => {
+  const hand = new Mouse(page);
+  await firstAfternoon(hand);
+  expect(hand.clicks).toBeLessThanOrEqual(110);
+  expect(hand.keys).toBeLessThanOrEqual(160);
+});
+
+test('the first afternoon by keyboard alone', async ({ page }) => {
+  const hand = new Keys(page);
+  await firstAfternoon(hand);
+  expect(hand.clicks).toBe(0);
+  expect(hand.keys).toBeLessThanOrEqual(160);
+});
