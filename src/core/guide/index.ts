@@ -1,6 +1,6 @@
 /** A session put together: for its author, and for one home with its own things, dials and language. */
 
-export { composeGuide } from './composeGuide.ts';
+export { composeGuide, type GuideInput } from './composeGuide.ts';
 export {
   type ComposedLine,
   type ComposedSegment,

@@ -10,7 +10,7 @@ import {
 } from '../db/repositories/printJobs.ts';
 import { findProgramme } from '../db/repositories/programmes.ts';
 import { inTransaction } from '../db/transaction.ts';
-import { composeGuide } from '../../core/guide/index.ts';
+import { composeGuide, type GuideInput } from '../../core/guide/index.ts';
 import { guideLanguage } from '../../messages/guideLanguages.ts';
 import { authorMakers } from '../../messages/authorMakers.ts';
 import { randomUUID } from 'node:crypto';
@@ -80,29 +80,9 @@ export async function readTray(
   // A guide on paper is a guide that leaves: not before somebody has looked at what it calls for.
   const goingTo = choice.for === 'author' ? [] : chosen;
   const unseen = questionsBefore(kept.session, goingTo, { things, person, safety }).length;
-  const { programme } = person;
-  const sheetFor = (home: KeptHome) => {
-    const around = {
-      session: kept.session,
-      home,
-      things,
-      programme,
-      policy,
-      safety,
-      books,
-      openDays,
-      assumeCommon: true,
-    };
-    return guideSheet(composeGuide({ ...around, ...guideLanguage(home.language) }), guideWords(home.language));
-  };
-  const trayHome = (home: KeptHome): PrintSetHome => ({
-    nickname: home.nickname,
-    children: home.children.map(({ nickname }) => nickname),
-    kit: fitHome(kept.session, home, { things, policy, safety, assumeCommon: true }).kit.map(({ item, qty }) =>
-      countThing(item, qty, things),
-    ),
-    guide: unseen > 0 || guideWords(home.language).direction === 'rtl' ? null : sheetFor(home),
-  });
+  const { session } = kept;
+  const around = { session, things, programme: person.programme, policy, safety, books, openDays, assumeCommon: true };
+  const trayHome = (home: KeptHome) => asTrayHome(home, { around, isSeen: unseen === 0 });
   const laidFor = choice.for === 'author' ? [] : chosen.slice(0, mostHomes);
   const inputFor = (trayHomes: readonly PrintSetHome[]): PrintSetInput => ({
     session: kept.session,
@@ -125,6 +105,22 @@ export async function readTray(
     estimate,
     unseen,
     ...layoutPrintSet(inputFor(await inSlices(laidFor, trayHome))),
+  };
+}
+
+/** A home as its sheets are laid out: its kit, and its guide where that prints from here and somebody has looked. */
+function asTrayHome(
+  home: KeptHome,
+  { around, isSeen }: { around: Omit<GuideInput, 'home' | 'speech' | 'authorLanguage'>; isSeen: boolean },
+): PrintSetHome {
+  const { session, things } = around;
+  const words = guideWords(home.language);
+  const isPrintedHere = isSeen && words.direction !== 'rtl';
+  return {
+    nickname: home.nickname,
+    children: home.children.map(({ nickname }) => nickname),
+    kit: fitHome(session, home, around).kit.map(({ item, qty }) => countThing(item, qty, things)),
+    guide: isPrintedHere ? guideSheet(composeGuide({ ...around, home, ...guideLanguage(home.language) }), words) : null,
   };
 }
 
