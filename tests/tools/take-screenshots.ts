@@ -4,11 +4,19 @@ import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import playwrightConfig from '../../playwright.config.ts';
-import { startServer, startDemoDatabase } from '../support/app.ts';
+import { startDemoDatabase, startServer, startTestDatabase, testEnvironment } from '../support/app.ts';
 
 /** Takes the pictures of docs/screenshots from the demo: `npx tsx tests/tools/take-screenshots.ts` after a build. */
 const FOLDER = resolve(import.meta.dirname, '../../docs/screenshots');
 const PHONE = { width: 390, height: 844 };
+/** Families as somebody has them written down, with two mistakes. */
+const TABLE = [
+  'Family\tChildren\tBorn\tAllergies\tLanguage\tE-mail',
+  'Ortega\tAva & Tom\tMarch 2024 & 06/2021\tegg, dairy, kiwi\tSpanish\tortega@post.example',
+  'Miller\tLena Miller\t4 years\tnone\t\t07700 900123',
+  'Reed\tBo\tsoon\t\tPolish\treed@post.example',
+  'Hale\tKit\t12/05/2022\tnuts\t\thale@post',
+].join('\n');
 
 const folder = mkdtempSync(join(tmpdir(), 'footstool-pictures-'));
 const database = await startDemoDatabase();
@@ -95,8 +103,14 @@ await page.getByRole('button', { name: 'Make the PDF' }).click();
 await savePdfPage(`${server.address}/makers/little-book/print.pdf`, 1);
 await go('/programme/cautions');
 await picture('cautions');
-await go('/homes');
-await picture('homes');
+await go('/homes/table');
+await page.locator('astro-island[ssr]').waitFor({ state: 'detached' });
+await page.getByLabel(/^Paste your table here/).fill(TABLE);
+await page.getByRole('button', { name: 'Look at it' }).click();
+await page.getByRole('heading', { name: 'Is this right?' }).waitFor();
+await page.setViewportSize({ width: 1280, height: 1000 });
+await picture('family-table');
+await page.setViewportSize({ width: 1280, height: 800 });
 await go('/sessions');
 await page.getByRole('link', { name: 'The cart with no wheels' }).click();
 await page.locator('astro-island[ssr]').waitFor({ state: 'detached' });
@@ -115,8 +129,28 @@ await phone.goto(guide);
 await picture('guide', phone);
 await phone.goto(`${guide}#step-3`);
 await picture('guide-step', phone);
-await phone.goto(`${guide}#reply`);
-await picture('guide-reply', phone);
+
+// A programme that has just begun, without the demo.
+const begun = await startTestDatabase();
+execFileSync(
+  resolve(import.meta.dirname, '../../bin/footstool'),
+  ['owner', 'fern@fernbank.example', 'Fern', 'Fernbank'],
+  {
+    env: { ...testEnvironment(begun.url, folder, 1), FOOTSTOOL_DEMO: '0' },
+    input: 'leaves-and-more\n',
+    stdio: ['pipe', 'ignore', 'inherit'],
+  },
+);
+const other = await startServer(begun.url, folder, { FOOTSTOOL_DEMO: '0' });
+const fern = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+await fern.goto(`${other.address}/sign-in`);
+await fern.getByLabel('E-mail').fill('fern@fernbank.example');
+await fern.getByLabel('Password').fill('leaves-and-more');
+await fern.getByRole('button', { name: 'Sign in' }).click();
+await fern.getByRole('heading', { name: 'Your first afternoon' }).waitFor();
+await picture('first-afternoon', fern);
+await other.stop();
+await begun.remove();
 
 await browser.close();
 await server.stop();
