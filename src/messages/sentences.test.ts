@@ -60,7 +60,7 @@ test('problems say what is wrong, what is kept and what to do', () => {
   );
   const unfit = { code: 'nothing-fits', loosen: ['after'] } as const;
   assert.match(describePlanProblem(unfit), /pin the earlier one.*The term is as it was\./);
-  assert.match(describePlanProblem({ code: 'out-of-time' }), /in the time we take.*still stands\./);
+  assert.match(describePlanProblem({ code: 'out-of-time' }), /in the time we take.*The term is as it was\./);
   assert.equal(
     describeMakerProblem({ code: 'out-of-range', maker: 'pair-cards', dial: 'total', min: 1, max: 12, value: 10_000 }),
     '“total” takes a whole number from 1 to 12, so “10000” was not taken.',
