@@ -187,6 +187,8 @@ async function bringFamilies(hand: Hand) {
   await hand.press('Enter');
   await hand.replace(page.getByRole('textbox', { name: /^Address for letters, row 7/ }), 'oake@post.example');
   await hand.press('Enter');
+  // Nothing comes in by the press that went on to the button.
+  await expect(page.getByRole('button', { name: 'Bring in 9 homes' })).toBeFocused();
   await hand.use(page.getByRole('button', { name: 'Bring in 9 homes' }));
   await expect(page.getByText('9 new homes')).toBeVisible();
 }

@@ -204,7 +204,7 @@ test('cards with their total behind them are laid out for both sides of the shee
   await page.getByRole('button', { name: 'Add to the session' }).click();
   await page.waitForURL('**/sessions/*');
   await benchIsReady(page);
-  await page.getByRole('link', { name: 'Print tray' }).click();
+  await page.goto(`${page.url()}/print?for=author`);
   await expect(page.getByRole('main')).toContainText(/\d+ pages on \d+ sheets, printed on both sides, A4/);
   const titles = (await page.locator('figcaption').allInnerTexts()).map((words) => words.replace(/^\d+ · /, ''));
   const back = titles.indexOf('Pair cards, backs');

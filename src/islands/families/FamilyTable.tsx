@@ -9,7 +9,7 @@ interface FamilyTableProps {
 
 /** Brings families in from a table that somebody pastes, chooses or types: what was understood is shown first. */
 export function FamilyTable({ today, things }: FamilyTableProps) {
-  const { text, setText, draft, setDraft, reading, word, report, look, choose, bringIn } = useFamilyTable(
+  const { text, setText, draft, setDraft, reading, word, report, look, choose, bringIn, isSending } = useFamilyTable(
     today,
     things,
   );
@@ -40,7 +40,13 @@ export function FamilyTable({ today, things }: FamilyTableProps) {
         />
       )}
       {draft && reading && draft.rows.length > 0 && (
-        <TablePreview draft={draft} reading={reading} onChange={setDraft} onBringIn={() => void bringIn()} />
+        <TablePreview
+          draft={draft}
+          reading={reading}
+          onChange={setDraft}
+          onBringIn={() => void bringIn()}
+          isSending={isSending}
+        />
       )}
     </div>
   );

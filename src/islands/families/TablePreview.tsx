@@ -9,6 +9,8 @@ interface TablePreviewProps {
   readonly reading: FamilyReading;
   readonly onChange: (draft: TableDraft) => void;
   readonly onBringIn: () => void;
+  /** Homes are under way: they are sent once, however often somebody presses. */
+  readonly isSending: boolean;
 }
 
 /** A longer table shows so many rows, those that are marked first. */
@@ -17,7 +19,7 @@ const MOST_ROWS_SHOWN = 100;
 const MOST_SHOWN = 80;
 
 /** What was understood of a table: what each column is, what is taken for a guess, and what has to be put right. */
-export function TablePreview({ draft, reading, onChange, onBringIn }: TablePreviewProps) {
+export function TablePreview({ draft, reading, onChange, onBringIn, isSending }: TablePreviewProps) {
   const { rows, roles } = draft;
   const ready = reading.families.filter(({ isReady }) => isReady).length;
   const left = reading.families.length - ready;
@@ -61,7 +63,7 @@ export function TablePreview({ draft, reading, onChange, onBringIn }: TablePrevi
         <p className="text-soft">{sayScreen('table.more-rows', { count: rows.length - shown.length })}</p>
       )}
       <div className="sticky bottom-0 mt-4 flex flex-wrap items-center gap-4 border-t border-line bg-sheet py-3">
-        <button type="button" className="btn btn-primary" disabled={ready === 0} onClick={onBringIn}>
+        <button type="button" className="btn btn-primary" disabled={ready === 0 || isSending} onClick={onBringIn}>
           {sayScreen('table.bring-in', { count: ready })}
         </button>
         {left > 0 && <span className="text-mulberry">{sayScreen('table.left', { count: left })}</span>}
@@ -139,7 +141,12 @@ function Cell({ text, name, notes, onText }: CellProps) {
           value={text}
           maxLength={20_000}
           onChange={({ target }) => onText(target.value)}
-          onKeyDown={(event) => event.key === 'Enter' && goToNext(event.currentTarget)}
+          onKeyDown={(event) => {
+            if (event.key !== 'Enter') return;
+            // The same press is not one on what gets the focus now.
+            event.preventDefault();
+            goToNext(event.currentTarget);
+          }}
         />
       ) : (
         <button

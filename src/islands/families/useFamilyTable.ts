@@ -29,6 +29,7 @@ export function useFamilyTable(today: string, things: readonly CountableThing[])
   const [draft, setDraft] = useState<TableDraft | null>(null);
   const [word, setWord] = useState('');
   const [report, setReport] = useState('');
+  const [isSending, setIsSending] = useState(false);
   const reading = useMemo(
     () => draft && readFamilies(draft.rows, draft.roles, { today, things, nameFor }),
     [draft, today, things],
@@ -54,15 +55,18 @@ export function useFamilyTable(today: string, things: readonly CountableThing[])
     look(given);
   };
   const bringIn = async () => {
+    if (isSending) return;
+    setIsSending(true);
     const ready = reading!.families.filter(({ isReady }) => isReady);
     const answer = await send(ready.map(({ family }) => family));
+    setIsSending(false);
     setWord(answer.word);
     setReport(answer.report);
     const gone = new Set(ready.slice(0, answer.sent).flatMap(({ rows }) => rows));
     setDraft({ ...draft!, rows: draft!.rows.filter((_, row) => !gone.has(row)) });
     if (gone.size === draft!.rows.length) setText('');
   };
-  return { text, setText, draft, setDraft, reading, word, report, look, choose, bringIn };
+  return { text, setText, draft, setDraft, reading, word, report, look, choose, bringIn, isSending };
 }
 
 const nameFor = (children: readonly string[]) =>

@@ -83,7 +83,7 @@ function SheetOfPart(props: SegmentSheetProps) {
         </div>
       ))}
       {mayWrite && (
-        <button type="button" className="add-line" style={{ gridRow: lines.length + 2 }} onClick={addLine}>
+        <button type="button" className="add-line min-h-6" style={{ gridRow: lines.length + 2 }} onClick={addLine}>
           add a line
         </button>
       )}
@@ -125,7 +125,7 @@ function OwnTitle({ segment, onEdit }: OfSegment) {
   return (
     <input
       key={segment.title}
-      className="min-w-56 border-b border-dashed border-b-soft [font:inherit]"
+      className="min-h-7 min-w-56 border-b border-dashed border-b-soft [font:inherit]"
       aria-label="Title of this part"
       defaultValue={segment.title}
       maxLength={300}
