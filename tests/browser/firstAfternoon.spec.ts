@@ -185,7 +185,7 @@ async function bringFamilies(hand: Hand) {
   // The first marked cell has the focus, and Enter goes on to the next.
   await hand.replace(page.getByRole('textbox', { name: /^Born, or how old, row 4/ }), 'June 2023');
   await hand.press('Enter');
-  await hand.replace(page.getByRole('textbox', { name: /^Address for letters, row 7/ }), 'oake@post.example');
+  await hand.replace(page.getByRole('textbox', { name: /^E-mail, row 7/ }), 'oake@post.example');
   await hand.press('Enter');
   // Nothing comes in by the press that went on to the button.
   await expect(page.getByRole('button', { name: 'Bring in 9 homes' })).toBeFocused();

@@ -85,7 +85,7 @@ function Columns({ draft, onChange }: Pick<TablePreviewProps, 'draft' | 'onChang
         {roles.map((role, at) => (
           <th key={at} scope="col">
             <select
-              className="select select-sm min-w-46 font-normal"
+              className="select select-sm min-w-40 pr-6 pl-2 text-sm font-normal"
               aria-label={`Column ${at + 1}${headings?.[at] ? `, “${headings[at]}”` : ''}, is`}
               value={role}
               onChange={({ target }) => setRole(at, target.value as ColumnRole)}

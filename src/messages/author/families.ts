@@ -9,7 +9,7 @@ export const families = {
   'column.helps': 'What helps',
   'column.avoids': 'Must not have',
   'column.language': 'Guide in',
-  'column.contact': 'Address for letters',
+  'column.contact': 'E-mail',
   'column.has': 'What they have',
   'column.has-not': 'What they haven’t got',
   'column.leave': 'Leave this out',
