@@ -18,6 +18,7 @@ const read = (text: string) => {
     today: TODAY,
     things: THINGS,
     nameFor,
+    headings: hasHeadings ? table.rows[0] : undefined,
   });
   return { roles, ...reading, homes: reading.families.map(({ family }) => family) };
 };
@@ -109,6 +110,15 @@ test('months and ages in the ways people write them, the youngest that an age ca
     ['', 'no-birth'],
   ])
     assert.deepEqual(codes(read(`child;born\nAva;${written}`).notes), [[0, 1, code]], written);
+});
+
+test('a six in a column of months is a baby, and what is not known is not nothing', () => {
+  for (const heading of ['Age in months', 'months', 'Age (mths)'])
+    assert.equal(read(`child;${heading}\nAva;6`).homes[0]!.children[0]!.birthMonth, '2026-05', heading);
+  assert.equal(read('child;age\nAva;6').homes[0]!.children[0]!.birthMonth, '2020-11');
+  assert.deepEqual(codes(read('child;month of birth\nAva;March').notes), [[0, 1, 'born-unread']]);
+  assert.deepEqual(read('child;born;allergies\nAva;2022-01;unknown').homes[0]!.alsoAvoids, ['unknown']);
+  assert.deepEqual(read('child;born;allergies\nAva;2022-01;none known').homes[0]!.alsoAvoids, []);
 });
 
 test('rows of one home are one, by its name or its address; two homes of one made name are told apart', () => {

@@ -58,6 +58,7 @@ test('a table is refused whole, with the place, and by whoever may not', async (
     [home('New'), home('New')],
     [home('New', { things: [{ item: 'no-such-thing', qty: 1 }] })],
     [home('New', { contact: 'nowhere' })],
+    [{ ...home('New'), children: [ava, ava] }],
     [home('New', { allergens: ['dust'] })],
     [{ ...home('New'), children: [{ nickname: 'Ava', birthMonth: '2023-13' }] }],
     [home('New', { surname: 'Miller' })],

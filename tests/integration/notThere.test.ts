@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
 import type { Guide } from '../../src/core/guide/index.ts';
 import { database } from '../../src/server/db/connection.ts';
-import { listHomes } from '../../src/server/services/homes.ts';
+import { findHome, listHomes } from '../../src/server/services/homes.ts';
 import { openGuide } from '../../src/server/services/guides.ts';
 import { listLinks } from '../../src/server/services/postLinks.ts';
 import { rewriteGuide } from '../../src/server/services/rewrittenGuide.ts';
@@ -30,13 +30,14 @@ const opened = async () => (await openGuide(token))!;
 const fetched = (guide: Guide) => guide.fetch.map(({ item, qty, source }) => [item, qty, source] as const);
 const stock = async () => {
   const found = (await listHomes(at.owner)).homes.find(({ nickname }) => nickname === home)!;
-  return { has: found.stock.find(({ item }) => item === 'bottle-lid')?.qty, hasNot: found.hasNot ?? [] };
+  const { revision } = await findHome(at.owner, found.id);
+  return { revision, has: found.stock.find(({ item }) => item === 'bottle-lid')?.qty, hasNot: found.hasNot ?? [] };
 };
 const say = (item: string, isThere: boolean) => rewriteGuide(token, { what: 'thing', item, isThere });
 
 test('a home that has not got a thing gets its guide written again, and everything back when it finds it after all', async () => {
   const first = await opened();
-  const had = (await stock()).has!;
+  const { has: had = 0, revision } = await stock();
   assert.ok(had > 0);
   assert.equal(await say('bottle-lid', false), 'rewritten');
   const second = await opened();
@@ -50,6 +51,7 @@ test('a home that has not got a thing gets its guide written again, and everythi
   assert.deepEqual((await openGuide(token, undefined, first.edition))!.guide, first.guide, 'the first stays as it was');
   const known = await stock();
   assert.ok(known.has === undefined && known.hasNot.includes('bottle-lid'), 'and the author’s count follows');
+  assert.equal(known.revision, revision + 1, 'and whoever has the home open is told');
 
   assert.equal(await say('bottle-lid', false), 'same');
   assert.equal((await opened()).edition, second.edition, 'said twice is said once');

@@ -31,7 +31,7 @@ export const BETWEEN_NAMES = /\s*(?:[&+;/,\n]|\band\b)\s*/i;
 export const BETWEEN_BIRTHS = /\s*(?:[&+;,\n]|\band\b)\s*/i;
 const BETWEEN_FOODS = /\s*(?:[&+;,\n/]|\band\b)\s*/i;
 
-const NOTHING = /^(none|no|nothing|n\/a|na|nil|-+|–|—|0|no allerg(y|ies)|none known|not known|unknown|nka)\.?$/i;
+const NOTHING = /^(none|no|nothing|n\/a|na|nil|-+|–|—|0|no allerg(y|ies)|none known|nka)\.?$/i;
 
 /** Whether a cell says that there is nothing. */
 export const saysNothing = (cell: string) => cell.trim() === '' || NOTHING.test(cell.trim());

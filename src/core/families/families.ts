@@ -20,6 +20,8 @@ export interface TableContext {
   readonly things: readonly NamedThing[];
   /** A home's name made from its children's, in the words of the programme: “Ava and Tom’s home”. */
   readonly nameFor: (children: readonly string[]) => string;
+  /** What the columns are called, where the table says. */
+  readonly headings?: readonly string[] | undefined;
 }
 
 type Note = CellNote extends infer One ? (One extends CellNote ? Omit<One, 'row' | 'column'> : never) : never;
@@ -60,7 +62,8 @@ function readRow(
     return text;
   };
   const home = within('home', unquoted(cell('home') ?? ''));
-  const children = readChildren({ cell, note, within }, context);
+  const isInMonths = countsMonths(context.headings?.[at('born')] ?? '');
+  const children = readChildren({ cell, note, within, isInMonths }, context);
   const avoids = cell('avoids');
   const language = cell('language');
   const meant = language ? languageMeant(language) : undefined;
@@ -92,9 +95,18 @@ interface RowTools {
   readonly cell: (role: ColumnRole) => string | undefined;
   readonly note: (role: ColumnRole, said: Note) => void;
   readonly within: (role: keyof typeof LONGEST, text: string) => string;
+  /** The column of ages counts months. */
+  readonly isInMonths: boolean;
 }
 
-function readChildren({ cell, note, within }: RowTools, { today }: TableContext): TableChild[] {
+/** “Age in months”, and not “month of birth”: a six there is a baby. */
+const countsMonths = (heading: string) => /month|mth/i.test(heading) && !/birth|born/i.test(heading);
+
+/** A bare number with what its column counts. */
+const withUnit = (text: string, unit: string) =>
+  unit && /^[\d.,½ ]+$/.test(text.trim()) ? `${text.trim()} ${unit}` : text;
+
+function readChildren({ cell, note, within, isInMonths }: RowTools, { today }: TableContext): TableChild[] {
   const named = piecesOf(cell('child') ?? '', BETWEEN_NAMES).map(({ text, isQuoted }) => {
     const [, bare = text, inside = ''] = isQuoted ? [] : (/^(.*?)\s*\(([^)]*)\)\s*$/.exec(text) ?? []);
     const first = isQuoted ? text : (bare.trim().split(/\s+/)[0] ?? '');
@@ -110,6 +122,7 @@ function readChildren({ cell, note, within }: RowTools, { today }: TableContext)
   if (isShared) note('born', { kind: 'guess', code: 'same-birth' });
   if (births.length > 1 && births.length !== named.length)
     note('born', { kind: 'wrong', code: 'counts-differ', children: named.length, births: births.length });
+  const ageIn = isInMonths ? 'months' : '';
   const about = {
     loves: within('loves', cell('loves') ?? ''),
     needs: within('helps', cell('helps') ?? ''),
@@ -117,7 +130,7 @@ function readChildren({ cell, note, within }: RowTools, { today }: TableContext)
   return named.map(({ name, inside }, index) => ({
     nickname: name,
     birthMonth: monthOf(
-      (inside || births[isShared ? 0 : index]) ?? '',
+      inside || withUnit(births[isShared ? 0 : index] ?? '', ageIn),
       (said) => note(inside ? 'child' : 'born', said),
       today,
     ),

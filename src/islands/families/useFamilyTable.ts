@@ -31,7 +31,7 @@ export function useFamilyTable(today: string, things: readonly CountableThing[])
   const [report, setReport] = useState('');
   const [isSending, setIsSending] = useState(false);
   const reading = useMemo(
-    () => draft && readFamilies(draft.rows, draft.roles, { today, things, nameFor }),
+    () => draft && readFamilies(draft.rows, draft.roles, { today, things, nameFor, headings: draft.headings }),
     [draft, today, things],
   );
   const look = (given: string) => {
@@ -62,8 +62,9 @@ export function useFamilyTable(today: string, things: readonly CountableThing[])
     setIsSending(false);
     setWord(answer.word);
     setReport(answer.report);
-    const gone = new Set(ready.slice(0, answer.sent).flatMap(({ rows }) => rows));
-    setDraft({ ...draft!, rows: draft!.rows.filter((_, row) => !gone.has(row)) });
+    // What somebody put right meanwhile stays: only rows as they were sent go.
+    const gone = new Set(ready.slice(0, answer.sent).flatMap(({ rows }) => rows.map((row) => draft!.rows[row])));
+    setDraft((now) => now && { ...now, rows: now.rows.filter((row) => !gone.has(row)) });
     if (gone.size === draft!.rows.length) setText('');
   };
   return { text, setText, draft, setDraft, reading, word, report, look, choose, bringIn, isSending };
@@ -95,6 +96,6 @@ function whatIsWrong(
   const [problem] = error?.problems ?? [];
   const at = Number(/^families\[(\d+)\]/.exec(problem?.path ?? '')?.[1] ?? NaN);
   const home = part[at]?.nickname;
-  if (problem && home) return `${home}: the name ${problem.message}.`;
+  if (problem && home) return `${home}${problem.path.endsWith('nickname') ? ': the name' : ''} ${problem.message}.`;
   return error?.message ?? NOT_REACHED;
 }

@@ -27,6 +27,7 @@ export async function bringInFamilies(person: Person, body: unknown): Promise<Fa
   if (!checked.ok) throw new EdgeError('wrong-input', { problems: checked.problem });
   const { families } = checked.value;
   refuseTwice(families);
+  refuseSameChildren(families);
   return inTransaction(async (transaction) => {
     const { programmeId } = person;
     await hold(`${programmeId}/homes`, transaction);
@@ -92,6 +93,16 @@ function refuseTwice(families: readonly FamilyOfTable[]): void {
   refuse(
     names.flatMap((name, index) =>
       names.indexOf(name) < index ? [{ path: `families[${index}].nickname`, message: 'is there twice' }] : [],
+    ),
+  );
+}
+
+function refuseSameChildren(families: readonly FamilyOfTable[]): void {
+  refuse(
+    families.flatMap(({ children }, index) =>
+      new Set(children.map(({ nickname }) => nickname)).size < children.length
+        ? [{ path: `families[${index}].children`, message: 'has two children of one name; tell them apart' }]
+        : [],
     ),
   );
 }

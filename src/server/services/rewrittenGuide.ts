@@ -79,7 +79,8 @@ async function writeAgain(tokenHash: string, openDays: OpenDays, transaction: Tr
   const things = await readThings(programmeId, transaction);
   const everybody = await readHomes(programmeId, { items: [], transaction });
   const [home] = await readHomes(programmeId, { ids: [held.homeId], transaction });
-  if (!home) throw new EdgeError('not-found');
+  // A home that was taken out keeps the guide it has.
+  if (!home) return false;
   const safety = await readSafety(sender, { id: sessionId, session, homes: everybody }, transaction);
   if (questionsBefore(session, [home], { things, person: sender, safety }).length > 0) return false;
   const { books } = await readShelf(programmeId, ['book'], { transaction });

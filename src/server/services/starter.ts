@@ -1,4 +1,5 @@
 import { starterOffers, type StarterOffer } from '../../core/shelf/index.ts';
+import { hold } from '../db/hold.ts';
 import { holdProgramme } from '../db/repositories/programmes.ts';
 import { readThingKeys, writeShelfItems } from '../db/repositories/shelf.ts';
 import { readTaken, readWholeShelf, writeTaken } from '../db/repositories/starterTakes.ts';
@@ -44,6 +45,10 @@ export async function takeThings(programmeId: string, keys: Iterable<string>, tr
   const known = starter().things;
   const wanted = new Set([...keys].filter((key) => Object.hasOwn(known, key)));
   if (wanted.size === 0) return;
+  const before = await readThingKeys(programmeId, [...wanted], transaction);
+  if (before.size === wanted.size) return;
+  // What somebody writes under the same key at this moment stays theirs.
+  await hold(`${programmeId}/thing`, transaction);
   const there = await readThingKeys(programmeId, [...wanted], transaction);
   const missing = starter().entries.filter(({ kind, key }) => kind === 'thing' && wanted.has(key) && !there.has(key));
   await write(programmeId, missing, transaction);

@@ -42,7 +42,7 @@ export async function holdGuide(tokenHash: string, transaction?: Transaction): P
   return row ? { ...row, session: readWholeSession(row.session) } : null;
 }
 
-/** Writes down that a home has not got a thing: for its guide, and among what is known of the home. Two queries. */
+/** Writes down that a home has not got a thing: for its guide, and among what is known of the home. Three queries. */
 export async function addLack(
   { linkId, homeId, programmeId }: Pick<HeldGuide, 'linkId' | 'homeId' | 'programmeId'>,
   { item, name }: { item: string; name: string },
@@ -64,9 +64,18 @@ export async function addLack(
      ON CONFLICT (home_id, thing_id) DO UPDATE SET qty = 0`,
     { replacements, transaction },
   );
+  await nextRevision(homeId, transaction);
 }
 
-/** Takes that back: the home has as many again as it was known to have, or as homes usually have. Two queries. */
+/** Whoever has the home open is told that it changed. */
+async function nextRevision(homeId: string, transaction: Transaction): Promise<void> {
+  await tables().query('UPDATE homes SET revision = revision + 1 WHERE id = :homeId', {
+    replacements: { homeId },
+    transaction,
+  });
+}
+
+/** Takes that back: the home has as many again as it was known to have, or as homes usually have. Three queries. */
 export async function removeLack(
   { linkId, homeId }: Pick<HeldGuide, 'linkId' | 'homeId'>,
   { item, usualQty }: { item: string; usualQty: number },
@@ -82,6 +91,7 @@ export async function removeLack(
     replacements,
     transaction,
   });
+  await nextRevision(homeId, transaction);
 }
 
 /** How the guide of a link stands, and what its home said of it. */
