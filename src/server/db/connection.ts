@@ -1,4 +1,5 @@
 import { AsyncLocalStorage } from 'node:async_hooks';
+import pg from 'pg';
 import { Sequelize } from 'sequelize';
 import { log } from '../log.ts';
 
@@ -36,6 +37,7 @@ export async function closeDatabase(): Promise<void> {
 export async function withPatientDatabase<Value>(work: (sequelize: Sequelize) => Promise<Value>): Promise<Value> {
   const patient = new Sequelize(requireDatabaseUrl(), {
     dialect: 'postgres',
+    dialectModule: DRIVER,
     logging: false,
     pool: { max: 2, min: 0, acquire: 10_000, idle: 600_000 },
     dialectOptions: { connectionTimeoutMillis: 10_000, keepAlive: true, idle_in_transaction_session_timeout: 0 },
@@ -54,7 +56,11 @@ export function isDatabaseAway(error: unknown): boolean {
     const code = (cause as { code?: string }).code ?? '';
     if (['ECONNREFUSED', 'ECONNRESET', 'EPIPE', '57P01', '57P02', '57P03', '08006', '08003'].includes(code))
       return true;
-    if (/Connection terminated|server closed the connection|Query read timeout|timeout expired/i.test(cause.message))
+    if (
+      /Connection terminated|server closed the connection|Query read timeout|timeout expired|not queryable/i.test(
+        cause.message,
+      )
+    )
       return true;
   }
   return false;
@@ -70,12 +76,29 @@ export function isDatabaseBusy(error: unknown): boolean {
   return false;
 }
 
+/**
+ * A client that is listened to from its first moment. Sequelize listens only once it has heard that the client is
+ * connected; a server that says goodbye together with its welcome would end the process.
+ */
+class HeardClient extends pg.Client {
+  /** Read by Sequelize before it hands the connection out again. */
+  _invalid = false;
+
+  constructor(config?: pg.ClientConfig) {
+    super(config);
+    this.on('error', () => (this._invalid = true));
+  }
+}
+
+const DRIVER = { ...pg, Client: HeardClient };
+
 /** A machine that is shared by tests may pause for longer than one that serves. */
 const MS_TO_CONNECT = Number(process.env.FOOTSTOOL_MS_TO_CONNECT ?? 3000);
 
 function connect(url: string): Sequelize {
   return new Sequelize(url, {
     dialect: 'postgres',
+    dialectModule: DRIVER,
     logging: (sql) => {
       const count = queryCounts.getStore();
       if (count) count.queries += 1;
