@@ -26,6 +26,11 @@ test('an interest slot takes what the child loves, or the words behind the bar',
   assert.equal(written('Today it is {loves|a digger}.', { ...scope, loves: 'an owl' }), 'Today it is an owl.');
 });
 
+test('a name slot takes what the child is called, or the words behind the bar', () => {
+  assert.equal(written('Ask {child|your child}.'), 'Ask your child.');
+  assert.equal(written('Ask {child|your child}.', { ...scope, child: 'Wren' }), 'Ask Wren.');
+});
+
 test('pieces tell dials from sums, so that only dials can be turned', () => {
   const rendered = renderTemplate('{n} and {=n*2}', scope);
   assert.ok(rendered.ok);

@@ -1,4 +1,5 @@
 import { err, ok, type Outcome } from '../outcome.ts';
+import { type Content, type ContentNode, parseContent, printNode, type Slot } from './content.ts';
 import { evaluateExpression, type ExpressionProblem, type Scope } from './expression.ts';
 
 /** A piece of a rendered line. `dial` pieces can be turned where they stand; `computed` ones follow. */
@@ -7,7 +8,8 @@ export type TextPiece =
   | { kind: 'dial'; name: string; text: string }
   | { kind: 'computed'; expression: string; text: string }
   | { kind: 'thing'; need: string; text: string }
-  | { kind: 'love'; text: string };
+  | { kind: 'love'; text: string }
+  | { kind: 'child'; text: string };
 
 /** Why a line cannot be rendered. `column` counts from 1 within the line. */
 export type TemplateProblem =
@@ -27,37 +29,31 @@ interface NamedThing {
 export interface TemplateScope {
   readonly values: Scope;
   readonly things: Readonly<Record<string, NamedThing>>;
-  /** What the child loves, for `{loves|a digger}`; absent: the words behind the bar are used. */
+  /** What the child loves; absent: the words that the line has for a home that did not say. */
   readonly loves?: string | undefined;
+  /** What the child is called; absent: the same. */
+  readonly child?: string | undefined;
 }
 
 /**
- * Renders one line. In braces stand: a dial `{n}`, a sum `{=n*4}`, words by number `{n:plate|plates}`
- * (or `{=n*4:lid|lids}`), the thing a home uses for a need (many `{@lids}`, one `{@lids|one}`, by a number
- * `{@lids|n-1}`, or with how many are used `{@lids|count}`), and an interest slot `{loves|a digger}`. A doubled brace `{{` is a brace. Empty text gives no pieces.
+ * Renders one line as it is stored, see `parseContent`. Empty text gives no pieces.
  * @example renderTemplate('Put {n} {n:box|boxes} out', scope) // text "Put ", dial "4", text " ", computed "boxes", …
  */
 export function renderTemplate(source: string, scope: TemplateScope): Outcome<TextPiece[], TemplateProblem> {
+  return renderContent(parseContent(source), scope);
+}
+
+/** Renders the content of a line; the first piece that does not come out says why. No content: no pieces. */
+export function renderContent(content: Content, scope: TemplateScope): Outcome<TextPiece[], TemplateProblem> {
   const pieces: TextPiece[] = [];
-  let plain = '';
-  let at = 0;
-  while (at < source.length) {
-    const character = source[at]!;
-    if (character !== '{' || source[at + 1] === '{') {
-      plain += character;
-      at += character === '{' ? 2 : 1;
-      continue;
-    }
-    const end = source.indexOf('}', at);
-    if (end < 0) return err({ code: 'unclosed-brace', column: at + 1 });
-    const piece = renderSlot(source.slice(at + 1, end), at + 1, scope);
+  let column = 1;
+  for (const node of content) {
+    const piece: Outcome<TextPiece, TemplateProblem> =
+      node.kind === 'text' ? ok({ kind: 'text', text: node.text }) : renderSlot(node, column, scope);
     if (!piece.ok) return piece;
-    if (plain) pieces.push({ kind: 'text', text: plain });
-    plain = '';
     pieces.push(piece.value);
-    at = end + 1;
+    column += printNode(node).length;
   }
-  if (plain) pieces.push({ kind: 'text', text: plain });
   return ok(pieces);
 }
 
@@ -66,67 +62,53 @@ export function formatPieces(pieces: readonly TextPiece[]): string {
   return pieces.map((piece) => piece.text).join('');
 }
 
-function renderSlot(slot: string, column: number, scope: TemplateScope): Outcome<TextPiece, TemplateProblem> {
-  if (slot.startsWith('@')) return renderThing(slot.slice(1), column, scope);
-  if (slot.startsWith('loves|')) return ok({ kind: 'love', text: scope.loves || slot.slice('loves|'.length) });
-  const colon = slot.indexOf(':');
-  const expression = colon < 0 ? slot : slot.slice(0, colon);
-  const words = colon < 0 ? undefined : slot.slice(colon + 1);
-  return renderValue(expression.trim(), words, column, scope);
+function renderSlot(slot: Slot, column: number, scope: TemplateScope): Outcome<TextPiece, TemplateProblem> {
+  switch (slot.kind) {
+    case 'unclosed':
+      return err({ code: 'unclosed-brace', column });
+    case 'thing':
+      return renderThing(slot, column, scope);
+    case 'loves':
+      return ok({ kind: 'love', text: scope.loves || slot.otherwise });
+    case 'child':
+      return ok({ kind: 'child', text: scope.child || slot.otherwise });
+    default:
+      return renderNumber(slot, column, scope);
+  }
 }
 
-function renderThing(slot: string, column: number, scope: TemplateScope): Outcome<TextPiece, TemplateProblem> {
-  const bar = slot.indexOf('|');
-  const need = (bar < 0 ? slot : slot.slice(0, bar)).trim();
-  const form = bar < 0 ? 'many' : slot.slice(bar + 1).trim();
+function renderThing(
+  { need, form }: Extract<ContentNode, { kind: 'thing' }>,
+  column: number,
+  scope: TemplateScope,
+): Outcome<TextPiece, TemplateProblem> {
   if (!Object.hasOwn(scope.things, need)) return err({ code: 'unknown-need', need, column });
   const thing = scope.things[need]!;
   const piece = (text: string) => ok({ kind: 'thing' as const, need, text });
   if (form === 'many') return piece(thing.many);
   if (form === 'one') return piece(thing.one);
   if (form === 'count') return piece(`${thing.qty} ${thing.qty === 1 ? thing.one : thing.many}`);
-  const number = evaluateExpression(form, scope.values);
+  const number = evaluateExpression(form.by, scope.values);
   if (!number.ok) return err({ code: 'braces', column, problem: number.problem });
   return piece(number.value === 1 ? thing.one : thing.many);
 }
 
-function renderValue(
-  expression: string,
-  words: string | undefined,
+function renderNumber(
+  slot: Extract<ContentNode, { kind: 'dial' | 'sum' | 'by-number' }>,
   column: number,
-  scope: TemplateScope,
+  { values }: TemplateScope,
 ): Outcome<TextPiece, TemplateProblem> {
-  const isComputed = expression.startsWith('=');
-  const source = isComputed ? expression.slice(1).trim() : expression;
-  if (
-    !isComputed &&
-    words === undefined &&
-    typeof scope.values[source] === 'string' &&
-    Object.hasOwn(scope.values, source)
-  ) {
-    return ok({ kind: 'dial', name: source, text: String(scope.values[source]) });
-  }
-  const evaluation = evaluateExpression(source, scope.values);
+  const expression = slot.kind === 'dial' ? slot.name : slot.expression;
+  const choice = slot.kind === 'dial' && Object.hasOwn(values, expression) ? values[expression] : undefined;
+  if (typeof choice === 'string') return ok({ kind: 'dial', name: expression, text: choice });
+  const evaluation = evaluateExpression(expression, values);
   if (!evaluation.ok) return err({ code: 'braces', column, problem: evaluation.problem });
-  if (words !== undefined) {
-    return ok({ kind: 'computed', expression: source, text: chooseByNumber(words, evaluation.value) });
-  }
-  const text = formatNumber(evaluation.value);
-  return ok(isComputed ? { kind: 'computed', expression: source, text } : { kind: 'dial', name: source, text });
-}
-
-/** The word for one, or for any other number: `plate|plates`. A single word serves for both. */
-function chooseByNumber(words: string, count: number): string {
-  const [one = '', many = one] = words.split('|');
-  return count === 1 ? one : many;
+  if (slot.kind === 'dial') return ok({ kind: 'dial', name: expression, text: formatNumber(evaluation.value) });
+  const text = slot.kind === 'sum' ? formatNumber(evaluation.value) : evaluation.value === 1 ? slot.one : slot.many;
+  return ok({ kind: 'computed', expression, text });
 }
 
 /** Whole numbers as they are, others to two decimals at most. */
 function formatNumber(value: number): string {
   return String(Math.round(value * 100) / 100);
-}
-
-/** Text as a template that gives it back unchanged: braces are doubled. */
-export function escapeBraces(text: string): string {
-  return text.replaceAll('{', '{{');
 }

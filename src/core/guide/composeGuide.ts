@@ -71,13 +71,14 @@ export function composeGuide(input: GuideInput): Guide {
     ...fitted,
     parts: fitted.parts.map((part) => (waits(part) ? { ...part, isLeftOut: true } : part)),
   };
-  const loves = childFor(home, session.ages, session.on)?.loves;
+  const childHere = childFor(home, session.ages, session.on);
   const { pictureOf, soundsOf } = input;
   const hasTwo = home.children.length > 1;
   const context: HomeContext = {
     fit,
     things,
-    loves,
+    loves: childHere?.loves,
+    child: childHere?.nickname,
     speech,
     authorLanguage,
     hasTwo,

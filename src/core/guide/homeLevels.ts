@@ -14,6 +14,8 @@ export interface HomeContext {
   readonly fit: HomeFit;
   readonly things: ThingsByKey;
   readonly loves: string | undefined;
+  /** What the child that the session is for is called; absent: nobody said. */
+  readonly child: string | undefined;
   readonly speech: Speech;
   readonly authorLanguage: string;
   /** Whether there are two children or more, so that one can do this and another that. */
@@ -27,7 +29,7 @@ export interface HomeContext {
 }
 
 /** What lines may refer to at this home: its own things by name and number, and the dials as its swaps set them. */
-export function homeScope(part: FittedPart, level: LevelName, { fit, things, loves }: HomeContext): TemplateScope {
+export function homeScope(part: FittedPart, level: LevelName, { fit, things, loves, child }: HomeContext): TemplateScope {
   const amounts = new Map(amountsAt(part, level, fit));
   return {
     values: { ...valuesAt(part.segment, level), ...part.sets },
@@ -38,6 +40,7 @@ export function homeScope(part: FittedPart, level: LevelName, { fit, things, lov
       ]),
     ),
     loves,
+    child,
   };
 }
 

@@ -138,4 +138,4 @@ function freeName({ dials }: Segment, label: string): string {
 }
 
 /** Names that mean something else in a sum or a line. */
-const RESERVED = ['sum', 'min', 'max', 'ceil', 'floor', 'round', 'loves'];
+const RESERVED = ['sum', 'min', 'max', 'ceil', 'floor', 'round', 'loves', 'child'];
