@@ -71,14 +71,12 @@ export function composeGuide(input: GuideInput): Guide {
     ...fitted,
     parts: fitted.parts.map((part) => (waits(part) ? { ...part, isLeftOut: true } : part)),
   };
-  const childHere = childFor(home, session.ages, session.on);
   const { pictureOf, soundsOf } = input;
   const hasTwo = home.children.length > 1;
   const context: HomeContext = {
     fit,
     things,
-    loves: childHere?.loves,
-    child: childHere?.nickname,
+    child: childFor(home, session.ages, session.on),
     speech,
     authorLanguage,
     hasTwo,

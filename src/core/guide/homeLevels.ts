@@ -13,9 +13,8 @@ import type { GuideLevel, GuideLine, GuidePicture, GuideSegment } from './guide.
 export interface HomeContext {
   readonly fit: HomeFit;
   readonly things: ThingsByKey;
-  readonly loves: string | undefined;
-  /** What the child that the session is for is called; absent: nobody said. */
-  readonly child: string | undefined;
+  /** The child that the session is for; absent: nobody named one. */
+  readonly child: { readonly nickname: string; readonly loves?: string | undefined } | undefined;
   readonly speech: Speech;
   readonly authorLanguage: string;
   /** Whether there are two children or more, so that one can do this and another that. */
@@ -29,7 +28,7 @@ export interface HomeContext {
 }
 
 /** What lines may refer to at this home: its own things by name and number, and the dials as its swaps set them. */
-export function homeScope(part: FittedPart, level: LevelName, { fit, things, loves, child }: HomeContext): TemplateScope {
+export function homeScope(part: FittedPart, level: LevelName, { fit, things, child }: HomeContext): TemplateScope {
   const amounts = new Map(amountsAt(part, level, fit));
   return {
     values: { ...valuesAt(part.segment, level), ...part.sets },
@@ -39,8 +38,8 @@ export function homeScope(part: FittedPart, level: LevelName, { fit, things, lov
         { ...namesOf(item ?? need.item, things), qty: roundUp(amounts.get(id) ?? 0) },
       ]),
     ),
-    loves,
-    child,
+    loves: child?.loves,
+    child: child?.nickname,
   };
 }
 
