@@ -1,5 +1,16 @@
 import { expect, test } from '@playwright/test';
-import { address, benchIsReady, expectAccessible, isKept, part, signIn, signInAs, startSession } from './steps.ts';
+import {
+  address,
+  benchIsReady,
+  expectAccessible,
+  isKept,
+  lineTools,
+  part,
+  script,
+  signIn,
+  signInAs,
+  startSession,
+} from './steps.ts';
 
 test('a part of one’s own, its needs, a part renewed from the shelf, a copy, and a session deleted and brought back', async ({
   page,
@@ -27,7 +38,9 @@ test('a part of one’s own, its needs, a part renewed from the shelf, a copy, a
   await expect(title).toHaveValue('Socks in a row');
 
   const owl = part(page, 'Owl steps');
-  await owl.getByRole('button', { name: 'take out line 1' }).click();
+  await script(page, 'Owl steps').focus();
+  await page.keyboard.press('Control+Home');
+  await lineTools(page).getByRole('button', { name: 'take out' }).click();
   const lines = await owl.locator('.line').count();
   await owl.locator('.segment-head').hover();
   await owl.getByRole('button', { name: 'fetch again Owl steps from the shelf' }).click();

@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { endProcess, startTestDatabase, testEnvironment, type TestDatabase } from '../support/app.ts';
 import { testPort } from '../support/ports.ts';
-import { BENCH, benchIsReady, isKept, part } from './steps.ts';
+import { BENCH, benchIsReady, isKept, lineTools, part, script } from './steps.ts';
 
 const ROOT = resolve(import.meta.dirname, '../..');
 
@@ -229,14 +229,14 @@ async function writePart(hand: Hand) {
   const { page } = hand;
   await hand.use(page.getByRole('button', { name: 'Add a part' }));
   const own = part(page, 'Something to do');
-  await expect(own.getByRole('textbox', { name: 'Words of line 1' })).toBeFocused();
+  await expect(script(page, 'Something to do')).toBeFocused();
   for (const line of ['Lay 6 spoons in a row on the tea towel.', 'ask: “Which of the 6 is longest?”']) {
     await hand.type(line);
     await hand.press('Enter');
   }
   await hand.type('sing: Spoon by spoon by spoon we go / In a long and shiny row');
-  await hand.press('Escape');
-  await hand.use(own.getByRole('button', { name: 'make 6 of line 2 adjustable' }));
+  await hand.press('ArrowUp');
+  await hand.use(lineTools(page).getByRole('button', { name: 'make 6 adjustable' }));
   await hand.use(page.getByRole('button', { name: 'Make it adjustable' }));
   await expect(own.getByRole('spinbutton', { name: 'spoons' })).toHaveCount(2);
   await hand.use(own.locator('summary').filter({ hasText: 'needs' }));

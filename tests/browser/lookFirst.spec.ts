@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { address, BENCH, benchIsReady, expectAccessible, isKept, signIn } from './steps.ts';
+import { address, BENCH, benchIsReady, expectAccessible, isKept, script, signIn } from './steps.ts';
 
 /** Writes a session of one part whose first line says this; ends on its bench. */
 async function sessionSaying(page: import('@playwright/test').Page, title: string, line: string): Promise<string> {
@@ -9,8 +9,8 @@ async function sessionSaying(page: import('@playwright/test').Page, title: strin
   await page.waitForURL(BENCH);
   await benchIsReady(page);
   await page.getByRole('button', { name: 'Add a part' }).click();
-  await page.getByLabel(/^Words of line/).fill(line);
-  await page.getByLabel(/^Words of line/).press('Tab');
+  await expect(script(page, 'Something to do')).toBeFocused();
+  await page.keyboard.type(line);
   await isKept(page);
   return page.url();
 }

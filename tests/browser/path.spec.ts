@@ -8,6 +8,7 @@ import {
   benchIsReady,
   expectAccessible,
   isKept,
+  lineTools,
   part,
   partTitles,
   sendAndOpenLetter,
@@ -16,6 +17,7 @@ import {
   startSession,
   takeUp,
   useServer,
+  writeLine,
 } from './steps.ts';
 
 let end: () => Promise<void>;
@@ -102,19 +104,20 @@ test('an author makes a session, turns a dial, reorders by keyboard, sends it; a
   });
 
   await test.step('lines move by keyboard and take the kind that is written before them', async () => {
-    const first = carts.locator('li.line').first();
-    await first.getByRole('combobox', { name: 'Kind of line' }).focus();
+    const first = carts.locator('.line').first();
+    await first.getByText('Set out').click();
     await page.keyboard.press('Alt+ArrowDown');
-    await expect(carts.locator('li.line').nth(1)).toContainText('Tip the bottle lids into');
+    await expect(carts.locator('.line').nth(1)).toContainText('Tip the bottle lids into');
     await page.keyboard.press('Alt+ArrowUp');
-    await carts.getByRole('button', { name: 'add a line' }).click();
-    await page.keyboard.type('ask: “Which cart has {wheels} wheels?”');
-    await page.keyboard.press('Escape');
-    await expect(carts.locator('li.line')).toHaveCount(9);
-    await carts.getByRole('button', { name: 'add a line' }).click();
+    await writeLine(page, 'Carts and lids', 'ask: “Which cart has ');
+    await lineTools(page).getByLabel('Put into the line').selectOption('wheels on each');
+    await page.keyboard.type(' wheels?”');
+    await page.keyboard.press('Enter');
+    await expect(carts.locator('.line')).toHaveCount(10);
     await page.getByRole('heading', { name: 'Hello' }).click();
-    await expect(carts.locator('li.line')).toHaveCount(9);
-    await expect(carts.locator('li.line-ask').last()).toContainText('“Which cart has 4 wheels?”');
+    await page.getByRole('button', { name: 'undo' }).focus();
+    await expect(carts.locator('.line')).toHaveCount(9);
+    await expect(carts.locator('.line-ask').last()).toContainText('“Which cart has 4 wheels?”');
   });
 
   await test.step('the homes in sight: who can do it, and why', async () => {

@@ -73,6 +73,20 @@ export async function benchIsReady(page: Page): Promise<void> {
   await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
 }
 
+/** The text of a part, as soon as it can be written in. */
+export const script = (page: Page, title: string): Locator => page.getByRole('textbox', { name: `Lines of ${title}` });
+
+/** Writes a line below the last of a part; the caret stays at its end. */
+export async function writeLine(page: Page, title: string, words: string): Promise<void> {
+  await script(page, title).focus();
+  await page.keyboard.press('Control+End');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type(words);
+}
+
+/** The tools of the line that is written in. */
+export const lineTools = (page: Page): Locator => page.locator('.line-bar');
+
 export async function isKept(page: Page): Promise<void> {
   await expect(page.getByRole('status').filter({ hasText: 'saved at' })).toBeVisible();
   await expect(page.getByRole('link', { name: /^Send to/ })).toBeVisible();

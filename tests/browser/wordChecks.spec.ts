@@ -1,5 +1,15 @@
 import { expect, test } from '@playwright/test';
-import { address, benchIsReady, expectAccessible, isKept, openDemoSounds, partTitles, signIn } from './steps.ts';
+import {
+  address,
+  benchIsReady,
+  expectAccessible,
+  isKept,
+  lineTools,
+  openDemoSounds,
+  partTitles,
+  signIn,
+  writeLine,
+} from './steps.ts';
 
 test(
   'the words of a line are checked in place when asked, and a word that does not fit is changed on press',
@@ -9,14 +19,9 @@ test(
     await page.goto(address('/sessions'));
     await page.getByRole('link', { name: 'Who is on the wall?' }).first().click();
     await benchIsReady(page);
-    await page.getByRole('button', { name: 'add a line' }).first().click();
-    const writer = page.getByRole('textbox', { name: /^Words of line/ });
-    await writer.fill('Lay out a sock, a ship and soap.');
-    await writer.blur();
-    const row = page.getByRole('listitem').filter({ hasText: 'Lay out a sock, a ship and soap.' });
+    await writeLine(page, 'Hello', 'Lay out a sock, a ship and soap.');
     await expect(page.getByRole('group', { name: 'Words of this line' })).toHaveCount(0);
-    await row.hover();
-    await row.getByRole('button', { name: /^check the words of line/ }).click();
+    await lineTools(page).getByRole('button', { name: 'words' }).click();
     const check = page.getByRole('group', { name: 'Words of this line' });
     await check.getByLabel('In this line').selectOption('the words start with');
     await check.getByLabel('sound').selectOption('s');

@@ -79,6 +79,31 @@ test('parts and lines move, and the session before the edit stays as it was', ()
   assert.equal(JSON.stringify(SESSION), before);
 });
 
+test('lines are written over by their ids: what was not touched stays the same value, what is new is its own', () => {
+  const [first, second] = cartsOf(SESSION).lines;
+  const after = cartsOf(
+    edited({
+      do: 'write-lines',
+      segment: 'carts',
+      lines: [
+        { id: 'new', kind: 'say', text: '“Off we go.”' },
+        { id: second!.id, kind: second!.kind, text: 'Other words.', answer: second!.answer },
+        { id: first!.id, kind: first!.kind, text: first!.text, answer: first!.answer },
+      ],
+    }),
+  ).lines;
+  assert.deepEqual(
+    after.map(({ id, text }) => [id, text]),
+    [
+      ['new', '“Off we go.”'],
+      [second!.id, 'Other words.'],
+      [first!.id, first!.text],
+    ],
+  );
+  assert.equal(after[2], first);
+  assert.equal(after[1]!.why, second!.why);
+});
+
 test('writing with a swap puts it first and keeps the former thing as a swap', () => {
   const carts = cartsOf(edited({ do: 'use-swap', segment: 'carts', need: 'boxes', item: 'egg-carton' }));
   assert.equal(carts.needs[0]!.item, 'egg-carton');

@@ -6,6 +6,7 @@ import { type Need, takeOver } from '../materials/index.ts';
 import { err, ok, type Outcome } from '../outcome.ts';
 import { linesAt } from './levels.ts';
 import type { Segment, Session, TripleOfQuantities } from './session.ts';
+import { rewritten, type WrittenLine, writtenOver } from './writtenLines.ts';
 
 /** Everything that can be done to a session on the bench. Positions count from 0. */
 export type Edit =
@@ -31,6 +32,17 @@ export type Edit =
   | { readonly do: 'add-line'; readonly segment: string; readonly line: Line; readonly at: number }
   | { readonly do: 'remove-line'; readonly segment: string; readonly line: string }
   | { readonly do: 'move-line'; readonly segment: string; readonly line: string; readonly to: number }
+  /** The lines of the level that is shown, as they were written over: by their ids, in their order. */
+  | { readonly do: 'write-lines'; readonly segment: string; readonly lines: readonly WrittenLine[] }
+  /** A line to the end of another part, in words that may stand there (see `textElsewhere`). */
+  | {
+      readonly do: 'carry-line';
+      readonly segment: string;
+      readonly line: string;
+      readonly to: string;
+      readonly text: string;
+      readonly answer?: string | undefined;
+    }
   | { readonly do: 'use-swap'; readonly segment: string; readonly need: string; readonly item: string }
   | {
       readonly do: 'time-segment';
@@ -99,6 +111,8 @@ export function applyEdit(session: Session, edit: Edit, regenerate: Regenerate):
       const moved = moveWithin(session.segments, edit.segment, edit.to);
       return moved.ok ? ok({ ...session, segments: moved.value }) : moved;
     }
+    case 'carry-line':
+      return carryLine(session, edit);
     default:
       return changeSegment(session, edit.segment, (segment) => editSegment(segment, edit, regenerate));
   }
@@ -125,7 +139,12 @@ export function checkDial(
 
 type SegmentEdit = Exclude<
   Edit,
-  { do: 'describe' } | { do: 'accept' } | { do: 'add-segment' } | { do: 'remove-segment' } | { do: 'move-segment' }
+  | { do: 'describe' }
+  | { do: 'accept' }
+  | { do: 'carry-line' }
+  | { do: 'add-segment' }
+  | { do: 'remove-segment' }
+  | { do: 'move-segment' }
 >;
 
 function editSegment(segment: Segment, edit: SegmentEdit, regenerate: Regenerate): Outcome<Segment, EditProblem> {
@@ -147,6 +166,8 @@ function editSegment(segment: Segment, edit: SegmentEdit, regenerate: Regenerate
       return editLines(segment, (lines) =>
         ok(lines.map((line) => (line.id === edit.line ? rewritten(line, edit.change) : line))),
       );
+    case 'write-lines':
+      return editLines(segment, (before) => ok(writtenOver(before, edit.lines)));
     case 'use-swap':
       return useSwap(segment, edit.need, edit.item);
     case 'rename-segment':
@@ -165,10 +186,20 @@ function editSegment(segment: Segment, edit: SegmentEdit, regenerate: Regenerate
   }
 }
 
-/** A line with an author's change; what was said from a message is the author's own once its words change. */
-function rewritten(line: Line, change: Partial<Omit<Line, 'id'>>): Line {
-  const { says, ...own } = { ...line, ...change };
-  return own.text === line.text && own.answer === line.answer && own.why === line.why ? { ...own, says } : own;
+function carryLine(
+  session: Session,
+  { segment: from, line: id, to, text, answer }: Extract<Edit, { do: 'carry-line' }>,
+): Outcome<Session, EditProblem> {
+  let carried: Line | undefined;
+  const without = changeSegment(session, from, (segment) =>
+    editLines(segment, (lines) => {
+      carried = lines.find((line) => line.id === id);
+      return carried ? ok(lines.filter((line) => line !== carried)) : err({ code: 'no-such-part', part: id });
+    }),
+  );
+  if (!without.ok) return without;
+  const line = rewritten(carried!, { text, answer });
+  return changeSegment(without.value, to, (segment) => editLines(segment, (lines) => ok([...lines, line])));
 }
 
 /** Another version of a part in its place: under its id, at the level it stood at where that is still offered. */

@@ -7,6 +7,8 @@ export { checkScript, type PlacesByItem, placesOf, type ScriptFault, type Script
 export { answersKeyWithId, partWithChoiceIds, withChoiceIds } from './choiceIds.ts';
 export { type ChoiceDial, choiceWord, type Dial, dialValues, isNumberDial, type NumberDial } from './dial.ts';
 export { applyEdit, checkDial, type Edit, type EditProblem, type Regenerate } from './edit.ts';
+export { textElsewhere } from './elsewhere.ts';
+export { guessKind } from './guessKind.ts';
 export { type LevelName, LEVELS } from './levelName.ts';
 export { isWholeLevel, levelsOf, linesAt, quantityAt, valuesAt } from './levels.ts';
 export { type Line, LINE_KINDS, type LineKind } from './line.ts';
@@ -39,3 +41,4 @@ export {
 } from './session.ts';
 export { benchPreparations, plannedPreparations } from './sessionPreparations.ts';
 export { readScript, readWholeSession, type StoredScript, writeScript, writeWholeSession } from './storedScript.ts';
+export type { WrittenLine } from './writtenLines.ts';

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import type { ErrorAnswer } from '../../contracts/errors.ts';
 import { askServer } from '../ui/askServer.ts';
 import { useTyped } from './useTyped.ts';
@@ -25,6 +25,14 @@ const LONGEST_RETRY_MS = 30_000;
 const MOST_BYTES = 2 * 1024 * 1024;
 const PASSING: readonly ErrorAnswer['code'][] = ['database-away', 'busy', 'too-many-tries'];
 
+/** Words that somebody wrote and that are no part of the value yet. */
+interface WordsHeld {
+  readonly holds: () => boolean;
+  readonly subscribe: (listener: () => void) => () => void;
+}
+
+const NO_WORDS: WordsHeld = { holds: () => false, subscribe: () => () => undefined };
+
 interface KeepingInput<Value> {
   /** Where it is kept, by PUT. */
   readonly address: string;
@@ -33,10 +41,19 @@ interface KeepingInput<Value> {
   readonly value: Value;
   readonly revision: number;
   readonly keptAt: string;
+  /** Who holds words that are no part of the value yet; absent: nobody does. */
+  readonly writers?: WordsHeld | undefined;
 }
 
 /** Keeps a value as it is written: after each pause, again when it could not be reached, never over a newer one. */
-export function useAutosave<Value>({ address, name, value, revision, keptAt }: KeepingInput<Value>) {
+export function useAutosave<Value>({
+  address,
+  name,
+  value,
+  revision,
+  keptAt,
+  writers = NO_WORDS,
+}: KeepingInput<Value>) {
   const [keeping, setKeeping] = useState<Keeping<Value>>({ state: 'kept', at: keptAt });
   const keptValue = useRef(value);
   const keptRevision = useRef(revision);
@@ -76,13 +93,7 @@ export function useAutosave<Value>({ address, name, value, revision, keptAt }: K
     return () => clearTimeout(timer);
   }, [value, keeping, keep]);
 
-  useEffect(() => {
-    const warn = (event: BeforeUnloadEvent) => {
-      if (latest.current !== keptValue.current || holdsTyped()) event.preventDefault();
-    };
-    window.addEventListener('beforeunload', warn);
-    return () => window.removeEventListener('beforeunload', warn);
-  }, [holdsTyped]);
+  useWarning(() => latest.current !== keptValue.current || holdsTyped() || writers.holds());
 
   /** Puts ours over what somebody else kept. */
   const overwriteRemote = (newer: Newer<Value>) => {
@@ -96,8 +107,22 @@ export function useAutosave<Value>({ address, name, value, revision, keptAt }: K
     keptValue.current = newer.value;
     setKeeping({ state: 'kept', at: newer.keptAt });
   };
-  const isKept = value === keptValue.current && !isTyping;
+  const isWriting = useSyncExternalStore(writers.subscribe, writers.holds, () => false);
+  const isKept = value === keptValue.current && !isTyping && !isWriting;
   return { keeping, isKept, overwriteRemote, loadRemote };
+}
+
+/** Asks before the page is closed while something would be lost. */
+function useWarning(wouldLose: () => boolean): void {
+  const asked = useRef(wouldLose);
+  asked.current = wouldLose;
+  useEffect(() => {
+    const warn = (event: BeforeUnloadEvent) => {
+      if (asked.current()) event.preventDefault();
+    };
+    window.addEventListener('beforeunload', warn);
+    return () => window.removeEventListener('beforeunload', warn);
+  }, []);
 }
 
 type PutAnswer<Value> =

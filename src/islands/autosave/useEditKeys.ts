@@ -18,13 +18,14 @@ export function useEditKeys({ onUndo, onRedo, onHelp, onSend }: EditKeys): void 
         return;
       }
       const isInText = event.target instanceof HTMLElement && event.target.matches('input, textarea, select');
+      const isWritten = event.target instanceof HTMLElement && event.target.isContentEditable;
       if (isInText) return;
       const isCommand = event.ctrlKey || event.metaKey;
       if (isCommand && event.key.toLowerCase() === 'z') {
         event.preventDefault();
         if (event.shiftKey) onRedo();
         else onUndo();
-      } else if (event.key === '?') onHelp();
+      } else if (event.key === '?' && !isWritten) onHelp();
     };
     window.addEventListener('keydown', onKeyDown);
     return () => window.removeEventListener('keydown', onKeyDown);

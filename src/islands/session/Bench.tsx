@@ -10,6 +10,8 @@ import { KeysHelp } from '../keys/KeysHelp.tsx';
 import { MinuteTape } from './MinuteTape.tsx';
 import { SegmentSheet } from './SegmentSheet.tsx';
 import { SessionHead } from './SessionHead.tsx';
+import { CarryContext } from './script/carrying.ts';
+import { WritersContext } from './script/writers.ts';
 import { useBench } from './useBench.ts';
 import { useEditKeys } from '../autosave/useEditKeys.ts';
 import { useAutosave } from '../autosave/useAutosave.ts';
@@ -19,11 +21,15 @@ type BenchState = ReturnType<typeof useBench>;
 const KEYS = [
   ['On a dial', 'arrow keys turn it; Home and End go to its ends; digits type it'],
   ['On “move”', 'space takes it up, arrow keys carry it, space puts it down, Escape lets go'],
-  ['On a line', 'Alt with up or down moves it'],
   [
-    'While writing',
-    'a kind and a colon (“ask: ”) sets the kind; Enter goes on; Escape ends it and keeps what you wrote',
+    'In the text',
+    'Enter begins a line, Backspace at its start joins it to the one before; Alt with up or down moves it; Tab goes to the tools of the line, Escape comes back',
   ],
+  [
+    'As words',
+    '“ask: ” at the start of a line makes it a question, and so with every kind; “answer: ” begins what you expect to hear',
+  ],
+  ['On a number in the text', 'Enter opens it, arrow keys turn it, Enter or Escape goes on writing'],
   ['Anywhere', 'Ctrl Enter goes to “Send”; Ctrl Z undoes, Ctrl Shift Z does it again, ? shows this'],
 ] as const;
 
@@ -45,7 +51,7 @@ function Parts({ bench, ...props }: BenchProps & { bench: BenchState }) {
   const { soundSteps: steps, accent } = props;
   const wordChecks = useMemo(() => ({ on: session.on, steps, accent }), [session.on, steps, accent]);
   return (
-    <>
+    <WritersContext.Provider value={bench.writers}>
       {composed.segments.map((part, index) => (
         <SegmentSheet
           key={part.segment.id}
@@ -57,9 +63,10 @@ function Parts({ bench, ...props }: BenchProps & { bench: BenchState }) {
           count={composed.segments.length}
           findings={judgement.findings.filter(({ segment }) => segment === part.segment.id)}
           onEdit={bench.edit}
+          onWritten={bench.write}
         />
       ))}
-    </>
+    </WritersContext.Provider>
   );
 }
 
@@ -81,6 +88,7 @@ function Sheet(props: BenchProps) {
   const bench = useBench(props);
   const { session, composed, judgement, isJudged } = bench;
   const { keeping, isKept, overwriteRemote, loadRemote } = useAutosave({
+    writers: bench.writers,
     address: `/api/sessions/${id}`,
     name: 'session',
     value: session,
@@ -112,7 +120,9 @@ function Sheet(props: BenchProps) {
       <SaveBanner {...{ keeping, loadRemote, overwriteRemote }} value={session} onTake={bench.take} />
       <Refusal refusal={bench.refusal} onDismiss={bench.dismiss} />
       <div className="relative before:absolute before:left-[6.5rem] before:inset-y-0 before:border-l before:border-line max-[860px]:before:left-[4.2rem]">
-        <Parts {...props} bench={bench} />
+        <CarryContext.Provider value={session.segments}>
+          <Parts {...props} bench={bench} />
+        </CarryContext.Provider>
         {session.segments.length === 0 && (
           <p className="text-soft px-6 py-8">The sheet is empty. Put a book, a song or an activity on it.</p>
         )}

@@ -5,17 +5,29 @@ interface DialChipProps {
   readonly dial: Dial;
   readonly onTurn: (value: number | string) => void;
   readonly mayWrite: boolean;
+  /** It stands in text that is written in, where arrows and Enter lead into it and Tab does not. */
+  readonly isInText?: boolean | undefined;
 }
 
 /** A dial inside a sentence: dragged sideways, turned with the arrow keys, or typed. */
-export function DialChip({ dial, onTurn, mayWrite }: DialChipProps) {
+export function DialChip({ dial, onTurn, mayWrite, isInText }: DialChipProps) {
   if (!mayWrite) return <span className="dial">{dial.value}</span>;
-  return isNumberDial(dial) ? <NumberChip dial={dial} onTurn={onTurn} /> : <ChoiceChip dial={dial} onTurn={onTurn} />;
+  return isNumberDial(dial) ? (
+    <NumberChip {...{ dial, onTurn, isInText }} />
+  ) : (
+    <ChoiceChip {...{ dial, onTurn, isInText }} />
+  );
 }
 
 const PIXELS_PER_STEP = 16;
 
-function NumberChip({ dial, onTurn }: { dial: NumberDial; onTurn: (value: number) => void }) {
+interface ChipProps<Kind extends Dial> {
+  readonly dial: Kind;
+  readonly onTurn: (value: Kind['value']) => void;
+  readonly isInText: boolean | undefined;
+}
+
+function NumberChip({ dial, onTurn, isInText }: ChipProps<NumberDial>) {
   const [typed, setTyped] = useState<string | null>(null);
   const chip = useRef<HTMLSpanElement>(null);
 
@@ -50,7 +62,7 @@ function NumberChip({ dial, onTurn }: { dial: NumberDial; onTurn: (value: number
       ref={chip}
       className="dial"
       role="spinbutton"
-      tabIndex={0}
+      tabIndex={isInText ? -1 : 0}
       aria-label={dial.label}
       aria-valuenow={dial.value}
       aria-valuemin={dial.min}
@@ -122,11 +134,12 @@ function targetOfKey(key: string, { value, min, max }: NumberDial): number | nul
   return null;
 }
 
-function ChoiceChip({ dial, onTurn }: { dial: ChoiceDial; onTurn: (value: string) => void }) {
+function ChoiceChip({ dial, onTurn, isInText }: ChipProps<ChoiceDial>) {
   return (
     <select
       className="dial cursor-pointer appearance-none [font:inherit] font-bold"
       aria-label={dial.label}
+      tabIndex={isInText ? -1 : undefined}
       value={dial.value}
       onChange={(event) => onTurn(event.target.value)}
       onClick={(event) => event.stopPropagation()}

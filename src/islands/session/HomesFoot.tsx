@@ -1,6 +1,6 @@
 import { daysAhead } from '../../core/calendar/index.ts';
 import type { ThingsByKey } from '../../core/materials/index.ts';
-import { memo, useState } from 'react';
+import { memo, useState, useEffect, useRef } from 'react';
 import type { HomeVerdict, OutcomeCounts, SessionJudgement } from '../../core/checks/index.ts';
 import type { HomeState } from '../../core/homes/index.ts';
 import { type ComposedSession, materialsOrNone } from '../../core/guide/index.ts';
@@ -47,9 +47,13 @@ export function HomesFoot({
   sending,
 }: HomesFootProps) {
   const [isOpen, setIsOpen] = useState(false);
+  const foot = useHeightTold();
   const ordered = [...homes].sort((left, right) => STATE_ORDER.indexOf(left.state) - STATE_ORDER.indexOf(right.state));
   return (
-    <footer className="homes-foot fixed inset-x-0 bottom-0 z-10 bg-paper border-t border-ink max-[860px]:static [&_strong]:block [&_strong]:font-heading [&_strong]:font-semibold">
+    <footer
+      ref={foot}
+      className="homes-foot fixed inset-x-0 bottom-0 z-10 bg-paper border-t border-ink max-[860px]:static [&_strong]:block [&_strong]:font-heading [&_strong]:font-semibold"
+    >
       {isOpen && <HomesPanel homes={ordered} more={total - homes.length} things={things} />}
       <div className="flex gap-7 items-center py-[0.55rem] px-6 max-[860px]:flex-wrap">
         <button
@@ -95,6 +99,21 @@ function FootFact({ title, text }: { title: string; text: string }) {
       <span className="text-xs line-clamp-2">{text}</span>
     </div>
   );
+}
+
+/** Tells the page how much of its foot is covered, for what stands above it. */
+function useHeightTold() {
+  const foot = useRef<HTMLElement>(null);
+  useEffect(() => {
+    const tell = () => {
+      const isOver = getComputedStyle(foot.current!).position === 'fixed';
+      document.documentElement.style.setProperty('--foot', `${isOver ? foot.current!.offsetHeight : 0}px`);
+    };
+    const watcher = new ResizeObserver(tell);
+    watcher.observe(foot.current!);
+    return () => watcher.disconnect();
+  }, []);
+  return foot;
 }
 
 function thingsToFetch({ materials }: ComposedSession, things: ThingsByKey): string {

@@ -1,23 +1,18 @@
 import { type Edit, type LevelName, LEVELS, type MakerSource } from '../../core/session/index.ts';
 import type { ThingsByKey } from '../../core/materials/index.ts';
-import { DndContext, closestCenter, type DragEndEvent } from '@dnd-kit/core';
-import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { memo, useMemo, useState, type CSSProperties } from 'react';
 import type { Finding } from '../../core/checks/index.ts';
 import type { ComposedSegment } from '../../core/guide/index.ts';
 import { reportSpread, spreadOf } from '../../core/time/index.ts';
 import { DialChip } from './DialChip.tsx';
 import { FindingNote } from './FindingNote.tsx';
-import { LineRow } from './LineRow.tsx';
-import { movingWords } from '../moving/movingWords.ts';
-import { useMoveSensors } from '../moving/useMoveSensors.ts';
+import { ScriptLines } from './script/ScriptLines.tsx';
 import { FromShelf } from './FromShelf.tsx';
 import { NeedsEditor } from './NeedsEditor.tsx';
 import { MinutesEditor } from './MinutesEditor.tsx';
 import type { SaidSound } from '../../core/makers/index.ts';
 import { HeardSounds } from '../sounds/HeardSounds.tsx';
 import type { WordChecks } from './WordCheck.tsx';
-import { newId } from '../autosave/newId.ts';
 import { groupByRow } from './marginGroups.ts';
 
 interface SegmentSheetProps {
@@ -34,7 +29,12 @@ interface SegmentSheetProps {
   readonly soundsSaid: ((made: MakerSource) => readonly SaidSound[]) | undefined;
   readonly recorded: readonly string[];
   readonly onEdit: (edit: Edit) => void;
+  /** Takes up what was written in this part. */
+  readonly onWritten: (edit: Edit) => void;
 }
+
+/** Lines that may stand in the text before the sheet knows of them. */
+const SPARE_ROWS = 2;
 
 const LEVEL_WORDS: Readonly<Record<LevelName, string>> = { easier: 'easier', right: 'just right', harder: 'harder' };
 
@@ -51,30 +51,26 @@ function isSameSheet(before: SegmentSheetProps, after: SegmentSheetProps): boole
 function SheetOfPart(props: SegmentSheetProps) {
   const { part, position, count, findings, things, mayWrite, hasMakers, wordChecks, soundsSaid, recorded, onEdit } =
     props;
+  const { onWritten } = props;
   const { segment, lines } = part;
   // A part of one's own begins with a line to write.
   const [first] = lines;
   const startsEmpty = mayWrite && lines.length === 1 && first!.line.text === '';
-  const [writing, setWriting] = useState<string | null>(startsEmpty ? first!.line.id : null);
-  const addLine = () => {
-    const id = newId();
-    onEdit({
-      do: 'add-line',
-      segment: segment.id,
-      at: lines.length,
-      line: { id, kind: 'do', text: '' },
-    });
-    setWriting(id);
-  };
+  const [startsInWriting] = useState(startsEmpty);
   return (
     <section
       className="segment"
-      style={{ gridTemplateRows: `repeat(${lines.length + 1}, auto) 1fr` }}
+      style={
+        {
+          gridTemplateRows: `repeat(${lines.length + SPARE_ROWS + 1}, auto) 1fr`,
+          '--lines': lines.length + SPARE_ROWS,
+        } as CSSProperties
+      }
       id={`part-${segment.id}`}
       aria-labelledby={`title-${segment.id}`}
     >
       <SegmentHead {...{ part, position, count, things, mayWrite, hasMakers, soundsSaid, recorded, onEdit }} />
-      <SegmentLines {...{ part, things, mayWrite, onEdit, writing, wordChecks }} onWriting={setWriting} />
+      <ScriptLines {...{ part, things, mayWrite, onEdit, onWritten, wordChecks, startsInWriting }} />
       {groupByRow(findings, part).map(({ row, span, group }) => (
         <div key={row} className="margin" style={{ '--row': `${row} / span ${span}` } as CSSProperties}>
           {group.map((finding) => (
@@ -82,11 +78,6 @@ function SheetOfPart(props: SegmentSheetProps) {
           ))}
         </div>
       ))}
-      {mayWrite && (
-        <button type="button" className="add-line min-h-6" style={{ gridRow: lines.length + 2 }} onClick={addLine}>
-          add a line
-        </button>
-      )}
     </section>
   );
 }
@@ -95,7 +86,7 @@ type Edits = Pick<SegmentSheetProps, 'onEdit'>;
 type OfSegment = Edits & { readonly segment: ComposedSegment['segment'] };
 
 /** The heading of a part: its title, levels, dials and facts, and what can be done with it. */
-function SegmentHead(props: Omit<SegmentSheetProps, 'findings' | 'wordChecks'>) {
+function SegmentHead(props: Omit<SegmentSheetProps, 'findings' | 'wordChecks' | 'onWritten'>) {
   const { part, position, count, things, mayWrite, hasMakers, soundsSaid, recorded, onEdit } = props;
   const { segment } = part;
   const { made } = segment;
@@ -192,46 +183,6 @@ function SegmentTools({ segment, position, count, things, onEdit }: SegmentTools
   );
 }
 
-type SegmentLinesProps = Pick<SegmentSheetProps, 'part' | 'things' | 'mayWrite' | 'onEdit' | 'wordChecks'> & {
-  /** The line that is written in from the start, by id. */
-  readonly writing: string | null;
-  readonly onWriting: (line: string | null) => void;
-};
-
-/** The lines of a part, moved by hand or by keys. */
-function SegmentLines(props: SegmentLinesProps) {
-  const { things, mayWrite, onEdit, writing, onWriting, wordChecks } = props;
-  const { segment, lines } = props.part;
-  const sensors = useMoveSensors();
-  const onDragEnd = ({ active, over }: DragEndEvent) => {
-    const to = lines.findIndex(({ line }) => line.id === over?.id);
-    if (over && active.id !== over.id) onEdit({ do: 'move-line', segment: segment.id, line: String(active.id), to });
-  };
-  return (
-    <DndContext
-      id={`lines-${segment.id}`}
-      accessibility={movingWords(Object.fromEntries(lines.map(({ line }, index) => [line.id, `line ${index + 1}`])))}
-      sensors={sensors}
-      collisionDetection={closestCenter}
-      onDragEnd={onDragEnd}
-    >
-      <SortableContext items={lines.map(({ line }) => line.id)} strategy={verticalListSortingStrategy}>
-        <ol className="contents">
-          {lines.map((composed, index) => (
-            <LineRow
-              key={composed.line.id}
-              {...{ composed, segment, things, mayWrite, onEdit, wordChecks }}
-              position={index}
-              startsInWriting={writing === composed.line.id}
-              onWriting={onWriting}
-            />
-          ))}
-        </ol>
-      </SortableContext>
-    </DndContext>
-  );
-}
-
 function LevelChoice({
   segment,
   onChoose,
@@ -245,7 +196,7 @@ function LevelChoice({
     <span
       role="group"
       aria-label="Level"
-      className="inline-flex gap-3 text-sm [&_button]:link [&_button]:link-primary [&_button[aria-pressed=true]]:text-ink [&_button[aria-pressed=true]]:font-bold [&_button[aria-pressed=true]]:no-underline pointer-coarse:[&_button]:min-h-11 pointer-coarse:[&_button]:min-w-11"
+      className="inline-flex gap-3 text-sm [&_button]:link [&_button]:link-primary [&_button]:min-h-6 [&_button[aria-pressed=true]]:text-ink [&_button[aria-pressed=true]]:font-bold [&_button[aria-pressed=true]]:no-underline pointer-coarse:[&_button]:min-h-11 pointer-coarse:[&_button]:min-w-11"
     >
       {offered.map((level) => (
         <button key={level} type="button" aria-pressed={segment.level === level} onClick={() => onChoose(level)}>

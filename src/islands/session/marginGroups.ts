@@ -22,7 +22,7 @@ export function groupByRow(
     if (isCrowded) last.group.push(...group);
     else groups.push({ row, group });
   }
-  const end = lines.length + 3;
+  const end = lines.length + 5;
   return groups.map(({ row, group }, index) => ({
     row,
     span: Math.max(1, (groups[index + 1]?.row ?? end) - row),

@@ -5,6 +5,7 @@ import { err } from '../../core/outcome.ts';
 import { describeEditProblem } from '../../messages/edits.ts';
 import { useHistory } from '../autosave/useHistory.ts';
 import { useJudgement } from './useJudgement.ts';
+import { makeWriters } from './script/writers.ts';
 import { useMakerParts } from './useMakerParts.ts';
 import type { BenchProps } from '../../contracts/bench.ts';
 
@@ -36,8 +37,24 @@ export function useBench({ session: initial, judgement: first, ...props }: Bench
     first,
     elsewhere: props.isJudgedElsewhere ? `/api/sessions/${props.id}/judgement` : undefined,
   });
+  // Whatever is done to the session is done to what stands in it, with the words that were written last.
+  const [writers] = useState(makeWriters);
+  const { edit, undo, redo } = history;
+  const steps = useMemo(() => {
+    const afterWords =
+      <Given extends unknown[]>(step: (...given: Given) => void) =>
+      (...given: Given) => {
+        writers.flush();
+        step(...given);
+      };
+    return { edit: afterWords(edit), undo: afterWords(undo), redo: afterWords(redo) };
+  }, [writers, edit, undo, redo]);
   return {
     ...history,
+    ...steps,
+    /** Takes up what was written, without asking others what they write. */
+    write: edit,
+    writers,
     hasMakers: makerParts !== null,
     soundsSaid: makerParts?.soundsSaid,
     session,

@@ -1,0 +1,63 @@
+import { useSortable } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { useEffect } from 'react';
+import { type Line, LINE_KINDS, type LineKind } from '../../../core/session/index.ts';
+import type { Place } from './places.ts';
+
+interface LineGutterProps {
+  readonly place: Extract<Place, { is: 'line' }>;
+  /** Counted from 0. */
+  readonly position: number;
+  readonly onKind: (kind: LineKind) => void;
+}
+
+/** What stands in the gutter: the kind of the line, and what it is taken up by. */
+export function LineGutter({ place, position, onKind }: LineGutterProps) {
+  const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({ id: place.id });
+  useEffect(() => setNodeRef(place.line), [place.line, setNodeRef]);
+  useEffect(() => {
+    place.line.style.transform = CSS.Translate.toString(transform) ?? '';
+    place.line.style.transition = transition ?? '';
+    place.line.classList.toggle('is-dragging', isDragging);
+  }, [place.line, transform, transition, isDragging]);
+  return (
+    <>
+      <span className="sr-only">{place.kind}: </span>
+      <button
+        type="button"
+        className="line-grip"
+        {...attributes}
+        {...listeners}
+        tabIndex={-1}
+        aria-hidden
+        aria-label={`move line ${position + 1}`}
+      >
+        <span aria-hidden="true">≡</span>
+      </button>
+      <select
+        className="kind-word"
+        aria-hidden
+        aria-label="Kind of line"
+        tabIndex={-1}
+        value={place.kind}
+        onChange={({ target }) => onKind(target.value as LineKind)}
+      >
+        {LINE_KINDS.map((word) => (
+          <option key={word}>{word}</option>
+        ))}
+      </select>
+    </>
+  );
+}
+
+const ROLE_WORDS = { older: 'For the older child.', younger: 'For the little one.' } as const;
+
+/** What stands behind a line: why it is there, and for whom. */
+export function LineAfter({ line }: { readonly line: Line }) {
+  if (!line.why && !line.role) return null;
+  return (
+    <span className="text-soft text-xs">
+      {[line.role && ROLE_WORDS[line.role], line.why].filter(Boolean).join(' ')}
+    </span>
+  );
+}

@@ -1,0 +1,68 @@
+import { DndContext, closestCenter, type DragEndEvent } from '@dnd-kit/core';
+import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { useRef, useSyncExternalStore } from 'react';
+import { createPortal } from 'react-dom';
+import { templateScope } from '../../../core/session/index.ts';
+import { movingWords } from '../../moving/movingWords.ts';
+import { useMoveSensors } from '../../moving/useMoveSensors.ts';
+import { BlockView } from './BlockView.tsx';
+import { LineAfter, LineGutter } from './LineBeside.tsx';
+import { LineBar } from './LineBar.tsx';
+import { chooseKind } from './lineCommands.ts';
+import type { ScriptLinesProps } from './scriptProps.ts';
+import { useScriptEditor } from './useScriptEditor.ts';
+
+/** The lines of a part, written in as text. Structure becomes an edit at once, words after a pause or when they are left. */
+export function ScriptEditor(props: ScriptLinesProps & { readonly startsAt: 'start' | 'end' | null }) {
+  const { part, mayWrite, things, onEdit, startsAt } = props;
+  const { segment } = part;
+  const host = useRef<HTMLDivElement>(null);
+  const { editor, places, flush } = useScriptEditor(props, { host, startsAt });
+  const listed = useSyncExternalStore(places.subscribe, places.list, places.list);
+  const scope = templateScope(segment, things);
+  const lines = new Map(part.lines.map((composed) => [composed.line.id, composed]));
+  const ids = listed.flatMap((place) => (place.is === 'line' ? [place.id] : []));
+  const onDragEnd = ({ active, over }: DragEndEvent) => {
+    const to = part.lines.findIndex(({ line }) => line.id === over?.id);
+    if (over && active.id !== over.id) onEdit({ do: 'move-line', segment: segment.id, line: String(active.id), to });
+  };
+  const sensors = useMoveSensors();
+  const titles = Object.fromEntries(part.lines.map(({ line }, index) => [line.id, `line ${index + 1}`]));
+  return (
+    <>
+      <div ref={host} className="contents" />
+      <DndContext
+        id={`lines-${segment.id}`}
+        accessibility={movingWords(titles)}
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={onDragEnd}
+      >
+        <SortableContext items={ids} strategy={verticalListSortingStrategy}>
+          {listed.map((place) => {
+            if (place.is === 'block')
+              return createPortal(
+                <BlockView {...{ scope, segment, onEdit }} source={place.source} />,
+                place.at,
+                place.key,
+              );
+            const composed = lines.get(place.id);
+            return [
+              createPortal(
+                <LineGutter
+                  place={place}
+                  position={ids.indexOf(place.id)}
+                  onKind={(kind) => editor && chooseKind(editor, place.id, kind)}
+                />,
+                place.gutter,
+                `gutter-${place.key}`,
+              ),
+              composed && createPortal(<LineAfter line={composed.line} />, place.after, `after-${place.key}`),
+            ];
+          })}
+        </SortableContext>
+      </DndContext>
+      {editor && mayWrite && <LineBar {...props} {...{ editor, flush }} />}
+    </>
+  );
+}

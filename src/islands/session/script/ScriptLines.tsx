@@ -1,0 +1,57 @@
+import { type ComponentType, useEffect, useState } from 'react';
+import type { ScriptLinesProps } from './scriptProps.ts';
+import { StillLines } from './StillLines.tsx';
+
+type EditorOfLines = ComponentType<ScriptLinesProps & { readonly startsAt: 'start' | 'end' | null }>;
+
+let loaded: EditorOfLines | null = null;
+let loading: Promise<EditorOfLines> | null = null;
+
+/** The editor's script, fetched once; after it could not be reached it is asked for again. */
+function loadEditor(): Promise<EditorOfLines> {
+  loading ??= import('./ScriptEditor.tsx').then(
+    (module) => (loaded = module.ScriptEditor),
+    (error: unknown) => {
+      loading = null;
+      throw error;
+    },
+  );
+  return loading;
+}
+
+const whenIdle = (work: () => void): (() => void) => {
+  if (!('requestIdleCallback' in window)) {
+    const timer = setTimeout(work, 50);
+    return () => clearTimeout(timer);
+  }
+  const asked = requestIdleCallback(work, { timeout: 1500 });
+  return () => cancelIdleCallback(asked);
+};
+
+/** The lines of a part: text at once, and written in once the page has time for it or somebody wants to. */
+export function ScriptLines(props: ScriptLinesProps & { readonly startsInWriting: boolean }) {
+  const { mayWrite, startsInWriting } = props;
+  const [Editor, setEditor] = useState<{ readonly of: EditorOfLines } | null>(() =>
+    startsInWriting && loaded ? { of: loaded } : null,
+  );
+  const [wanted, setWanted] = useState<'start' | 'end' | null>(startsInWriting ? 'start' : null);
+  useEffect(() => {
+    if (!mayWrite || Editor) return undefined;
+    let isGone = false;
+    const open = () =>
+      void loadEditor().then(
+        (of) => {
+          if (!isGone) setEditor({ of });
+        },
+        () => undefined,
+      );
+    const forget = wanted ? undefined : whenIdle(open);
+    if (wanted) open();
+    return () => {
+      isGone = true;
+      forget?.();
+    };
+  }, [mayWrite, Editor, wanted]);
+  if (!Editor || !mayWrite) return <StillLines {...props} onWant={() => setWanted('end')} />;
+  return <Editor.of {...props} startsAt={wanted} />;
+}

@@ -1,0 +1,22 @@
+import type { Editor } from '@tiptap/core';
+import type { ComposedSegment } from '../../../core/guide/index.ts';
+import type { ThingsByKey } from '../../../core/materials/index.ts';
+import type { Edit } from '../../../core/session/index.ts';
+import type { WordChecks } from '../WordCheck.tsx';
+
+/** The lines of a part, and who hears of what is done to them. */
+export interface ScriptLinesProps {
+  readonly part: ComposedSegment;
+  readonly things: ThingsByKey;
+  readonly mayWrite: boolean;
+  readonly wordChecks: WordChecks;
+  readonly onEdit: (edit: Edit) => void;
+  /** Takes up what was written, and nothing that is still being written elsewhere. */
+  readonly onWritten: (edit: Edit) => void;
+}
+
+/** The same, with the editor they are written in. */
+export interface LineBarProps extends ScriptLinesProps {
+  readonly editor: Editor;
+  readonly flush: () => void;
+}

@@ -1,0 +1,131 @@
+import { expect, test, type Page } from '@playwright/test';
+import {
+  address,
+  benchIsReady,
+  expectAccessible,
+  isKept,
+  lineTools,
+  part,
+  script,
+  signIn,
+  startSession,
+} from './steps.ts';
+
+const kinds = (page: Page, title: string) =>
+  part(page, title)
+    .locator('.line')
+    .evaluateAll((lines) => lines.map((line) => line.className.replace(/.*line-(\w+).*/, '$1')));
+
+const words = (page: Page, title: string) => part(page, title).locator('.line-text').allTextContents();
+
+async function ownPart(page: Page, name: string): Promise<void> {
+  await signIn(page);
+  await startSession(page, name, []);
+  await page.getByRole('button', { name: 'Add a part' }).click();
+  await expect(script(page, 'Something to do')).toBeFocused();
+}
+
+const OWN = 'Something to do';
+
+test('a script is written like a page: Enter splits, Backspace joins, a kind is typed, pressed or guessed', async ({
+  page,
+}) => {
+  await ownPart(page, 'Like a page');
+  await page.keyboard.type('Tip the lids into a bowl. Sit down.');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('“How many are there?”');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('if: They grab them all: count them together.');
+  await expect.poll(() => kinds(page, OWN)).toEqual(['do', 'ask', 'if']);
+
+  await page.keyboard.press('Control+Home');
+  for (let step = 0; step < 'Tip the lids into a bowl.'.length; step++) await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Enter');
+  await expect.poll(() => words(page, OWN)).toHaveLength(4);
+  await page.keyboard.press('Backspace');
+  await expect.poll(() => words(page, OWN)).toHaveLength(3);
+  await page.keyboard.press('Enter');
+
+  await lineTools(page).getByRole('button', { name: 'notice' }).click();
+  await expect.poll(() => kinds(page, OWN)).toEqual(['do', 'notice', 'ask', 'if']);
+  await page.keyboard.press('Alt+ArrowUp');
+  await expect.poll(() => kinds(page, OWN)).toEqual(['notice', 'do', 'ask', 'if']);
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('End');
+  await page.keyboard.type(' answer: six');
+  await isKept(page);
+  await expectAccessible(page);
+  await page.reload();
+  await benchIsReady(page);
+  await expect(script(page, OWN)).toBeVisible();
+  expect(await words(page, OWN)).toEqual([
+    'Sit down.',
+    'Tip the lids into a bowl.',
+    '“How many are there?” → six',
+    'They grab them all: count them together.',
+  ]);
+});
+
+test('blocks: a thing by its name, the child, a number turned with the keys, a sum that follows', async ({ page }) => {
+  await ownPart(page, 'With blocks');
+  await page.keyboard.type('Put 4 cups out.');
+  await lineTools(page).getByRole('button', { name: 'make 4 adjustable' }).click();
+  await expect(page.getByLabel('What is counted')).toBeFocused();
+  await page.keyboard.press('Enter');
+  const cups = part(page, OWN).getByRole('spinbutton', { name: 'cups' });
+  await expect(cups).toHaveText('4');
+
+  await page.keyboard.press('Control+End');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('Tell ');
+  await lineTools(page).getByLabel('Put into the line').selectOption('the child’s name');
+  await page.keyboard.type(' to fetch ');
+  await lineTools(page).getByLabel('Put into the line').selectOption('a sum …');
+  await expect(page.getByRole('group', { name: 'A sum' })).toBeVisible();
+  await page.keyboard.press('Enter');
+  await page.keyboard.type(' more cup');
+  // What is named is offered first; one Tab and Enter put it in.
+  await expect(lineTools(page).getByRole('button', { name: 'put in “cups”' })).toBeVisible();
+  await expect.poll(() => words(page, OWN)).toEqual(['Put 4 cups out.', 'Tell your child to fetch 8 more cup']);
+
+  // Arrows pass over the number, Enter opens it, arrows turn it, Enter goes on writing.
+  await page.keyboard.press('Control+Home');
+  for (let step = 0; step < 'Put '.length + 1; step++) await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Enter');
+  await expect(cups).toBeFocused();
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('!');
+  await expect.poll(() => words(page, OWN)).toEqual(['Put 5! cups out.', 'Tell your child to fetch 10 more cup']);
+  await page.keyboard.press('Control+z');
+  await expect.poll(() => words(page, OWN)).toEqual(['Put 5 cups out.', 'Tell your child to fetch 10 more cup']);
+  await page.keyboard.press('Control+z');
+  await expect(cups).toHaveText('4');
+  await isKept(page);
+});
+
+test('lines go to other parts, twice, and out; arrows go over the edge of a part; who reads writes nothing', async ({
+  page,
+}) => {
+  await ownPart(page, 'Over the edge');
+  await page.keyboard.type('Wave.');
+  await page.keyboard.press('ArrowUp');
+  await expect(script(page, 'The cart with no wheels')).toBeFocused();
+  await page.keyboard.press('ArrowDown');
+  await expect(script(page, OWN)).toBeFocused();
+  await lineTools(page).getByRole('button', { name: 'copy' }).click();
+  await expect.poll(() => words(page, OWN)).toEqual(['Wave.', 'Wave.']);
+  await lineTools(page).getByLabel('Move the line to another part').selectOption('Goodbye');
+  await expect.poll(() => words(page, OWN)).toEqual(['Wave.']);
+  await expect(part(page, 'Goodbye').locator('.line').last()).toContainText('Wave.');
+  await script(page, OWN).click();
+  await lineTools(page).getByRole('button', { name: 'take out' }).click();
+  await expect.poll(() => words(page, OWN)).toEqual(['']);
+  // Tab leads from the text to its tools, Escape back.
+  await page.keyboard.press('Tab');
+  await expect(lineTools(page).getByRole('button', { name: 'do', exact: true })).toBeFocused();
+  await page.keyboard.press('Escape');
+  await expect(script(page, OWN)).toBeFocused();
+  await page.goto(address('/'));
+});
