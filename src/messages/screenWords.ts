@@ -9,6 +9,7 @@ import { due, swaps, terms } from './author/planning.ts';
 import { problems } from './author/problems.ts';
 import { questions } from './author/questions.ts';
 import { counts, looked, songs, times } from './author/screens.ts';
+import { sheet } from './author/sheet.ts';
 import { CAUTION_WORDS, cautionText } from './cautionWords.ts';
 import { numberNames } from './languages/en.ts';
 import { createSpeech } from './speech.ts';
@@ -24,6 +25,7 @@ const screens = {
   ...swaps,
   ...errors,
   ...families,
+  ...sheet,
 } as const;
 
 const rules = Object.keys(CAUTION_WORDS);

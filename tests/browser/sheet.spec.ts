@@ -129,3 +129,94 @@ test('lines go to other parts, twice, and out; arrows go over the edge of a part
   await expect(script(page, OWN)).toBeFocused();
   await page.goto(address('/'));
 });
+
+const PAGE = `Ice boats
+Fill 6 jar lids with water and put them in the freezer.
+Say: “Tomorrow we sail.”
+“What do you think will happen?” -> it goes hard
+
+Sailing (6 min)
+- Float the ice in the bowl.
+- “Which one melts first?”
+- If they want to hold it: let them, for a second.
+- Notice what they say about cold.
+
+Drying off
+Pour the water away.
+“Where did our boats go?”
+Hang up the towel.`;
+
+test('a page that was written elsewhere becomes a script, marked where we guessed, and goes again at one press', async ({
+  page,
+}) => {
+  await signIn(page);
+  await startSession(page, 'Pasted', []);
+  const before = await page.locator('section.segment').count();
+  await page.getByRole('button', { name: 'Paste a page' }).click();
+  await page.getByLabel('Your page').fill(PAGE);
+  await page.getByRole('button', { name: 'Make it a script' }).click();
+  const note = page.getByRole('status').filter({ hasText: 'came in' });
+  await expect(note).toContainText('10 lines came in, in 3 parts.');
+  await expect(note).toContainText('6 jar lids');
+  await expect.poll(() => kinds(page, 'Ice boats')).toEqual(['do', 'say', 'ask']);
+  await expect.poll(() => kinds(page, 'Sailing')).toEqual(['do', 'ask', 'if', 'notice']);
+  await expect(part(page, 'Ice boats').locator('.line-text').last()).toContainText('→ it goes hard');
+  await part(page, 'Sailing').getByRole('button', { name: 'line 4 is something to do' }).click();
+  await expect.poll(() => kinds(page, 'Sailing')).toEqual(['do', 'ask', 'if', 'do']);
+  await expectAccessible(page);
+  await page.keyboard.press('Control+z');
+  await note.getByRole('button', { name: 'Undo the paste' }).click();
+  await expect(page.locator('section.segment')).toHaveCount(before);
+  await isKept(page);
+});
+
+test('text goes in where the caret is: lines as lines, one of them as words, blocks as blocks where they are known', async ({
+  page,
+}) => {
+  await page.context().grantPermissions(['clipboard-read', 'clipboard-write']);
+  const paste = async (text: string, html = '') => {
+    await page.evaluate(
+      async ([plain, rich]) =>
+        navigator.clipboard.write([
+          new ClipboardItem({
+            'text/plain': new Blob([plain!], { type: 'text/plain' }),
+            ...(rich && { 'text/html': new Blob([rich], { type: 'text/html' }) }),
+          }),
+        ]),
+      [text, html],
+    );
+    await page.keyboard.press('Control+v');
+  };
+  await ownPart(page, 'Put in');
+  await page.keyboard.type('Fetch .');
+  await page.keyboard.press('ArrowLeft');
+  await paste('two lids');
+  await page.keyboard.press('End');
+  await paste('', '<ul><li>Float them.</li><li><script>alert(1)</script>“Do they sink?”</li></ul>');
+  await expect.poll(() => words(page, OWN)).toEqual(['Fetch two lids.', 'Float them.', '“Do they sink?”']);
+  await expect.poll(() => kinds(page, OWN)).toEqual(['do', 'do', 'ask']);
+
+  await page.goto(address('/sessions'));
+  await page.getByRole('link', { name: 'The cart with no wheels' }).first().click();
+  await benchIsReady(page);
+  const carts = script(page, 'Carts and lids');
+  await carts.getByText('These carts have lost').click();
+  await page.keyboard.press('Home');
+  await page.keyboard.press('Shift+End');
+  await page.keyboard.press('Control+c');
+  await page.keyboard.press('End');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Control+v');
+  await expect(part(page, 'Carts and lids').getByRole('spinbutton', { name: 'wheels on each' })).toHaveCount(4);
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await script(page, 'Goodbye').focus();
+  await page.keyboard.press('Control+End');
+  await page.keyboard.press('Control+v');
+  await expect
+    .poll(async () => (await words(page, 'Goodbye')).join(' / '))
+    .toContain('Each one wants 4, or it tips over.”');
+  await expect(part(page, 'Goodbye').getByRole('spinbutton')).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await isKept(page);
+});

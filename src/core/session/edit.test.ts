@@ -104,6 +104,14 @@ test('lines are written over by their ids: what was not touched stays the same v
   assert.equal(after[1]!.why, second!.why);
 });
 
+test('several edits are one, and are refused as one', () => {
+  const rename = { do: 'rename-segment', segment: 'carts', title: 'Wagons' } as const;
+  const need = { do: 'add-need', segment: 'carts', item: 'tray', qty: 6 } as const;
+  const carts = cartsOf(edited({ do: 'together', edits: [rename, need] }));
+  assert.deepEqual([carts.title, carts.needs.at(-1)!.qty], ['Wagons', 6]);
+  assert.equal(refused({ do: 'together', edits: [rename, { ...need, segment: 'gone' }] }).code, 'no-such-part');
+});
+
 test('writing with a swap puts it first and keeps the former thing as a swap', () => {
   const carts = cartsOf(edited({ do: 'use-swap', segment: 'carts', need: 'boxes', item: 'egg-carton' }));
   assert.equal(carts.needs[0]!.item, 'egg-carton');

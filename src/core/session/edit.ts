@@ -52,7 +52,7 @@ export type Edit =
     }
   | { readonly do: 'rename-segment'; readonly segment: string; readonly title: string }
   | { readonly do: 'replace-segment'; readonly segment: string; readonly by: Segment }
-  | { readonly do: 'add-need'; readonly segment: string; readonly item: string }
+  | { readonly do: 'add-need'; readonly segment: string; readonly item: string; readonly qty?: number }
   | {
       readonly do: 'change-need';
       readonly segment: string;
@@ -60,7 +60,9 @@ export type Edit =
       readonly change: Partial<Pick<Need, 'qty' | 'per' | 'use' | 'optional' | 'eaten'>>;
     }
   | { readonly do: 'remove-need'; readonly segment: string; readonly need: string }
-  | { readonly do: 'accept'; readonly finding: string };
+  | { readonly do: 'accept'; readonly finding: string }
+  /** Several at once, undone at once; refused as a whole where one of them is. */
+  | { readonly do: 'together'; readonly edits: readonly Edit[] };
 
 /** Why an edit is refused, with the numbers that explain it; the session stays as it was. */
 export type EditProblem =
@@ -111,6 +113,11 @@ export function applyEdit(session: Session, edit: Edit, regenerate: Regenerate):
       const moved = moveWithin(session.segments, edit.segment, edit.to);
       return moved.ok ? ok({ ...session, segments: moved.value }) : moved;
     }
+    case 'together': {
+      let changed: Outcome<Session, EditProblem> = ok(session);
+      for (const part of edit.edits) if (changed.ok) changed = applyEdit(changed.value, part, regenerate);
+      return changed;
+    }
     case 'carry-line':
       return carryLine(session, edit);
     default:
@@ -142,6 +149,7 @@ type SegmentEdit = Exclude<
   | { do: 'describe' }
   | { do: 'accept' }
   | { do: 'carry-line' }
+  | { do: 'together' }
   | { do: 'add-segment' }
   | { do: 'remove-segment' }
   | { do: 'move-segment' }
@@ -175,7 +183,7 @@ function editSegment(segment: Segment, edit: SegmentEdit, regenerate: Regenerate
     case 'replace-segment':
       return ok(replaced(segment, edit.by));
     case 'add-need':
-      return ok({ ...segment, needs: [...segment.needs, newNeed(segment, edit.item)] });
+      return ok({ ...segment, needs: [...segment.needs, newNeed(segment, edit.item, edit.qty)] });
     case 'change-need':
       return ok({
         ...segment,
@@ -210,13 +218,13 @@ function replaced(segment: Segment, by: Segment): Segment {
   return turned.ok ? turned.value : fresh;
 }
 
-/** One of a thing for each home, kept after use, until the author says otherwise. */
-function newNeed({ needs }: Segment, item: string): Need {
+/** So many of a thing (one) for each home, kept after use, until the author says otherwise. */
+function newNeed({ needs }: Segment, item: string, qty = 1): Need {
   const stem = item.replace(/[^A-Za-z0-9]+/g, '-').replace(/^-+|-+$/g, '') || 'thing';
   const taken = new Set(needs.map(({ id }) => id));
   let id = stem;
   for (let number = 2; taken.has(id); number++) id = `${stem}-${number}`;
-  return { id, item, qty: 1, per: 'home', use: 'lasting', swaps: [] };
+  return { id, item, qty, per: 'home', use: 'lasting', swaps: [] };
 }
 
 /** Changes the lines of the level that is shown: its own where it has any, the main ones otherwise. */

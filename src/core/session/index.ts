@@ -28,6 +28,14 @@ export {
   WORDS_EDITION,
 } from './makerSource.ts';
 export { aheadWith, type PartText, textsOfPart } from './partTexts.ts';
+export {
+  MOST_PASTED,
+  type Paragraph,
+  paragraphsOf,
+  type PastedLine,
+  type PastedPart,
+  readPasted,
+} from './pastedScript.ts';
 export { emptyScript, plainSegment } from './plainSegment.ts';
 export {
   type ActivityBody,

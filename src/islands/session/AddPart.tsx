@@ -3,6 +3,7 @@ import { type Edit, plainSegment, type Session } from '../../core/session/index.
 import MiniSearch from 'minisearch';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Addable } from '../../contracts/bench.ts';
+import { PastePage } from './pasting/PastePage.tsx';
 import { newId } from '../autosave/newId.ts';
 
 interface AddPartProps {
@@ -18,6 +19,7 @@ const KIND_WORDS = { book: 'book', song: 'song', activity: 'activity' } as const
 /** Puts something from the shelf into the session, or a part of one's own, before the goodbye. */
 export function AddPart({ session, onEdit }: AddPartProps) {
   const [isOpen, setIsOpen] = useState(false);
+  const [pastes, setPastes] = useState(false);
   const shelf = useAddables(isOpen);
   const opener = useRef<HTMLButtonElement>(null);
   const close = () => {
@@ -51,7 +53,16 @@ export function AddPart({ session, onEdit }: AddPartProps) {
       </button>{' '}
       <button type="button" className="btn btn-outline btn-sm" onClick={addOwn}>
         Add a part
+      </button>{' '}
+      <button
+        type="button"
+        className="btn btn-outline btn-sm"
+        aria-expanded={pastes}
+        onClick={() => setPastes(!pastes)}
+      >
+        Paste a page
       </button>
+      {pastes && <PastePage onDone={() => setPastes(false)} />}
       {isOpen && <ShelfPanel {...shelf} onAdd={add} onClose={close} />}
     </div>
   );

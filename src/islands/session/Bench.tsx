@@ -10,6 +10,9 @@ import { KeysHelp } from '../keys/KeysHelp.tsx';
 import { MinuteTape } from './MinuteTape.tsx';
 import { SegmentSheet } from './SegmentSheet.tsx';
 import { SessionHead } from './SessionHead.tsx';
+import { PasteContext } from './pasting/pasteContext.ts';
+import { PasteNote } from './pasting/PasteNote.tsx';
+import { usePasting } from './pasting/usePasting.ts';
 import { CarryContext } from './script/carrying.ts';
 import { WritersContext } from './script/writers.ts';
 import { useBench } from './useBench.ts';
@@ -82,6 +85,31 @@ export function Bench(given: BenchProps) {
   );
 }
 
+/** The parts as they are written, what was pasted into them, and what adds to them. */
+function Script({ bench, ...props }: BenchProps & { bench: BenchState }) {
+  const { session, edit, undo } = bench;
+  const { things, mayWrite } = props;
+  const { pasting, pasted, dismiss } = usePasting({ session, things, onEdit: edit, flush: bench.writers.flush });
+  const undoPaste = () => {
+    undo();
+    dismiss();
+  };
+  return (
+    <PasteContext.Provider value={pasting}>
+      {pasted && <PasteNote {...{ pasted, session, things }} onEdit={edit} onUndo={undoPaste} onDismiss={dismiss} />}
+      <div className="relative before:absolute before:left-[6.5rem] before:inset-y-0 before:border-l before:border-line max-[860px]:before:left-[4.2rem]">
+        <CarryContext.Provider value={session.segments}>
+          <Parts {...props} bench={bench} />
+        </CarryContext.Provider>
+        {session.segments.length === 0 && (
+          <p className="text-soft px-6 py-8">The sheet is empty. Put a book, a song or an activity on it.</p>
+        )}
+        {mayWrite && <AddPart session={session} onEdit={edit} />}
+      </div>
+    </PasteContext.Provider>
+  );
+}
+
 /** The sheet with all that is beside it. */
 function Sheet(props: BenchProps) {
   const { id, things, mayWrite } = props;
@@ -119,15 +147,7 @@ function Sheet(props: BenchProps) {
       </div>
       <SaveBanner {...{ keeping, loadRemote, overwriteRemote }} value={session} onTake={bench.take} />
       <Refusal refusal={bench.refusal} onDismiss={bench.dismiss} />
-      <div className="relative before:absolute before:left-[6.5rem] before:inset-y-0 before:border-l before:border-line max-[860px]:before:left-[4.2rem]">
-        <CarryContext.Provider value={session.segments}>
-          <Parts {...props} bench={bench} />
-        </CarryContext.Provider>
-        {session.segments.length === 0 && (
-          <p className="text-soft px-6 py-8">The sheet is empty. Put a book, a song or an activity on it.</p>
-        )}
-        {mayWrite && <AddPart session={session} onEdit={bench.edit} />}
-      </div>
+      <Script {...props} bench={bench} />
       <HomesFoot
         {...{ id, session, composed, judgement, isJudged, things, mayWrite }}
         sending={sendingState(bench, isKept)}

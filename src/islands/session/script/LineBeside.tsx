@@ -8,11 +8,13 @@ interface LineGutterProps {
   readonly place: Extract<Place, { is: 'line' }>;
   /** Counted from 0. */
   readonly position: number;
+  /** Its kind was told from its words, and nobody has looked at it yet. */
+  readonly isGuessed: boolean;
   readonly onKind: (kind: LineKind) => void;
 }
 
 /** What stands in the gutter: the kind of the line, and what it is taken up by. */
-export function LineGutter({ place, position, onKind }: LineGutterProps) {
+export function LineGutter({ place, position, isGuessed, onKind }: LineGutterProps) {
   const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({ id: place.id });
   useEffect(() => setNodeRef(place.line), [place.line, setNodeRef]);
   useEffect(() => {
@@ -34,6 +36,17 @@ export function LineGutter({ place, position, onKind }: LineGutterProps) {
       >
         <span aria-hidden="true">≡</span>
       </button>
+      {isGuessed && place.kind !== 'do' && (
+        <button
+          type="button"
+          className="min-h-6 min-w-6 font-bold text-marigold-ink bg-marigold-ground"
+          aria-label={`line ${position + 1} is something to do`}
+          title="We guessed. Press if it is simply something to do."
+          onClick={() => onKind('do')}
+        >
+          ?
+        </button>
+      )}
       <select
         className="kind-word"
         aria-hidden

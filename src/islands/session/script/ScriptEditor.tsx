@@ -1,10 +1,11 @@
 import { DndContext, closestCenter, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
-import { useRef, useSyncExternalStore } from 'react';
+import { useContext, useRef, useSyncExternalStore } from 'react';
 import { createPortal } from 'react-dom';
 import { templateScope } from '../../../core/session/index.ts';
 import { movingWords } from '../../moving/movingWords.ts';
 import { useMoveSensors } from '../../moving/useMoveSensors.ts';
+import { PasteContext } from '../pasting/pasteContext.ts';
 import { BlockView } from './BlockView.tsx';
 import { LineAfter, LineGutter } from './LineBeside.tsx';
 import { LineBar } from './LineBar.tsx';
@@ -19,6 +20,7 @@ export function ScriptEditor(props: ScriptLinesProps & { readonly startsAt: 'sta
   const host = useRef<HTMLDivElement>(null);
   const { editor, places, flush } = useScriptEditor(props, { host, startsAt });
   const listed = useSyncExternalStore(places.subscribe, places.list, places.list);
+  const { guessed } = useContext(PasteContext);
   const scope = templateScope(segment, things);
   const lines = new Map(part.lines.map((composed) => [composed.line.id, composed]));
   const ids = listed.flatMap((place) => (place.is === 'line' ? [place.id] : []));
@@ -52,6 +54,7 @@ export function ScriptEditor(props: ScriptLinesProps & { readonly startsAt: 'sta
                 <LineGutter
                   place={place}
                   position={ids.indexOf(place.id)}
+                  isGuessed={guessed.has(place.id)}
                   onKind={(kind) => editor && chooseKind(editor, place.id, kind)}
                 />,
                 place.gutter,

@@ -5,6 +5,7 @@ import { newId } from '../../autosave/newId.ts';
 import { follow } from './followSession.ts';
 import { leaveTowards } from './neighbours.ts';
 import { pastedFrom } from './pasting.ts';
+import type { Pasting } from '../pasting/pasteContext.ts';
 import type { Places } from './places.ts';
 import { scriptKeys } from './scriptKeys.ts';
 import type { ScriptLinesProps } from './scriptProps.ts';
@@ -17,10 +18,11 @@ interface EditorMade {
   readonly host: HTMLElement;
   readonly places: Places;
   readonly latest: { readonly current: ScriptLinesProps };
+  readonly pasting: { readonly current: Pasting };
 }
 
 /** An editor of the lines of a part, with what they say now. */
-export function makeEditor({ host, places, latest }: EditorMade): Editor {
+export function makeEditor({ host, places, latest, pasting }: EditorMade): Editor {
   const { part } = latest.current;
   const wordsOf = (source: string) => {
     const { segment } = latest.current.part;
@@ -47,7 +49,7 @@ export function makeEditor({ host, places, latest }: EditorMade): Editor {
       }),
       scrollMargin: COVERED_BELOW,
       scrollThreshold: COVERED_BELOW,
-      ...pastedFrom(latest),
+      ...pastedFrom({ latest, pasting }),
     },
   });
   const stored = part.lines.map(({ line }) => line);

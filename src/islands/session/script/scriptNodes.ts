@@ -45,9 +45,13 @@ export function scriptNodes(places: Places, wordsOf: (source: string) => string)
     group: 'inline',
     inline: true,
     atom: true,
-    addAttributes: () => ({ source: { default: '', rendered: false } }),
+    // The words are those it stood for where it was copied, for a part that does not know it.
+    addAttributes: () => ({ source: { default: '', rendered: false }, words: { default: '', rendered: false } }),
     parseHTML: () => [
-      { tag: 'span[data-block]', getAttrs: (element) => ({ source: element.getAttribute('data-block') ?? '' }) },
+      {
+        tag: 'span[data-block]',
+        getAttrs: (element) => ({ source: element.getAttribute('data-block') ?? '', words: element.textContent }),
+      },
     ],
     renderHTML: ({ node }) => [
       'span',

@@ -1,6 +1,7 @@
 import type { Editor } from '@tiptap/core';
 import { type RefObject, useCallback, useContext, useLayoutEffect, useReducer, useRef, useState } from 'react';
 import { newId } from '../../autosave/newId.ts';
+import { PasteContext } from '../pasting/pasteContext.ts';
 import { dropEmptyLines, follow, FROM_SESSION, shapeOf } from './followSession.ts';
 import { areSameLines, linesOfDoc } from './lineNodes.ts';
 import { makeEditor } from './makeEditor.ts';
@@ -11,6 +12,13 @@ import { WritersContext } from './writers.ts';
 /** What was typed becomes an edit after so long a pause. */
 const PAUSE_MS = 300;
 
+/** A value for what outlives a drawing: always the newest. */
+function useLatest<Value>(value: Value): { readonly current: Value } {
+  const latest = useRef(value);
+  latest.current = value;
+  return latest;
+}
+
 /** An editor for the lines of a part, which follows the session and tells it what is written. */
 export function useScriptEditor(
   props: ScriptLinesProps,
@@ -18,11 +26,11 @@ export function useScriptEditor(
 ) {
   const [places] = useState(() => new Places());
   const [editor, setEditor] = useState<Editor | null>(null);
-  const latest = useRef(props);
-  latest.current = props;
+  const latest = useLatest(props);
   const writing = useRef<{ isDirty: boolean; timer?: ReturnType<typeof setTimeout> }>({ isDirty: false });
   const current = useRef<Editor | null>(null);
   const writers = useContext(WritersContext);
+  const pasting = useLatest(useContext(PasteContext));
 
   const settled = useCallback(() => writers.typing(places, false), [writers, places]);
   const [, lookAgain] = useReducer((count: number) => count + 1, 0);
@@ -37,10 +45,10 @@ export function useScriptEditor(
     onWritten({ do: 'write-lines', segment: part.segment.id, lines });
     // Looked at again even when the session comes out as it was: what was written may be undone in the same breath.
     lookAgain();
-  }, [settled]);
+  }, [settled, latest]);
 
   useLayoutEffect(() => {
-    const made = makeEditor({ host: host.current!, places, latest });
+    const made = makeEditor({ host: host.current!, places, latest, pasting });
     current.current = made;
     places.caretTo = (at) => made.commands.setTextSelection(at);
     made.on('transaction', ({ transaction, editor: { state } }) => {
@@ -65,7 +73,7 @@ export function useScriptEditor(
       current.current = null;
       made.destroy();
     };
-  }, [flush, host, places, writers]);
+  }, [flush, host, places, writers, latest, pasting]);
 
   useFollowing(editor, { part: props.part, isDirty: () => writing.current.isDirty, settled });
   useLayoutEffect(() => {
