@@ -41,6 +41,7 @@ export const line = exactly({
   role: string()
     .oneOf(['older', 'younger'] as const)
     .meta({ label: 'with two children, whose' }),
+  other: exactly({ text: string().max(2000), answer: string().max(500) }).default(undefined),
   says: said(),
 }).meta({ def: 'line' });
 

@@ -1,37 +1,86 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { startServer, startDemoServer } from '../support/app.ts';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { BENCH, benchIsReady, isKept, part, signIn, startSession } from './steps.ts';
+import { BENCH, benchIsReady, isKept, part, script, signIn, startSession, writeLine } from './steps.ts';
 
-test('two windows on one session do not overwrite each other silently', async ({ page, context }) => {
+/** Types behind words of the line that was added to “Owl steps”. */
+async function typeAfter(page: Page, words: string, typed: string): Promise<void> {
+  const line = script(page, 'Owl steps').locator('.line-text').filter({ hasText: 'lids' });
+  await line.click({ position: { x: 30, y: 8 } });
+  await page.keyboard.press('Home');
+  for (let step = 0; step < (await line.innerText()).indexOf(words) + words.length; step++)
+    await page.keyboard.press('ArrowRight');
+  await page.keyboard.type(typed);
+}
+
+test('two windows on one session: what each does comes together, words of one line too, and both versions stand where they clash', async ({
+  page,
+  context,
+}) => {
   await signIn(page);
   const bench = await startSession(page, 'Two windows', ['Owl steps']);
+  await writeLine(page, 'Owl steps', 'Tip the lids out and count them.');
+  await isKept(page);
   const other = await context.newPage();
   await other.goto(bench);
   await benchIsReady(other);
+  await expect(script(other, 'Owl steps')).toBeVisible();
 
   await part(page, 'Owl steps').getByRole('spinbutton', { name: 'steps' }).first().press('End');
+  await typeAfter(page, 'Tip the', ' jar');
   await isKept(page);
   await other.getByLabel('Aim').fill('Says the row past ten.');
   await other.getByLabel('Aim').press('Enter');
-  await expect(other.getByRole('alert')).toContainText('Somebody kept a newer version');
-  await expect(other.getByRole('alert')).toContainText('Odile Marrow');
-  await expect(other.getByLabel('Aim')).toHaveValue('Says the row past ten.');
-
-  await other.getByRole('button', { name: 'Go on from theirs' }).click();
+  await typeAfter(other, 'count', ' all of');
+  await isKept(other);
+  await expect(script(other, 'Owl steps')).toContainText('Tip the jar lids out and count all of them.');
   await expect(part(other, 'Owl steps').getByRole('spinbutton', { name: 'steps' }).first()).toHaveText('20');
+  await expect(other.getByRole('alert')).toHaveCount(0);
+  // Undo takes back one’s own, and nothing of the other’s.
   await other.getByRole('button', { name: 'undo' }).click();
-  await expect(other.getByLabel('Aim')).toHaveValue('Says the row past ten.');
+  await other.getByRole('button', { name: 'undo' }).click();
+  await expect(other.getByLabel('Aim')).not.toHaveValue('Says the row past ten.');
+  await expect(script(other, 'Owl steps')).toContainText('Tip the jar lids out and count them.');
   await isKept(other);
 
-  await page.getByLabel('Aim').fill('Mine all the same.');
-  await page.getByLabel('Aim').press('Enter');
-  await page.getByRole('button', { name: 'Keep mine over it' }).click();
+  await typeAfter(page, 'Tip the', ' red');
+  await isKept(page);
+  await typeAfter(other, 'Tip the', ' blue');
+  const clash = other.getByRole('group', { name: 'Written at the same time' });
+  await expect(clash).toContainText('blue');
+  await clash.getByRole('button', { name: 'take this instead' }).click();
+  await expect(clash).toHaveCount(0);
+  await expect(script(other, 'Owl steps')).toContainText('Tip the blue jar lids out');
+  await isKept(other);
+});
+
+test('a tab that is closed in the middle of a word loses nothing, and undo outlives a reload', async ({
+  page,
+  context,
+}) => {
+  await signIn(page);
+  const bench = await startSession(page, 'Closed', ['Owl steps']);
+  await writeLine(page, 'Owl steps', 'Hoot once.');
   await isKept(page);
   await page.reload();
-  await expect(page.getByLabel('Aim')).toHaveValue('Mine all the same.');
+  await benchIsReady(page);
+  await expect(script(page, 'Owl steps')).toContainText('Hoot once.');
+  await page.getByRole('button', { name: 'undo' }).click();
+  await expect(script(page, 'Owl steps')).not.toContainText('Hoot once.');
+  await page.getByRole('button', { name: 'redo' }).click();
+  await isKept(page);
+  await page.route('**/api/sessions/*', (route) =>
+    route.request().method() === 'PUT' ? route.abort() : route.continue(),
+  );
+  await writeLine(page, 'Owl steps', 'And then the little owl sa');
+  await page.close();
+  const again = await context.newPage();
+  await again.goto(bench);
+  await benchIsReady(again);
+  await expect(script(again, 'Owl steps')).toContainText('And then the little owl sa');
+  await isKept(again);
 });
 
 test('when the database goes away the text stays, a banner says so, and it is kept when it is back', async ({

@@ -11,4 +11,4 @@ export { amountOf, type NeedToServe, type PartToServe } from './serving.ts';
 export { findSwaps, type SwapProposal, type SwapReason, type SwapRuling } from './swapFinder.ts';
 export { chooseSwaps, isOldEnough, serveNeeds, type StockedNeed, type SwapPick } from './swaps.ts';
 export { asKnown, namesOf, proposedBy, type ShelvedThing, type Thing, type ThingsByKey } from './thing.ts';
-export { type NamedThing, type ThingIndex, thingIndex, thingsNamed } from './thingsNamed.ts';
+export { type ThingIndex, thingIndex, thingsNamed } from './thingsNamed.ts';

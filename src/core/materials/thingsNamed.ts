@@ -1,7 +1,7 @@
 import type { ThingsByKey } from './thing.ts';
 
 /** A thing that words name, with how many of it they say (1 where they do not). */
-export interface NamedThing {
+interface NamedThing {
   readonly item: string;
   readonly qty: number;
 }

@@ -7,6 +7,8 @@ export { checkScript, type PlacesByItem, placesOf, type ScriptFault, type Script
 export { answersKeyWithId, partWithChoiceIds, withChoiceIds } from './choiceIds.ts';
 export { type ChoiceDial, choiceWord, type Dial, dialValues, isNumberDial, type NumberDial } from './dial.ts';
 export { applyEdit, checkDial, type Edit, type EditProblem, type Regenerate } from './edit.ts';
+export { applyChanges, type Change, changesBetween } from './changes.ts';
+export { mergeSessions } from './mergeSessions.ts';
 export { textElsewhere } from './elsewhere.ts';
 export { guessKind } from './guessKind.ts';
 export { type LevelName, LEVELS } from './levelName.ts';
@@ -28,14 +30,7 @@ export {
   WORDS_EDITION,
 } from './makerSource.ts';
 export { aheadWith, type PartText, textsOfPart } from './partTexts.ts';
-export {
-  MOST_PASTED,
-  type Paragraph,
-  paragraphsOf,
-  type PastedLine,
-  type PastedPart,
-  readPasted,
-} from './pastedScript.ts';
+export { MOST_PASTED, type Paragraph, paragraphsOf, type PastedPart, readPasted } from './pastedScript.ts';
 export { emptyScript, plainSegment } from './plainSegment.ts';
 export {
   type ActivityBody,

@@ -17,6 +17,8 @@ export interface Line {
   readonly why?: string | undefined;
   /** Whose it is where there are two children or more; such a line is for no other home. */
   readonly role?: 'older' | 'younger' | undefined;
+  /** What somebody else wrote in its words at the same time, until somebody chooses. */
+  readonly other?: { readonly text?: string | undefined; readonly answer?: string | undefined } | undefined;
   /** What it was said from; gone once an author writes in it. A guide says it again in the home's language. */
   readonly says?: Message | undefined;
 }

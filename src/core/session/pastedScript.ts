@@ -10,7 +10,7 @@ export interface Paragraph {
 }
 
 /** A line that was read from a page. `isGuessed`: its kind was told from its words alone. */
-export interface PastedLine {
+interface PastedLine {
   readonly kind: LineKind;
   readonly text: string;
   readonly answer?: string;

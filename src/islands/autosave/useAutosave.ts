@@ -43,6 +43,17 @@ interface KeepingInput<Value> {
   readonly keptAt: string;
   /** Who holds words that are no part of the value yet; absent: nobody does. */
   readonly writers?: WordsHeld | undefined;
+  /** How two who keep at once go on; absent: one is asked to choose. */
+  readonly sharing?: Sharing<Value> | undefined;
+}
+
+/** What is done where others may keep the same thing meanwhile. */
+interface Sharing<Value> {
+  readonly draft: { readonly write: (kept: Value, value: Value) => boolean; readonly drop: () => void };
+  /** Makes edits of words at once, as the page may be gone the next moment. */
+  readonly flushNow: () => void;
+  /** Puts what was changed here since `kept` onto what somebody else kept. */
+  readonly onOthers: (kept: Value, theirs: Value) => void;
 }
 
 /** Keeps a value as it is written: after each pause, again when it could not be reached, never over a newer one. */
@@ -53,6 +64,7 @@ export function useAutosave<Value>({
   revision,
   keptAt,
   writers = NO_WORDS,
+  sharing,
 }: KeepingInput<Value>) {
   const [keeping, setKeeping] = useState<Keeping<Value>>({ state: 'kept', at: keptAt });
   const keptValue = useRef(value);
@@ -78,22 +90,21 @@ export function useAutosave<Value>({
     if (answer.state === 'kept') {
       keptRevision.current = answer.revision;
       keptValue.current = sending;
+      if (latest.current === sending) sharing?.draft.drop();
     }
-    setKeeping(answer);
-  }, [address, name]);
+    if (answer.state === 'newer' && sharing) {
+      const former = keptValue.current;
+      keptRevision.current = answer.newer.revision;
+      keptValue.current = answer.newer.value;
+      sharing.onOthers(former, answer.newer.value);
+      return setKeeping({ state: 'keeping' });
+    }
+    return setKeeping(answer);
+  }, [address, name, sharing]);
 
-  useEffect(() => {
-    if (value === keptValue.current) return undefined;
-    if (keeping.state === 'newer') return undefined;
-    if (keeping.state === 'refused' && value === lastTried.current) return undefined;
-    const timer = setTimeout(
-      () => void keep(),
-      keeping.state === 'away' ? Math.min(LONGEST_RETRY_MS, RETRY_MS * 2 ** (triesAway.current - 1)) : PAUSE_MS,
-    );
-    return () => clearTimeout(timer);
-  }, [value, keeping, keep]);
-
-  useWarning(() => latest.current !== keptValue.current || holdsTyped() || writers.holds());
+  useTrying({ value, keeping, keep, keptValue, lastTried, triesAway });
+  const isSafe = useDraft(sharing, { latest, keptValue, value });
+  useWarning(() => holdsTyped() || (!isSafe.current && (latest.current !== keptValue.current || writers.holds())));
 
   /** Puts ours over what somebody else kept. */
   const overwriteRemote = (newer: Newer<Value>) => {
@@ -110,6 +121,61 @@ export function useAutosave<Value>({
   const isWriting = useSyncExternalStore(writers.subscribe, writers.holds, () => false);
   const isKept = value === keptValue.current && !isTyping && !isWriting;
   return { keeping, isKept, overwriteRemote, loadRemote };
+}
+
+interface Trying<Value> {
+  readonly value: Value;
+  readonly keeping: Keeping<Value>;
+  readonly keep: () => Promise<void>;
+  readonly keptValue: { readonly current: Value };
+  readonly lastTried: { readonly current: Value };
+  readonly triesAway: { readonly current: number };
+}
+
+/** Keeps what changed after a pause, and tries again later and later while nobody is there. */
+function useTrying<Value>({ value, keeping, keep, keptValue, lastTried, triesAway }: Trying<Value>): void {
+  useEffect(() => {
+    if (value === keptValue.current) return undefined;
+    if (keeping.state === 'newer') return undefined;
+    if (keeping.state === 'refused' && value === lastTried.current) return undefined;
+    const timer = setTimeout(
+      () => void keep(),
+      keeping.state === 'away' ? Math.min(LONGEST_RETRY_MS, RETRY_MS * 2 ** (triesAway.current - 1)) : PAUSE_MS,
+    );
+    return () => clearTimeout(timer);
+  }, [value, keeping, keep, keptValue, lastTried, triesAway]);
+}
+
+interface Drafted<Value> {
+  readonly latest: { readonly current: Value };
+  readonly keptValue: { readonly current: Value };
+  readonly value: Value;
+}
+
+/** Keeps what is not kept yet on this device, at each change and when the page goes. Tells whether that worked. */
+function useDraft<Value>(
+  sharing: Sharing<Value> | undefined,
+  { latest, keptValue, value }: Drafted<Value>,
+): { readonly current: boolean } {
+  const isSafe = useRef(false);
+  useEffect(() => {
+    if (!sharing) return undefined;
+    const write = () => {
+      if (latest.current !== keptValue.current) isSafe.current = sharing.draft.write(keptValue.current, latest.current);
+    };
+    write();
+    const leave = () => {
+      sharing.flushNow();
+      write();
+    };
+    window.addEventListener('pagehide', leave);
+    window.addEventListener('beforeunload', leave);
+    return () => {
+      window.removeEventListener('pagehide', leave);
+      window.removeEventListener('beforeunload', leave);
+    };
+  }, [sharing, value, latest, keptValue]);
+  return isSafe;
 }
 
 /** Asks before the page is closed while something would be lost. */

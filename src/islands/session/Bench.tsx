@@ -117,6 +117,7 @@ function Sheet(props: BenchProps) {
   const { session, composed, judgement, isJudged } = bench;
   const { keeping, isKept, overwriteRemote, loadRemote } = useAutosave({
     writers: bench.writers,
+    sharing: bench.sharing,
     address: `/api/sessions/${id}`,
     name: 'session',
     value: session,

@@ -1,11 +1,19 @@
 import { useMemo, useState } from 'react';
 import { composeSession } from '../../core/guide/index.ts';
-import { applyEdit, type Edit, type Segment, type Session } from '../../core/session/index.ts';
+import {
+  applyChanges,
+  applyEdit,
+  changesBetween,
+  type Edit,
+  type Segment,
+  type Session,
+} from '../../core/session/index.ts';
 import { err } from '../../core/outcome.ts';
 import { describeEditProblem } from '../../messages/edits.ts';
 import { useHistory } from '../autosave/useHistory.ts';
 import { useJudgement } from './useJudgement.ts';
 import { makeWriters } from './script/writers.ts';
+import { useSharing } from './useSharing.ts';
 import { useMakerParts } from './useMakerParts.ts';
 import type { BenchProps } from '../../contracts/bench.ts';
 
@@ -14,14 +22,15 @@ const notLoaded = ({ made }: Segment) => err({ code: 'not-loaded' as const, make
 
 /** The session on the bench, what follows from it, and what can be done to it; every edit can be undone. */
 export function useBench({ session: initial, judgement: first, ...props }: BenchProps) {
+  const { id } = props;
   const { things, homes, policy, decisions, seatedMinutesPerYear, assumeCommon } = props;
   const [hadMade, setHadMade] = useState(() => holdsMade(initial));
   const makerParts = useMakerParts(hadMade);
-  const { value: session, ...history } = useHistory(
-    initial,
-    (before: Session, edit: Edit) => applyEdit(before, edit, makerParts?.regenerate ?? notLoaded),
-    (problem) => describeEditProblem(problem, makerParts?.describeMakerProblem),
-  );
+  const { value: session, ...history } = useHistory(initial, {
+    apply: (before: Session, edit: Edit) => applyEdit(before, edit, makerParts?.regenerate ?? notLoaded),
+    describe: (problem) => describeEditProblem(problem, makerParts?.describeMakerProblem),
+    deltas: { between: changesBetween, apply: applyChanges, keptAs: `undo of ${props.id}` },
+  });
   if (!hadMade && holdsMade(session)) setHadMade(true);
   const composed = useMemo(
     () => composeSession(session, things, { seatedMinutesPerYear, youngestMonths: session.ages.fromMonths }),
@@ -49,9 +58,11 @@ export function useBench({ session: initial, judgement: first, ...props }: Bench
       };
     return { edit: afterWords(edit), undo: afterWords(undo), redo: afterWords(redo) };
   }, [writers, edit, undo, redo]);
+  const sharing = useSharing(id, { writers, follow: history.follow });
   return {
     ...history,
     ...steps,
+    sharing,
     /** Takes up what was written, without asking others what they write. */
     write: edit,
     writers,

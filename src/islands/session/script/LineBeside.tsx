@@ -66,11 +66,43 @@ export function LineGutter({ place, position, isGuessed, onKind }: LineGutterPro
 const ROLE_WORDS = { older: 'For the older child.', younger: 'For the little one.' } as const;
 
 /** What stands behind a line: why it is there, and for whom. */
-export function LineAfter({ line }: { readonly line: Line }) {
-  if (!line.why && !line.role) return null;
+export function LineAfter({ line, onChoose }: { readonly line: Line; readonly onChoose?: ChooseWords | undefined }) {
+  if (!line.why && !line.role && !line.other) return null;
   return (
-    <span className="text-soft text-xs">
-      {[line.role && ROLE_WORDS[line.role], line.why].filter(Boolean).join(' ')}
+    <>
+      {line.other && <OtherWords other={line.other} onChoose={onChoose} />}
+      <span className="text-soft text-xs">
+        {[line.role && ROLE_WORDS[line.role], line.why].filter(Boolean).join(' ')}
+      </span>
+    </>
+  );
+}
+
+/** Takes the words that somebody else wrote, or leaves them. */
+type ChooseWords = (change: Partial<Omit<Line, 'id'>>) => void;
+
+function OtherWords({ other, onChoose }: { other: NonNullable<Line['other']>; onChoose: ChooseWords | undefined }) {
+  return (
+    <span
+      className="block border-l-3 border-mulberry pl-2 my-1 text-sm"
+      role="group"
+      aria-label="Written at the same time"
+    >
+      Written at the same time:{' '}
+      {[other.text, other.answer]
+        .filter(Boolean)
+        .join(' → ')
+        .replace(/\{[^}]*\}/g, '…')}{' '}
+      {onChoose && (
+        <>
+          <button type="button" className="link min-h-6" onClick={() => onChoose({ ...other, other: undefined })}>
+            take this instead
+          </button>{' '}
+          <button type="button" className="link min-h-6" onClick={() => onChoose({ other: undefined })}>
+            leave it as it is
+          </button>
+        </>
+      )}
     </span>
   );
 }

@@ -24,22 +24,11 @@ export function ScriptEditor(props: ScriptLinesProps & { readonly startsAt: 'sta
   const scope = templateScope(segment, things);
   const lines = new Map(part.lines.map((composed) => [composed.line.id, composed]));
   const ids = listed.flatMap((place) => (place.is === 'line' ? [place.id] : []));
-  const onDragEnd = ({ active, over }: DragEndEvent) => {
-    const to = part.lines.findIndex(({ line }) => line.id === over?.id);
-    if (over && active.id !== over.id) onEdit({ do: 'move-line', segment: segment.id, line: String(active.id), to });
-  };
-  const sensors = useMoveSensors();
-  const titles = Object.fromEntries(part.lines.map(({ line }, index) => [line.id, `line ${index + 1}`]));
+  const dragging = useLineDrag(props);
   return (
     <>
       <div ref={host} className="contents" />
-      <DndContext
-        id={`lines-${segment.id}`}
-        accessibility={movingWords(titles)}
-        sensors={sensors}
-        collisionDetection={closestCenter}
-        onDragEnd={onDragEnd}
-      >
+      <DndContext id={`lines-${segment.id}`} {...dragging}>
         <SortableContext items={ids} strategy={verticalListSortingStrategy}>
           {listed.map((place) => {
             if (place.is === 'block')
@@ -60,7 +49,15 @@ export function ScriptEditor(props: ScriptLinesProps & { readonly startsAt: 'sta
                 place.gutter,
                 `gutter-${place.key}`,
               ),
-              composed && createPortal(<LineAfter line={composed.line} />, place.after, `after-${place.key}`),
+              composed &&
+                createPortal(
+                  <LineAfter
+                    line={composed.line}
+                    onChoose={(change) => onEdit({ do: 'change-line', segment: segment.id, line: place.id, change })}
+                  />,
+                  place.after,
+                  `after-${place.key}`,
+                ),
             ];
           })}
         </SortableContext>
@@ -68,4 +65,15 @@ export function ScriptEditor(props: ScriptLinesProps & { readonly startsAt: 'sta
       {editor && mayWrite && <LineBar {...props} {...{ editor, flush }} />}
     </>
   );
+}
+
+/** How lines of a part are moved by hand, or by the keys of what takes them up. */
+function useLineDrag({ part: { segment, lines }, onEdit }: ScriptLinesProps) {
+  const sensors = useMoveSensors();
+  const titles = Object.fromEntries(lines.map(({ line }, index) => [line.id, `line ${index + 1}`]));
+  const onDragEnd = ({ active, over }: DragEndEvent) => {
+    const to = lines.findIndex(({ line }) => line.id === over?.id);
+    if (over && active.id !== over.id) onEdit({ do: 'move-line', segment: segment.id, line: String(active.id), to });
+  };
+  return { sensors, onDragEnd, accessibility: movingWords(titles), collisionDetection: closestCenter };
 }

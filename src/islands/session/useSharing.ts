@@ -1,0 +1,36 @@
+import { useEffect, useMemo } from 'react';
+import { flushSync } from 'react-dom';
+import { applyChanges, type Change, changesBetween, mergeSessions, type Session } from '../../core/session/index.ts';
+import { draftNamed } from '../autosave/draft.ts';
+import type { Writers } from './script/writers.ts';
+
+interface SharedBy {
+  readonly writers: Writers;
+  readonly follow: (others: (session: Session) => Session) => void;
+}
+
+/** What of a session was not kept before its page was closed, as changes. */
+const draftOf = (id: string) => draftNamed<readonly Change[]>(`draft of ${id}`);
+
+/** How a session is written by several at once, and survives a page that is closed in the middle of a word. */
+export function useSharing(id: string, { writers, follow }: SharedBy) {
+  // What this device did not get kept the last time comes in once the page is there.
+  useEffect(() => {
+    const changes = draftOf(id).read();
+    if (Array.isArray(changes)) follow((session) => applyChanges(session, changes as readonly Change[]));
+  }, [id, follow]);
+  return useMemo(
+    () => ({
+      draft: {
+        write: (kept: Session, value: Session) => draftOf(id).write(changesBetween(kept, value)),
+        drop: () => draftOf(id).drop(),
+      },
+      flushNow: () => flushSync(writers.flush),
+      onOthers: (before: Session, theirs: Session) => {
+        flushSync(writers.flush);
+        follow((ours) => mergeSessions({ before, ours, theirs }));
+      },
+    }),
+    [id, writers, follow],
+  );
+}
