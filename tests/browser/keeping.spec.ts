@@ -45,6 +45,16 @@ test('two windows on one session: what each does comes together, words of one li
   await expect(script(other, 'Owl steps')).toContainText('Tip the jar lids out and count them.');
   await isKept(other);
 
+  // Each window hears of the other by itself.
+  await expect(script(page, 'Owl steps')).toContainText('Tip the jar lids out and count them.');
+  await other.getByLabel('Aim').fill('Counts lids.');
+  await other.getByLabel('Aim').press('Enter');
+  await expect(page.getByLabel('Aim')).toHaveValue('Counts lids.');
+  await isKept(page);
+
+  await other.route('**/api/sessions/*', (route) =>
+    route.request().method() === 'GET' ? route.abort() : route.continue(),
+  );
   await typeAfter(page, 'Tip the', ' red');
   await isKept(page);
   await typeAfter(other, 'Tip the', ' blue');

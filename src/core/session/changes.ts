@@ -16,7 +16,8 @@ type Fields = Readonly<Record<string, unknown>>;
  */
 export type Change =
   | { readonly do: 'set'; readonly fields: Fields }
-  | { readonly do: 'accept' | 'ask-again'; readonly finding: string }
+  | { readonly do: 'accept'; readonly finding: string }
+  | { readonly do: 'ask-again'; readonly finding: string }
   | { readonly do: 'parts'; readonly change: ListChange<Segment> }
   | { readonly do: 'set-part'; readonly part: string; readonly fields: Fields }
   | { readonly do: 'entries'; readonly part: string; readonly list: ListName; readonly change: ListChange<Entry> }

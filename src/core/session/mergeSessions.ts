@@ -8,6 +8,7 @@ import type { Segment, Session } from './session.ts';
  */
 export function mergeSessions({ before, ours, theirs }: { before: Session; ours: Session; theirs: Session }): Session {
   const mine = changesBetween(before, ours);
+  if (mine.length === 0) return theirs;
   const former = byId(before.segments);
   const there = byId(theirs.segments);
   const wrote = new Set(mine.flatMap((change) => ('part' in change ? [change.part] : [])));

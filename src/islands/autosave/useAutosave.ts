@@ -103,6 +103,7 @@ export function useAutosave<Value>({
   }, [address, name, sharing]);
 
   useTrying({ value, keeping, keep, keptValue, lastTried, triesAway });
+  useNews({ address, name, sharing, isBusy, keptRevision, keptValue });
   const isSafe = useDraft(sharing, { latest, keptValue, value });
   useWarning(() => holdsTyped() || (!isSafe.current && (latest.current !== keptValue.current || writers.holds())));
 
@@ -144,6 +145,41 @@ function useTrying<Value>({ value, keeping, keep, keptValue, lastTried, triesAwa
     );
     return () => clearTimeout(timer);
   }, [value, keeping, keep, keptValue, lastTried, triesAway]);
+}
+
+/** So often a window that is looked at asks what others did. */
+const MS_BETWEEN_NEWS = 4000;
+
+interface NewsInput<Value> extends Pick<KeepingInput<Value>, 'address' | 'name' | 'sharing'> {
+  readonly isBusy: { readonly current: boolean };
+  readonly keptRevision: { current: number };
+  readonly keptValue: { current: Value };
+}
+
+/** Takes in what others kept meanwhile, while the window is looked at. */
+function useNews<Value>({ address, name, sharing, isBusy, keptRevision, keptValue }: NewsInput<Value>): void {
+  useEffect(() => {
+    if (!sharing) return undefined;
+    const ask = async () => {
+      if (document.visibilityState !== 'visible' || isBusy.current) return;
+      const since = keptRevision.current;
+      const asked = await askServer<{ revision: number } & Record<string, unknown>>(`${address}?since=${since}`);
+      const theirs = asked.ok ? (asked.answer[name] as Value | undefined) : undefined;
+      // What was kept from here in the meantime is newer than this answer.
+      if (!asked.ok || theirs === undefined || isBusy.current || keptRevision.current !== since) return;
+      const former = keptValue.current;
+      keptRevision.current = asked.answer.revision;
+      keptValue.current = theirs;
+      sharing.onOthers(former, theirs);
+    };
+    const timer = setInterval(() => void ask(), MS_BETWEEN_NEWS);
+    const look = () => void ask();
+    document.addEventListener('visibilitychange', look);
+    return () => {
+      clearInterval(timer);
+      document.removeEventListener('visibilitychange', look);
+    };
+  }, [address, name, sharing, isBusy, keptRevision, keptValue]);
 }
 
 interface Drafted<Value> {

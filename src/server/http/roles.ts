@@ -80,6 +80,7 @@ export const ROUTES: Readonly<Record<string, RouteRoles>> = {
   '/sessions': page('reader'),
   '/sessions/[id]': page('reader'),
   '/sessions/[id]/copy': page('author', 'author'),
+  '/sessions/[id]/history': page('reader', 'author'),
   '/sessions/[id]/guide/[home]': page('reader'),
   '/sessions/[id]/print': page('reader'),
   '/sessions/[id]/send': page('reader', 'author'),

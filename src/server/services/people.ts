@@ -14,7 +14,7 @@ import { dropInvitations, readInvitations } from '../db/repositories/personLinks
 import { findProgramme, holdProgramme } from '../db/repositories/programmes.ts';
 import { inTransaction } from '../db/transaction.ts';
 import type { Role } from '../../contracts/peopleForms.ts';
-import { isUuid } from '../db/repositories/sessions.ts';
+import { isUuid } from '../db/isUuid.ts';
 import { EdgeError } from '../http/errors.ts';
 import type { Person } from './person.ts';
 import { findLink, takeLink, writeLink } from './personLinks.ts';

@@ -18,7 +18,8 @@ import { countOf, findFindings, type Finding, type OutcomeCounts } from '../../c
 import type { Session } from '../../core/session/index.ts';
 import { readHomes, type KeptHome } from '../db/repositories/homes.ts';
 import { inSlices } from './inSlices.ts';
-import { isUuid, type KeptSession } from '../db/repositories/sessions.ts';
+import { type KeptSession } from '../db/repositories/sessions.ts';
+import { isUuid } from '../db/isUuid.ts';
 import { isSameValue } from '../db/sameValue.ts';
 import { readShelf, readThings } from '../db/repositories/shelf.ts';
 import { EdgeError } from '../http/errors.ts';

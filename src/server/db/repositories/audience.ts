@@ -2,7 +2,7 @@ import { QueryTypes } from 'sequelize';
 import type { Audience } from '../../../contracts/audience.ts';
 import { tables } from '../tables.ts';
 import type { Transaction } from '../transaction.ts';
-import { isUuid } from './sessions.ts';
+import { isUuid } from '../isUuid.ts';
 
 /** A group of homes, by its name. */
 export interface HomeGroup {

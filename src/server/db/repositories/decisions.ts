@@ -4,7 +4,7 @@ import { now } from '../../clock.ts';
 import { SessionDecisionRow } from '../decisionTables.ts';
 import { tables } from '../tables.ts';
 import type { Transaction } from '../transaction.ts';
-import { isUuid } from './sessions.ts';
+import { isUuid } from '../isUuid.ts';
 
 /** A decision with its reason, and who made it when. */
 export interface StoredDecision extends CautionDecision {

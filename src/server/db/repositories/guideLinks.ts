@@ -10,7 +10,7 @@ import { GuideLinkRow, HomeRow, MessageRow } from '../models.ts';
 import { tables } from '../tables.ts';
 import type { Transaction } from '../transaction.ts';
 import { toMessage, type OutboxMessage } from './messages.ts';
-import { isUuid } from './sessions.ts';
+import { isUuid } from '../isUuid.ts';
 
 /** What stands behind a link: the newest copy, and what the home answered. */
 export interface OpenedCopy {

@@ -1,7 +1,7 @@
 import type { GuideLanguage } from '../../../core/languages.ts';
 import { Op, QueryTypes } from 'sequelize';
 import type { Transaction } from '../transaction.ts';
-import { isUuid } from './sessions.ts';
+import { isUuid } from '../isUuid.ts';
 import type { Home } from '../../../core/homes/index.ts';
 import { byCodeUnit } from '../../../core/ordering.ts';
 import { HomeRow } from '../models.ts';

@@ -2,7 +2,7 @@ import { QueryTypes } from 'sequelize';
 import type { GuideLanguage } from '../../../core/languages.ts';
 import { tables } from '../tables.ts';
 import type { Transaction } from '../transaction.ts';
-import { isUuid } from './sessions.ts';
+import { isUuid } from '../isUuid.ts';
 
 /** A home as far as it is told what is kept of it. */
 export interface HomeOfLink {

@@ -3,7 +3,7 @@ import { Op, QueryTypes, Sequelize } from 'sequelize';
 import { now } from '../../clock.ts';
 import { GuideLinkRow, MessageRow } from '../models.ts';
 import { tables } from '../tables.ts';
-import { isUuid } from './sessions.ts';
+import { isUuid } from '../isUuid.ts';
 import type { Transaction } from '../transaction.ts';
 
 /** Where a letter stands: `unclear` when nobody knows whether it went out. */

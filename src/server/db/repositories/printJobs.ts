@@ -3,7 +3,7 @@ import type { TrayChoice } from '../../../contracts/tray.ts';
 import { PrintJobRow } from '../models.ts';
 import { tables } from '../tables.ts';
 import type { Transaction } from '../transaction.ts';
-import { isUuid } from './sessions.ts';
+import { isUuid } from '../isUuid.ts';
 
 /** A job of the printer, and how far it has come. */
 export interface StoredJob {

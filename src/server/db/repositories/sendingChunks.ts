@@ -3,7 +3,7 @@ import type { Audience } from '../../../contracts/audience.ts';
 import type { Session } from '../../../core/session/index.ts';
 import { readWholeSession } from '../../../core/session/index.ts';
 import { tables } from '../tables.ts';
-import { isUuid } from './sessions.ts';
+import { isUuid } from '../isUuid.ts';
 import type { Transaction } from '../transaction.ts';
 
 /** A part of a sending's homes, which is written in one go. */

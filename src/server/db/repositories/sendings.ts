@@ -6,7 +6,7 @@ import { readWholeSession, type Session, writeWholeSession } from '../../../core
 import { GuideCopyRow, GuideLinkRow, SendingRow } from '../models.ts';
 import { tables } from '../tables.ts';
 import type { Transaction } from '../transaction.ts';
-import { isUuid } from './sessions.ts';
+import { isUuid } from '../isUuid.ts';
 
 /** The newest sending of a session: its edition, and the session as it went out. */
 export interface LatestSending {

@@ -1,9 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import { Op, QueryTypes, type Transaction } from 'sequelize';
-import { readScript, type Session, writeScript } from '../../../core/session/index.ts';
+import { changesBetween, readScript, type Session, writeScript } from '../../../core/session/index.ts';
 import { now } from '../../clock.ts';
+import { isUuid } from '../isUuid.ts';
 import { GuideLinkRow, SessionRow, UserRow } from '../models.ts';
 import { tables } from '../tables.ts';
+import { inTransaction } from '../transaction.ts';
+import { addEdit } from './sessionEdits.ts';
 
 /** A session with the revision it is at and when it was kept. */
 export interface KeptSession {
@@ -67,20 +70,37 @@ export async function addSession(
   return id;
 }
 
-/** Keeps a session if nobody kept another since `revision`; null when somebody did, or it is gone. */
+/**
+ * Keeps a session if nobody kept another since `revision`, and writes down what that changed; null when somebody did, or it
+ * is gone.
+ */
 export async function replaceSession(
   programmeId: string,
   { id, revision, session }: Pick<KeptSession, 'id' | 'revision' | 'session'>,
   userId: string,
 ): Promise<{ revision: number; keptAt: string } | null> {
-  tables();
   if (!isUuid(id)) return null;
   const keptAt = now();
-  const [changed] = await SessionRow.update(
-    { ...toColumns(session), revision: revision + 1, keptAt, keptBy: userId },
-    { where: { id, programmeId, revision, deletedAt: null } },
-  );
-  return changed === 1 ? { revision: revision + 1, keptAt: keptAt.toISOString() } : null;
+  return inTransaction(async (transaction) => {
+    const former = await readSession(programmeId, id, transaction);
+    if (former?.revision !== revision) return null;
+    await SessionRow.update(
+      { ...toColumns(session), revision: revision + 1, keptAt, keptBy: userId },
+      { where: { id, programmeId }, transaction },
+    );
+    await addEdit(
+      {
+        sessionId: id,
+        number: revision + 1,
+        userId,
+        keptAt,
+        changes: changesBetween(former.session, session),
+        back: changesBetween(session, former.session),
+      },
+      transaction,
+    );
+    return { revision: revision + 1, keptAt: keptAt.toISOString() };
+  });
 }
 
 /** The name of whoever kept a session last; empty when that person is gone. */
@@ -119,10 +139,6 @@ export async function readDeletedSessions(programmeId: string): Promise<{ id: st
     limit: 50,
   });
   return rows.map(({ id, title, heldOn }) => ({ id, title, on: heldOn }));
-}
-
-export function isUuid(text: string): boolean {
-  return /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i.test(text);
 }
 
 function toColumns(session: Session) {

@@ -4,7 +4,7 @@ import { readTermBody, type Term, writeTermBody } from '../../../core/terms/inde
 import { now } from '../../clock.ts';
 import { TermRow } from '../models.ts';
 import { tables } from '../tables.ts';
-import { isUuid } from './sessions.ts';
+import { isUuid } from '../isUuid.ts';
 
 /** A term with the revision it is at. */
 export interface KeptTerm {

@@ -3,7 +3,7 @@ import { QueryTypes } from 'sequelize';
 import type { WordRead } from '../../../core/words/index.ts';
 import type { ProgrammeSettings } from '../../../contracts/programme.ts';
 import { byCodeUnit } from '../../../core/ordering.ts';
-import { isUuid } from './sessions.ts';
+import { isUuid } from '../isUuid.ts';
 import { WordReadingRow } from '../soundTables.ts';
 import { tables } from '../tables.ts';
 import type { Transaction } from '../transaction.ts';

@@ -2,9 +2,13 @@ import type { APIRoute } from 'astro';
 import { answering, BYTES, jsonAnswer, readJsonObject } from '../../../../server/http/answers.ts';
 import { findSession, keepSession } from '../../../../server/services/sessions.ts';
 
-/** A session as it was last kept. */
-export const GET: APIRoute = ({ locals, params }) =>
-  answering(async () => jsonAnswer(await findSession(locals.person!, params.id!)));
+/** A session as it was last kept; only its revision to whoever has that already. */
+export const GET: APIRoute = ({ locals, params, url }) =>
+  answering(async () => {
+    const kept = await findSession(locals.person!, params.id!);
+    const isKnown = String(kept.revision) === url.searchParams.get('since');
+    return jsonAnswer(isKnown ? { revision: kept.revision } : kept);
+  });
 
 /** Keeps a session that the bench sends, if nobody kept a newer one. */
 export const PUT: APIRoute = ({ locals, params, request }) =>

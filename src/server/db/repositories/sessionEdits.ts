@@ -1,0 +1,71 @@
+import { QueryTypes, type Transaction } from 'sequelize';
+import type { Change } from '../../../core/session/index.ts';
+import { tables } from '../tables.ts';
+import { isUuid } from '../isUuid.ts';
+
+/** What was kept at once: its number is the revision that it made. */
+export interface KeptEdit {
+  readonly number: number;
+  readonly keptBy: string;
+  readonly keptAt: string;
+  readonly changes: readonly Change[];
+}
+
+/** So many keepings of a session can be gone back to; older ones are forgotten. */
+const MOST_EDITS = 5000;
+const FORGOTTEN_AT_ONCE = 200;
+
+interface NewEdit {
+  readonly sessionId: string;
+  readonly number: number;
+  readonly userId: string;
+  readonly keptAt: Date;
+  readonly changes: readonly Change[];
+  readonly back: readonly Change[];
+}
+
+/** Writes down what was kept, within the transaction that keeps it. */
+export async function addEdit(edit: NewEdit, transaction: Transaction): Promise<void> {
+  const { sessionId, number, userId, keptAt, changes, back } = edit;
+  await tables().query(
+    `INSERT INTO session_edits (session_id, number, kept_by, kept_at, changes, back)
+     VALUES (:sessionId, :number, :userId, :keptAt, :changes, :back)`,
+    {
+      replacements: { sessionId, number, userId, keptAt, changes: JSON.stringify(changes), back: JSON.stringify(back) },
+      transaction,
+    },
+  );
+  if (number % FORGOTTEN_AT_ONCE !== 0) return;
+  await tables().query('DELETE FROM session_edits WHERE session_id = :sessionId AND number <= :upTo', {
+    replacements: { sessionId, upTo: number - MOST_EDITS },
+    transaction,
+  });
+}
+
+/** What was done to a session of a programme, the newest first, so many at most. One query. */
+export async function readEdits(programmeId: string, sessionId: string, most: number): Promise<KeptEdit[]> {
+  if (!isUuid(sessionId)) return [];
+  const rows = await tables().query<{ number: number; name: string | null; kept_at: Date; changes: Change[] }>(
+    `SELECT session_edits.number, users.name, session_edits.kept_at, session_edits.changes
+       FROM session_edits JOIN sessions ON sessions.id = session_id LEFT JOIN users ON users.id = session_edits.kept_by
+      WHERE session_id = :sessionId AND programme_id = :programmeId ORDER BY number DESC LIMIT :most`,
+    { replacements: { sessionId, programmeId, most }, type: QueryTypes.SELECT },
+  );
+  return rows.map(({ number, name, kept_at: keptAt, changes }) => ({
+    number,
+    keptBy: name ?? '',
+    keptAt: keptAt.toISOString(),
+    changes,
+  }));
+}
+
+/** What takes a session back to before an edit: the changes of each keeping since, the newest first. One query. */
+export async function readWayBack(programmeId: string, sessionId: string, number: number): Promise<Change[][]> {
+  if (!isUuid(sessionId)) return [];
+  const rows = await tables().query<{ back: Change[] }>(
+    `SELECT back FROM session_edits JOIN sessions ON sessions.id = session_id
+      WHERE session_id = :sessionId AND programme_id = :programmeId AND number >= :number ORDER BY number DESC`,
+    { replacements: { sessionId, programmeId, number }, type: QueryTypes.SELECT },
+  );
+  return rows.map(({ back }) => back);
+}
