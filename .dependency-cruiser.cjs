@@ -60,7 +60,7 @@ module.exports = {
       name: 'core-alone',
       severity: 'error',
       from: { path: 'src/core', pathNot: '\\.test\\.ts$' },
-      to: { path: '.', pathNot: ['src/core', 'node_modules/(jsep|date-fns|@date-fns|pure-rand|syllable)/'] },
+      to: { path: '.', pathNot: ['src/core', 'node_modules/(jsep|date-fns|@date-fns|pure-rand|node-diff3|syllable)/'] },
     },
     {
       name: 'core-folders-have-a-layer',

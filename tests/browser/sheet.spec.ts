@@ -220,3 +220,37 @@ test('text goes in where the caret is: lines as lines, one of them as words, blo
   await page.keyboard.press('Control+z');
   await isKept(page);
 });
+
+const TWELVE = `Rain in a jar
+Fill 2 jam jars with warm water.
+“What do you think the foil does?”
+Cover each jar with foil.
+Put ice on top of the foil.
+“Look, it’s getting foggy.”
+How do you know it is warm inside?
+If they want to lift the foil: let them look, and cover it again.
+Notice whether they see drops.
+Sing: Rain, rain, in a jar
+Pour the water on a plant.
+Dry the jars together.`;
+
+test('twelve lines of plain text are a session that is sent, with few corrections', async ({ page }) => {
+  await signIn(page);
+  await page.goto(address('/sessions/new'));
+  await page.getByLabel('What is it called?').fill('Rain in a jar');
+  await page.getByRole('button', { name: 'Start writing' }).click();
+  await benchIsReady(page);
+  await page.getByRole('button', { name: 'Paste a page' }).click();
+  await page.getByLabel('Your page').fill(TWELVE);
+  await page.getByRole('button', { name: 'Make it a script' }).click();
+  await expect
+    .poll(() => kinds(page, 'Rain in a jar'))
+    .toEqual(['do', 'ask', 'do', 'do', 'say', 'ask', 'if', 'notice', 'sing', 'do', 'do']);
+  await isKept(page);
+  await page.getByRole('link', { name: /^Send to/ }).click();
+  await page
+    .getByRole('button', { name: /^Send to|^Send anyway/ })
+    .first()
+    .click();
+  await expect(page.getByText('It’s on its way.')).toBeVisible();
+});
