@@ -53,7 +53,7 @@ test('a guide shows how a part looks, with the same in words, and roles only whe
   await page.getByRole('button', { name: 'Add to the session' }).click();
   await page.waitForURL('**/sessions/*');
   await benchIsReady(page);
-  await expect(page.getByText('the older child:').first()).toBeVisible();
+  await expect(page.getByText('For the older child.').first()).toBeVisible();
   const session = page.url();
   await page.goto(address('/homes'));
   const homes = await page

@@ -12,3 +12,4 @@ export { findSwaps, type SwapProposal, type SwapReason, type SwapRuling } from '
 export { chooseSwaps, isOldEnough, serveNeeds, type StockedNeed, type SwapPick } from './swaps.ts';
 export { asKnown, namesOf, proposedBy, type ShelvedThing, type Thing, type ThingsByKey } from './thing.ts';
 export { type ThingIndex, thingIndex, thingsNamed } from './thingsNamed.ts';
+export { toolsFor } from './toolsFor.ts';

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { makeAdjustable, numbersIn, rangeFor, usesOf } from './adjustable.ts';
+import { makeAdjustable, numbersIn, rangeFor, singularOf, usesOf } from './adjustable.ts';
 import { dialValues } from './dial.ts';
 import { plainSegment } from './plainSegment.ts';
 import type { Segment } from './session.ts';
@@ -43,6 +43,28 @@ test('numbers that may be made adjustable: whole ones in figures, outside of wha
   assert.deepEqual(rangeFor(1), { min: 1, max: 2 });
 });
 
+test('what is counted goes by the number, where it is a plural that stands right behind it', () => {
+  const lids = part({ lines: [line('1', 'Put 6 boxes out: 6 of them. Do it 6 times.')] });
+  const uses = usesOf(lids, 6);
+  assert.deepEqual(
+    uses.map((use) => use.in === 'line' && use.counted),
+    ['boxes', undefined, undefined],
+  );
+  const made = makeAdjustable(lids, { value: 6, label: 'boxes', min: 1, max: 9, one: { boxes: 'box' } }, uses);
+  assert.deepEqual(written(made, 1), ['Put 1 box out: 1 of them. Do it 1 times.']);
+  assert.deepEqual(written(made, 6), ['Put 6 boxes out: 6 of them. Do it 6 times.']);
+  const singles = {
+    cups: 'cup',
+    berries: 'berry',
+    dishes: 'dish',
+    buses: 'bus',
+    glass: 'glass',
+    toys: 'toy',
+    keys: 'key',
+  };
+  for (const [plural, one] of Object.entries(singles)) assert.equal(singularOf(plural), one);
+});
+
 test('all its uses are found, in lines of every level, in answers and in what is fetched, in figures and in words', () => {
   const segment = part({
     lines: [line('a', 'Lay out 6 lids.'), line('b', 'How many? Sixteen is 16.', 'Six, and {n}')],
@@ -53,8 +75,8 @@ test('all its uses are found, in lines of every level, in answers and in what is
     ],
   });
   assert.deepEqual(usesOf(segment, 6), [
-    { in: 'line', line: 'c', field: 'text', at: 0, said: 'Six' },
-    { in: 'line', line: 'a', field: 'text', at: 8, said: '6' },
+    { in: 'line', line: 'c', field: 'text', at: 0, said: 'Six', counted: 'lids' },
+    { in: 'line', line: 'a', field: 'text', at: 8, said: '6', counted: 'lids' },
     { in: 'line', line: 'b', field: 'answer', at: 0, said: 'Six' },
     { in: 'need', need: 'lids' },
   ]);

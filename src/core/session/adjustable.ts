@@ -11,6 +11,8 @@ export type NumberUse =
       readonly field: 'text' | 'answer';
       readonly at: number;
       readonly said: string;
+      /** What is counted, where a plural stands right behind the number. */
+      readonly counted?: string | undefined;
     }
   | { readonly in: 'need'; readonly need: string };
 
@@ -20,6 +22,8 @@ export interface AdjustableNumber {
   readonly label: string;
   readonly min: number;
   readonly max: number;
+  /** One of what is counted, by its plural: that word then goes by the number. */
+  readonly one?: Readonly<Record<string, string>> | undefined;
 }
 
 const WORDS = [
@@ -66,11 +70,11 @@ export function usesOf(segment: Segment, value: number): NumberUse[] {
 
 /** The part with a number made adjustable at the chosen places. Its name is made from the label and is taken by nothing else. */
 export function makeAdjustable(segment: Segment, number: AdjustableNumber, uses: readonly NumberUse[]): Segment {
-  const { value, label, min, max } = number;
+  const { value, label, min, max, one = {} } = number;
   const name = freeName(segment, label);
   const write = (line: Line): Line => {
-    const text = replaced(line.text, placesOf(uses, line, 'text'), name);
-    const answer = line.answer && replaced(line.answer, placesOf(uses, line, 'answer'), name);
+    const text = replaced(line.text, placesOf(uses, line, 'text'), { name, one });
+    const answer = line.answer && replaced(line.answer, placesOf(uses, line, 'answer'), { name, one });
     return text === line.text && answer === line.answer
       ? line
       : { ...line, text, ...(line.answer && { answer }), says: undefined };
@@ -108,7 +112,25 @@ function usesIn(line: Line, field: 'text' | 'answer', value: number): NumberUse[
   const places = outsideBraces(line[field] ?? '').matchAll(
     new RegExp(`(?<![\\p{L}\\d.,/:{-])(?:${pattern})(?![\\p{L}\\d/:%-]|[.,]\\d)`, 'giu'),
   );
-  return [...places].map(({ index, 0: said }) => ({ in: 'line', line: line.id, field, at: index, said }));
+  return [...places].map(({ index, 0: said }) => {
+    const counted = pluralAfter(line[field] ?? '', index + said.length);
+    return { in: 'line', line: line.id, field, at: index, said, ...(counted && { counted }) };
+  });
+}
+
+/** The plural right behind a number: “cups” of “6 cups”; none where another word stands there. */
+function pluralAfter(text: string, at: number): string | undefined {
+  const word = /^ (\p{L}{3,})(?!\p{L})/u.exec(text.slice(at))?.[1];
+  return word && singularOf(word) !== word && !NO_PLURALS.has(word.toLowerCase()) ? word : undefined;
+}
+
+const NO_PLURALS = new Set(['times', 'this', 'across', 'less', 'plus', 'minus', 'guess', 'press', 'towards', 'always']);
+
+/** One of what a plural names, as far as its ending tells: cups, boxes, berries. A word without such an ending stays. */
+export function singularOf(plural: string): string {
+  if (/[^aeiou]ies$/i.test(plural)) return `${plural.slice(0, -3)}y`;
+  if (/(?:[sxz]|ch|sh)es$/i.test(plural)) return plural.slice(0, -2);
+  return /[^su]s$/i.test(plural) ? plural.slice(0, -1) : plural;
 }
 
 const placesOf = (uses: readonly NumberUse[], line: Line, field: 'text' | 'answer') =>
@@ -117,11 +139,20 @@ const placesOf = (uses: readonly NumberUse[], line: Line, field: 'text' | 'answe
     { in: 'line' }
   >[];
 
-function replaced(text: string, uses: readonly { readonly at: number; readonly said: string }[], name: string): string {
+function replaced(
+  text: string,
+  uses: readonly Extract<NumberUse, { in: 'line' }>[],
+  { name, one }: { name: string; one: Readonly<Record<string, string>> },
+): string {
   return [...uses]
-    .sort((one, other) => other.at - one.at)
+    .sort((some, other) => other.at - some.at)
     .filter(({ at, said }) => text.slice(at, at + said.length) === said)
-    .reduce((written, { at, said }) => `${written.slice(0, at)}{${name}}${written.slice(at + said.length)}`, text);
+    .reduce((written, { at, said, counted }) => {
+      const singular = counted !== undefined && Object.hasOwn(one, counted) ? one[counted] : undefined;
+      const after = at + said.length + (singular === undefined ? 0 : counted!.length + 1);
+      const words = singular === undefined ? `{${name}}` : `{${name}} {${name}:${singular}|${counted}}`;
+      return `${written.slice(0, at)}${words}${written.slice(after)}`;
+    }, text);
 }
 
 function freeName({ dials }: Segment, label: string): string {

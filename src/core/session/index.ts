@@ -1,6 +1,6 @@
 /** A session as a value: parts, lines, levels, dials, and the closed set of edits that change it. */
 
-export { makeAdjustable, numbersIn, type NumberUse, rangeFor, usesOf } from './adjustable.ts';
+export { makeAdjustable, numbersIn, type NumberUse, rangeFor, singularOf, usesOf } from './adjustable.ts';
 export { agesFromYears, agesInYears } from './ages.ts';
 export { amountAtLevel, templateScope } from './asWrittenScope.ts';
 export { checkScript, type PlacesByItem, placesOf, type ScriptFault, type ScriptProblem } from './checkScript.ts';

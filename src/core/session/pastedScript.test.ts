@@ -11,7 +11,7 @@ const INDEX = thingIndex({
   'paper-cup': thing('paper-cup', 'paper cup', 'paper cups'),
   lid: thing('lid', 'jar lid', 'jar lids'),
 });
-const read = (text: string) => readPasted(paragraphsOf(text), INDEX);
+const read = (text: string) => readPasted(paragraphsOf(text), INDEX).parts;
 
 const PAGE = `Hello
 Put your phone away and sit down.
@@ -91,5 +91,6 @@ test('whatever is pasted comes out bounded, and a brace in it is a brace', () =>
     { seed: 24, numRuns: 300 },
   );
   const many = read('One thing.\n'.repeat(30_000));
-  assert.ok(many[0]!.lines.length <= 2000);
+  assert.ok(readPasted(paragraphsOf('One thing.\n'.repeat(3000)), INDEX).leftOut === 1500);
+  assert.deepEqual([many.length, many[0]!.lines.length, many.at(-1)!.lines.length], [25, 60, 60]);
 });

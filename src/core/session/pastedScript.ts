@@ -29,7 +29,10 @@ export interface PastedPart {
 
 /** So many characters are read of a page; what is beyond is not taken. */
 export const MOST_PASTED = 200_000;
-const MOST_LINES = 2000;
+/** As many as are kept of a session, and of a part. */
+const MOST_PARTS = 25;
+const MOST_LINES_A_PART = 60;
+const MOST_NEEDS = 20;
 const LONGEST_LINE = 2000;
 const LONGEST_ANSWER = 500;
 const LONGEST_TITLE = 60;
@@ -41,31 +44,39 @@ const MINUTES_A_LINE = 0.8;
 /**
  * Reads a page as parts of a session. Headings begin parts; what is in quotation marks is said, a question is asked; a kind
  * before a colon is taken at its word, and “answer:” or an arrow begins what one expects to hear. Numbers of things that the
- * shelf knows become needs. Bullets and numbering go. An empty page has no parts.
+ * shelf knows become needs. Bullets and numbering go; what is more than a part holds goes on in the next, and
+ * `leftOut` counts the lines that no part had room for. An empty page has no parts.
  */
-export function readPasted(paragraphs: readonly Paragraph[], index: ThingIndex): PastedPart[] {
+export function readPasted(
+  paragraphs: readonly Paragraph[],
+  index: ThingIndex,
+): { readonly parts: readonly PastedPart[]; readonly leftOut: number } {
+  let leftOut = 0;
   const parts: { title: string | null; minutes: number | null; lines: PastedLine[] }[] = [];
-  let left = MOST_LINES;
-  withHeadings(paragraphs).forEach(({ text, isHeading }) => {
-    if (left <= 0 || text === '') return;
-    if (isHeading) {
+  for (const { text, isHeading } of withHeadings(paragraphs)) {
+    if (text === '') continue;
+    if (isHeading && parts.length < MOST_PARTS) {
       const { title, minutes } = readHeading(text);
       parts.push({ title, minutes, lines: [] });
-      return;
+      continue;
     }
     if (parts.length === 0) parts.push({ title: null, minutes: null, lines: [] });
-    const lines = sentencesOf(text).map(readLine).slice(0, left);
-    left -= lines.length;
-    parts.at(-1)!.lines.push(...lines);
-  });
-  return parts
+    for (const line of sentencesOf(text).map(readLine)) {
+      const last = parts.at(-1)!;
+      if (last.lines.length < MOST_LINES_A_PART) last.lines.push(line);
+      else if (parts.length < MOST_PARTS) parts.push({ title: last.title, minutes: null, lines: [line] });
+      else leftOut += 1;
+    }
+  }
+  const written = parts
     .filter(({ title, lines }) => title !== null || lines.length > 0)
     .map(({ title, minutes, lines }) => ({
       title,
       lines,
       minutes: minutes ?? Math.max(2, Math.round(lines.length * MINUTES_A_LINE)),
-      needs: thingsNamed(lines.map(({ text }) => text).join(' . '), index),
+      needs: thingsNamed(lines.map(({ text }) => text).join(' . '), index).slice(0, MOST_NEEDS),
     }));
+  return { parts: written, leftOut };
 }
 
 /** Paragraphs of plain text: one a line of it, and where a line stands after an empty one. */

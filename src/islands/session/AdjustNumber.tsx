@@ -6,6 +6,7 @@ import {
   makeAdjustable,
   type NumberUse,
   rangeFor,
+  singularOf,
   type Segment,
   usesOf,
 } from '../../core/session/index.ts';
@@ -32,9 +33,14 @@ export function AdjustNumber({ segment, value, text, things, onEdit, onClose }: 
   const isRange =
     [min, max].every((end) => Number.isInteger(end) && end >= 0 && end <= 999) && min <= value && value <= max;
   const chosen = uses.filter((_, index) => !left.has(index));
+  const plurals = usePlurals(chosen);
   const make = () => {
     if (!isRange || chosen.length === 0) return;
-    const by = makeAdjustable(segment, { value, label: label.trim() || 'how many', min, max }, chosen);
+    const by = makeAdjustable(
+      segment,
+      { value, label: label.trim() || 'how many', min, max, one: plurals.ones },
+      chosen,
+    );
     onEdit({ do: 'replace-segment', segment: segment.id, by });
     onClose();
   };
@@ -51,6 +57,7 @@ export function AdjustNumber({ segment, value, text, things, onEdit, onClose }: 
       onKeyDown={(event) => event.key === 'Escape' && onClose()}
     >
       <RangeFields {...{ value, label, range, isRange }} onLabel={setLabel} onRange={setRange} onEnter={make} />
+      <Plurals {...plurals} value={value} />
       <UsesList {...{ uses, left, segment, things }} onTurn={turn} />
       <p className="flex gap-3">
         <button
@@ -67,6 +74,34 @@ export function AdjustNumber({ segment, value, text, things, onEdit, onClose }: 
       </p>
     </div>
   );
+}
+
+/** The words that go by the number, and what one of each is called: as its ending tells, until somebody says otherwise. */
+function usePlurals(chosen: readonly NumberUse[]) {
+  const [said, setSaid] = useState<Readonly<Record<string, string>>>({});
+  const words = [...new Set(chosen.flatMap((use) => (use.in === 'line' && use.counted ? [use.counted] : [])))];
+  const oneOf = (plural: string) => (said[plural] ?? singularOf(plural)).replace(/[{}|:]/g, '');
+  const ones = Object.fromEntries(
+    words.map((plural) => [plural, oneOf(plural).trim()]).filter(([, one]) => one !== ''),
+  );
+  return { words, oneOf, ones, onSay: (plural: string, one: string) => setSaid({ ...said, [plural]: one }) };
+}
+
+/** What is said when the number is one. */
+function Plurals({ words, oneOf, onSay, value }: ReturnType<typeof usePlurals> & { readonly value: number }) {
+  return words.map((plural) => (
+    <label key={plural} className="flex flex-wrap items-center gap-2 text-sm">
+      1
+      <input
+        className="input input-sm w-32"
+        aria-label={`One of the ${plural}`}
+        value={oneOf(plural)}
+        maxLength={60}
+        onChange={({ target }) => onSay(plural, target.value)}
+      />
+      {value} {plural}: is that right?
+    </label>
+  ));
 }
 
 interface RangeFieldsProps {

@@ -4,6 +4,8 @@ export const sheet = {
     '{lines, plural, one {One line} other {# lines}} came in, in {parts, plural, one {one part} other {# parts}}.',
   'paste.guessed':
     '{count, plural, one {For one of them we guessed what it is: it has a question mark beside it. Press it if it is simply something to do.} other {For # of them we guessed what they are: they have a question mark beside them. Press it where a line is simply something to do.}}',
+  'paste.left-out':
+    '{count, plural, one {One line} other {# lines}} found no room: that is more than one session holds. They are still where you copied them from.',
   'history.lines': '{count, plural, one {a line} other {# lines}} written',
   'history.lines-out': '{count, plural, one {a line} other {# lines}} taken out',
   'history.parts': '{count, plural, one {a part} other {# parts}} put in',

@@ -5,7 +5,7 @@ import { sayScreen } from '../../../messages/screenWords.ts';
 import type { Pasted } from './pasteEdits.ts';
 
 interface PasteNoteProps {
-  readonly pasted: Pasted;
+  readonly pasted: Pasted & { readonly leftOut: number };
   readonly session: Session;
   readonly things: ThingsByKey;
   readonly onEdit: (edit: Edit) => void;
@@ -23,7 +23,8 @@ export function PasteNote({ pasted, session, things, onEdit, onUndo, onDismiss }
     <div className="alert mx-6 my-3 border-teal max-w-none" role="status">
       <p>
         {sayScreen('paste.came', { lines: pasted.lines, parts: pasted.parts })}{' '}
-        {pasted.guessed.length > 0 && sayScreen('paste.guessed', { count: pasted.guessed.length })}
+        {pasted.guessed.length > 0 && sayScreen('paste.guessed', { count: pasted.guessed.length })}{' '}
+        {pasted.leftOut > 0 && sayScreen('paste.left-out', { count: pasted.leftOut })}
       </p>
       {needs.length > 0 && (
         <p className="flex flex-wrap gap-x-3">

@@ -16,19 +16,19 @@ const NOTHING: ReadonlySet<string> = new Set();
 
 /** Takes pasted pages into a session, and keeps what of the last one was guessed until somebody has looked at it. */
 export function usePasting({ session, things, onEdit, flush }: PastingInto) {
-  const [pasted, setPasted] = useState<Pasted | null>(null);
+  const [pasted, setPasted] = useState<(Pasted & { readonly leftOut: number }) | null>(null);
   const index = useMemo(() => thingIndex(things), [things]);
   const latest = useRef(session);
   latest.current = session;
   const paste = useCallback(
     (paragraphs: readonly Paragraph[], at: PastedAt | null) => {
-      const parts = readPasted(paragraphs, index);
+      const { parts, leftOut } = readPasted(paragraphs, index);
       if (parts.length === 0) return;
       // What was written a moment ago belongs to the session that the page goes into.
       flushSync(flush);
       const taken = pasteEdits(latest.current, parts, at);
       onEdit(taken.edit);
-      setPasted(taken);
+      setPasted({ ...taken, leftOut });
     },
     [index, onEdit, flush],
   );

@@ -1,4 +1,5 @@
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { countThing } from '../../../messages/fits.ts';
 import { type LineAt, putInsOf } from './lineAt.ts';
 import { beginAnswer, caretLine, chooseKind, putIn, wordsOfBlock } from './lineCommands.ts';
 import { Kinds, LineTools, PutInMenu, Tool } from './LineTools.tsx';
@@ -43,6 +44,7 @@ export function LineBar(props: LineBarProps) {
             put in “{line.named.words}”
           </Tool>
         )}
+        <Fetches {...props} line={line} />
         {line.numbers.map((value) => (
           <Tool
             key={value}
@@ -56,7 +58,7 @@ export function LineBar(props: LineBarProps) {
         ))}
         {line.kind === 'ask' && !line.hasAnswer && <Tool onPress={() => beginAnswer(editor)}>write the answer</Tool>}
         <PutInMenu {...props} onSum={() => setPanel({ is: 'sum' })} />
-        <LineTools {...props} onWords={() => setPanel({ is: 'words' })} />
+        <LineTools {...props} line={line} onWords={() => setPanel({ is: 'words' })} />
       </div>
       {panel && <LinePanel {...props} {...{ panel, line }} onClose={() => (setPanel(null), backToLine())} />}
       <span className="sr-only" role="status">
@@ -64,6 +66,21 @@ export function LineBar(props: LineBarProps) {
       </span>
     </div>
   );
+}
+
+/** Offers what the line names or works with, to be fetched. */
+function Fetches({ part, things, line, flush, onEdit }: LineBarProps & { line: LineAt }) {
+  return line.toFetch.map(({ item, qty }) => (
+    <Tool
+      key={item}
+      onPress={() => {
+        flush();
+        onEdit({ do: 'add-need', segment: part.segment.id, item, qty });
+      }}
+    >
+      fetch {countThing(item, qty, things)}
+    </Tool>
+  ));
 }
 
 function LinePanel({

@@ -27,25 +27,21 @@ export function LineGutter({ place, position, isGuessed, onKind }: LineGutterPro
       <span className="sr-only">{place.kind}: </span>
       <button
         type="button"
-        className="line-grip"
+        className="line-grip before:content-['≡']"
         {...attributes}
         {...listeners}
         tabIndex={-1}
         aria-hidden
         aria-label={`move line ${position + 1}`}
-      >
-        <span aria-hidden="true">≡</span>
-      </button>
+      />
       {isGuessed && place.kind !== 'do' && (
         <button
           type="button"
-          className="min-h-6 min-w-6 font-bold text-marigold-ink bg-marigold-ground"
+          className="min-h-6 min-w-6 font-bold text-marigold-ink bg-marigold-ground before:content-['?']"
           aria-label={`line ${position + 1} is something to do`}
           title="We guessed. Press if it is simply something to do."
           onClick={() => onKind('do')}
-        >
-          ?
-        </button>
+        />
       )}
       <select
         className="kind-word"

@@ -2,7 +2,7 @@ import { type MouseEvent, type ReactNode, useContext } from 'react';
 import { LINE_KINDS, type LineKind } from '../../../core/session/index.ts';
 import { CarryContext } from './carrying.ts';
 import type { LineBarProps } from './scriptProps.ts';
-import { putInsOf } from './lineAt.ts';
+import { type LineAt, putInsOf } from './lineAt.ts';
 import { caretLine, carried, duplicate, putIn, takeOut } from './lineCommands.ts';
 
 /** A press of it leaves the caret, and the keys of a phone, where they are. */
@@ -77,7 +77,15 @@ export function PutInMenu({ editor, part, things, onSum }: LineBarProps & { onSu
 }
 
 /** What can be done with the line as it stands. */
-export function LineTools({ editor, part, things, onEdit, flush, onWords }: LineBarProps & { onWords: () => void }) {
+export function LineTools({
+  editor,
+  part,
+  things,
+  line,
+  onEdit,
+  flush,
+  onWords,
+}: LineBarProps & { line: LineAt; onWords: () => void }) {
   const others = useContext(CarryContext);
   const { segment } = part;
   const move = (by: number) => {
@@ -109,8 +117,30 @@ export function LineTools({ editor, part, things, onEdit, flush, onWords }: Line
             </option>
           ))}
       </select>
+      <ForWhom {...{ part, line, flush, onEdit }} />
       <Tool onPress={() => duplicate(editor)}>copy</Tool>
       <Tool onPress={() => takeOut(editor)}>take out</Tool>
     </>
+  );
+}
+
+/** Whose a line is where there are two children. */
+function ForWhom({ part, line, flush, onEdit }: Pick<LineBarProps, 'part' | 'flush' | 'onEdit'> & { line: LineAt }) {
+  const role = part.lines.find((composed) => composed.line.id === line.id)?.line.role ?? '';
+  return (
+    <select
+      className={`${TOOL} appearance-none max-w-40 field-sizing-content`}
+      aria-label="Whose line it is where there are two children"
+      value={role}
+      onChange={({ target }) => {
+        flush();
+        const chosen = target.value === 'older' || target.value === 'younger' ? target.value : undefined;
+        onEdit({ do: 'change-line', segment: part.segment.id, line: line.id, change: { role: chosen } });
+      }}
+    >
+      <option value="">for everyone</option>
+      <option value="older">for the older child</option>
+      <option value="younger">for the little one</option>
+    </select>
   );
 }

@@ -1,6 +1,13 @@
 import type { Editor } from '@tiptap/core';
 import { NodeSelection } from '@tiptap/pm/state';
-import { namesOf, type ThingsByKey } from '../../../core/materials/index.ts';
+import {
+  namesOf,
+  type ThingIndex,
+  thingIndex,
+  type ThingsByKey,
+  thingsNamed,
+  toolsFor,
+} from '../../../core/materials/index.ts';
 import { type LineKind, numbersIn, type Segment } from '../../../core/session/index.ts';
 import { holdsAnswer } from './scriptKeys.ts';
 
@@ -24,6 +31,8 @@ export interface LineAt {
   readonly hasAnswer: boolean;
   /** What the words before the caret name, so many letters back; null where they name nothing. */
   readonly named: (PutIn & { readonly length: number }) | null;
+  /** Things that the line names or works with, and that nobody is told to fetch yet. */
+  readonly toFetch: readonly { readonly item: string; readonly qty: number }[];
   /** The block that is selected, as it is stored. */
   readonly block: string | null;
 }
@@ -56,6 +65,7 @@ export function lineAt(editor: Editor, segment: Segment, things: ThingsByKey): L
     words: line.textContent,
     numbers: segment.made ? [] : numbersIn(line.textContent),
     hasAnswer: holdsAnswer(line),
+    toFetch: segment.made ? [] : toFetchFor(line.textContent, segment, things),
     named: selection.empty ? named(before, putInsOf(segment, things)) : null,
     block:
       selection instanceof NodeSelection && selection.node.type.name === 'chip'
@@ -64,6 +74,18 @@ export function lineAt(editor: Editor, segment: Segment, things: ThingsByKey): L
   };
 }
 
+const indexes = new WeakMap<ThingsByKey, ThingIndex>();
+
+function toFetchFor(words: string, { needs }: Segment, things: ThingsByKey): LineAt['toFetch'] {
+  const index = indexes.get(things) ?? thingIndex(things);
+  indexes.set(things, index);
+  const known = new Set(needs.flatMap(({ item, swaps }) => [item, ...swaps.map((swap) => swap.item)]));
+  const tools = toolsFor(words, things).map((item) => ({ item, qty: 1 }));
+  const all = [...thingsNamed(words, index), ...tools].filter(({ item }) => !known.has(item));
+  return all.filter(({ item }, at) => all.findIndex((other) => other.item === item) === at).slice(0, MOST_OFFERED);
+}
+
+const MOST_OFFERED = 4;
 const SHORTEST_NAME = 3;
 
 /** What the last word before the caret names in full, or begins to, from three letters on. */
