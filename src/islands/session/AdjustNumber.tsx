@@ -26,7 +26,9 @@ interface AdjustNumberProps {
 export function AdjustNumber({ segment, value, text, things, onEdit, onClose }: AdjustNumberProps) {
   const uses = usesOf(segment, value);
   const suggested = rangeFor(value);
-  const [label, setLabel] = useState(() => wordAfter([text, ...segment.lines.map((line) => line.text)], value));
+  const [label, setLabel] = useState(
+    () => thingCounted(uses, segment, things) ?? wordAfter([text, ...segment.lines.map((line) => line.text)], value),
+  );
   const [range, setRange] = useState({ min: String(suggested.min), max: String(suggested.max) });
   const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
   const [min, max] = [Number(range.min), Number(range.max)];
@@ -197,6 +199,13 @@ const NOTHING_COUNTED = new Set([
   'more',
   'times',
 ]);
+
+/** The thing that there are so many of to fetch; undefined where there is none. */
+function thingCounted(uses: readonly NumberUse[], { needs }: Segment, things: ThingsByKey): string | undefined {
+  const fetched = uses.find((use) => use.in === 'need');
+  const need = fetched && needs.find(({ id }) => id === fetched.need);
+  return need && namesOf(need.item, things).many;
+}
 
 /** What a number counts, as far as the words after it tell, in this line or else in the others. */
 function wordAfter(texts: readonly string[], value: number): string {

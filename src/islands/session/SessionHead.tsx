@@ -108,7 +108,9 @@ function HeadTools({ id, keeping, isKept, mayWrite, canUndo, canRedo, onUndo, on
           </button>
         </>
       )}
-      <a href={`/sessions/${id}/history`}>earlier versions</a>
+      <a href={`/sessions/${id}/history`} aria-label="earlier versions">
+        versions
+      </a>
       {mayWrite && <a href={`/sessions/${id}/copy`}>copy or delete</a>}
       <button type="button" onClick={onHelp} aria-label="keys">
         keys
