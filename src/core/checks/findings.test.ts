@@ -55,6 +55,18 @@ test('homes under three are counted beside what they must not have, with the swa
   assert.deepEqual(caution?.remedy, { do: 'use-swap', segment: 'carts', need: 'lids', item: 'jar-lid' });
 });
 
+test('a line that two wrote in at the same time is said, until somebody has chosen', () => {
+  const [first, ...lines] = CARTS.lines;
+  const clash = (other?: { text: string }) => ({
+    ...SESSION,
+    segments: [{ ...CARTS, lines: [{ ...first!, other }, ...lines] }],
+  });
+  const said = (session: Session) =>
+    findingsFor([homeWith(everything)], session).flatMap(({ code, line }) => (code === 'two-versions' ? [line] : []));
+  assert.deepEqual(said(clash({ text: 'Other words.' })), [first!.id]);
+  assert.deepEqual(said(clash()), []);
+});
+
 test('what the same homes lack is said once', () => {
   const bare = homeWith([], { id: 'bare', nickname: 'Top floor' });
   const lacks = findingsFor([bare, homeWith(everything)]).filter(({ code }) => code === 'homes-lack');

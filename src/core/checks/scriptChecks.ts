@@ -11,6 +11,12 @@ const lineProblem: Check = ({ part }) =>
     return [{ id: `line:${line.id}`, weight: 'warning', line: line.id, values: { problem: problemMessage(wrong) } }];
   });
 
+/** A line that two people wrote in at the same time, and nobody has chosen yet. */
+const twoVersions: Check = ({ part }) =>
+  part.lines.flatMap(({ line }) =>
+    line.other ? [{ id: `versions:${line.id}`, weight: 'warning', line: line.id }] : [],
+  );
+
 /** What does not come out at another level or with the dials of a swap, though it does as the script stands. */
 const scriptProblem: Check = ({ segment, places }) => {
   const isShownElsewhere = ({ fault }: ScriptProblem) =>
@@ -60,6 +66,7 @@ const costlySetup: Check = ({ part: { segment, together, alone, setup } }) => {
 /** What is looked at in the script of a part. */
 export const scriptChecks = {
   'line-problem': lineProblem,
+  'two-versions': twoVersions,
   'script-problem': scriptProblem,
   'minutes-problem': minutesProblem,
   'group-only': groupOnly,

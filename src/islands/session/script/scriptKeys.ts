@@ -1,4 +1,4 @@
-import { Extension } from '@tiptap/core';
+import { type Editor, Extension } from '@tiptap/core';
 import type { Node as DocNode } from '@tiptap/pm/model';
 import { type Command, NodeSelection, Plugin, TextSelection, type Transaction } from '@tiptap/pm/state';
 import { guessKind, type LineKind } from '../../../core/session/index.ts';
@@ -34,8 +34,8 @@ export function scriptKeys(around: AroundScript) {
         'Alt-ArrowUp': () => (around.moveLine(-1), true),
         'Alt-ArrowDown': () => (around.moveLine(1), true),
         // A browser looks for the first place before the gutter of the first line, and finds none.
-        'Mod-Home': () => this.editor.commands.setTextSelection(1),
-        'Mod-End': () => this.editor.commands.setTextSelection(this.editor.state.doc.content.size - 1),
+        'Mod-Home': () => caretAt(this.editor, 1),
+        'Mod-End': () => caretAt(this.editor, this.editor.state.doc.content.size - 1),
         Escape: () => (this.editor.commands.blur(), true),
       };
     },
@@ -48,6 +48,13 @@ export function scriptKeys(around: AroundScript) {
       }),
     ],
   });
+}
+
+/** Puts the caret at a place of the text, and shows the page's own caret there too. */
+function caretAt({ commands, view }: Editor, at: number): boolean {
+  commands.setTextSelection(at);
+  view.focus();
+  return true;
 }
 
 type State = Parameters<Command>[0];

@@ -60,6 +60,7 @@ export function useScriptEditor(
       if (hasOtherLines) flush();
       else writing.current.timer = setTimeout(flush, PAUSE_MS);
     });
+    made.on('focus', () => void Promise.resolve().then(() => showCaret(made)));
     made.on('blur', ({ event }) => {
       if (event.relatedTarget instanceof Element && event.relatedTarget.closest('.line-bar')) return;
       dropEmptyLines(made);
@@ -83,6 +84,12 @@ export function useScriptEditor(
   const { title } = props.part.segment;
   useLayoutEffect(() => editor?.view.setProps({}), [editor, title]);
   return { editor, places, flush };
+}
+
+/** Where the page lost its caret, as when the text that it stood in was written anew, it gets one with the focus. */
+function showCaret({ isDestroyed, view }: Editor): void {
+  if (isDestroyed || !view.hasFocus()) return;
+  if (!view.dom.contains(document.getSelection()?.anchorNode ?? null)) view.focus();
 }
 
 interface Followed {
