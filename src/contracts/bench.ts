@@ -25,6 +25,8 @@ export interface BenchProps extends JudgedAgainst {
   /** What the checks say of the session as it is kept, so that the page has nothing to work out when it opens. */
   readonly judgement: SessionJudgement;
   readonly mayWrite: boolean;
+  /** The id of whoever looks at it: what lies on a device that several use is theirs alone. */
+  readonly person: string;
   /** How words are said here. */
   readonly accent: Accent;
   /** The sounds that the programme has recorded, by their names. */

@@ -41,6 +41,12 @@ export const sendForm = object({
   seen: number().required().integer().min(0).max(2_147_483_647),
 });
 
+/** An edit that a session is had back from before, and the part, where it is one. */
+export const bringBackForm = object({
+  before: number().typeError('must be a number').required().integer().min(1).max(2_147_483_647),
+  part: string().max(80),
+});
+
 /** An answer to a question about what the words of a session call for. */
 export const decisionForm = object({
   question: string()

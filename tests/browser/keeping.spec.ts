@@ -86,6 +86,11 @@ test('a tab that is closed in the middle of a word loses nothing, and undo outli
   );
   await writeLine(page, 'Owl steps', 'And then the little owl sa');
   await page.close();
+  // What lies on a device is its writer’s alone.
+  const drafts = await context.storageState();
+  expect(drafts.origins.flatMap(({ localStorage }) => localStorage.map(({ name }) => name)).join()).toMatch(
+    /draft of .* by /,
+  );
   const again = await context.newPage();
   await again.goto(bench);
   await benchIsReady(again);

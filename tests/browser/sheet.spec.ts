@@ -192,7 +192,7 @@ test('text goes in where the caret is: lines as lines, one of them as words, blo
   await page.keyboard.press('ArrowLeft');
   await paste('two lids');
   await page.keyboard.press('End');
-  await paste('', '<ul><li>Float them.</li><li><script>alert(1)</script>“Do they sink?”</li></ul>');
+  await paste('', 'Float\n them.<div><script>alert(1)</script>“Do they sink?”</div>');
   await expect.poll(() => words(page, OWN)).toEqual(['Fetch two lids.', 'Float them.', '“Do they sink?”']);
   await expect.poll(() => kinds(page, OWN)).toEqual(['do', 'do', 'ask']);
 

@@ -102,7 +102,8 @@ function addressesOf(route: string): string[] {
 
 const QUERIES = [
   '',
-  '?kind=hasOwnProperty&next=//x&for=__proto__&values=%7B%22a%22%3A1e999%7D&tick=constructor&done=toString',
+  '?kind=hasOwnProperty&next=//x&for=__proto__&values=%7B%22a%22%3A1e999%7D&tick=constructor&done=toString&before=Infinity',
+  '?before=1e30',
 ];
 const JSON_TYPE = { 'content-type': 'application/json' };
 const FORM_TYPE = { 'content-type': 'application/x-www-form-urlencoded' };
@@ -138,6 +139,7 @@ const BODIES: readonly { name: string; headers: Record<string, string>; body: st
     body: 'homes=__proto__&revision=99999999999&key=x&seen=-1&do=hasOwnProperty&closed=0926-01-01&email=%00&title=%ED%A0%80',
   },
   { name: 'a large form', headers: FORM_TYPE, body: 'a=1&'.repeat(100_000) },
+  { name: 'a number without an end', headers: FORM_TYPE, body: 'before=Infinity&part=x' },
   { name: 'text', headers: { 'content-type': 'text/plain' }, body: 'hello' },
 ];
 

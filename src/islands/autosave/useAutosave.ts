@@ -97,7 +97,8 @@ export function useAutosave<Value>({
       keptRevision.current = answer.newer.revision;
       keptValue.current = answer.newer.value;
       sharing.onOthers(former, answer.newer.value);
-      return setKeeping({ state: 'keeping' });
+      // What of ours is not in it yet is kept next; nothing may be.
+      return setKeeping({ state: 'kept', at: answer.newer.keptAt });
     }
     return setKeeping(answer);
   }, [address, name, sharing]);

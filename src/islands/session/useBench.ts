@@ -29,7 +29,7 @@ export function useBench({ session: initial, judgement: first, ...props }: Bench
   const { value: session, ...history } = useHistory(initial, {
     apply: (before: Session, edit: Edit) => applyEdit(before, edit, makerParts?.regenerate ?? notLoaded),
     describe: (problem) => describeEditProblem(problem, makerParts?.describeMakerProblem),
-    deltas: { between: changesBetween, apply: applyChanges, keptAs: `undo of ${props.id}` },
+    deltas: { between: changesBetween, apply: applyChanges, keptAs: `undo of ${props.id} by ${props.person}` },
   });
   if (!hadMade && holdsMade(session)) setHadMade(true);
   const composed = useMemo(
@@ -58,7 +58,7 @@ export function useBench({ session: initial, judgement: first, ...props }: Bench
       };
     return { edit: afterWords(edit), undo: afterWords(undo), redo: afterWords(redo) };
   }, [writers, edit, undo, redo]);
-  const sharing = useSharing(id, { writers, follow: history.follow });
+  const sharing = useSharing(id, { person: props.person, mayWrite: props.mayWrite, writers, follow: history.follow });
   return {
     ...history,
     ...steps,

@@ -5,25 +5,28 @@ import { draftNamed } from '../autosave/draft.ts';
 import type { Writers } from './script/writers.ts';
 
 interface SharedBy {
+  /** Whose drafts are read and written here. */
+  readonly person: string;
+  readonly mayWrite: boolean;
   readonly writers: Writers;
   readonly follow: (others: (session: Session) => Session) => void;
 }
 
 /** What of a session was not kept before its page was closed, as changes. */
-const draftOf = (id: string) => draftNamed<readonly Change[]>(`draft of ${id}`);
+const draftOf = (id: string, person: string) => draftNamed<readonly Change[]>(`draft of ${id} by ${person}`);
 
 /** How a session is written by several at once, and survives a page that is closed in the middle of a word. */
-export function useSharing(id: string, { writers, follow }: SharedBy) {
+export function useSharing(id: string, { person, mayWrite, writers, follow }: SharedBy) {
   // What this device did not get kept the last time comes in once the page is there.
   useEffect(() => {
-    const changes = draftOf(id).read();
+    const changes = mayWrite ? draftOf(id, person).read() : null;
     if (Array.isArray(changes)) follow((session) => applyChanges(session, changes as readonly Change[]));
-  }, [id, follow]);
+  }, [id, person, mayWrite, follow]);
   return useMemo(
     () => ({
       draft: {
-        write: (kept: Session, value: Session) => draftOf(id).write(changesBetween(kept, value)),
-        drop: () => draftOf(id).drop(),
+        write: (kept: Session, value: Session) => draftOf(id, person).write(changesBetween(kept, value)),
+        drop: () => draftOf(id, person).drop(),
       },
       flushNow: () => flushSync(writers.flush),
       onOthers: (before: Session, theirs: Session) => {
@@ -31,6 +34,6 @@ export function useSharing(id: string, { writers, follow }: SharedBy) {
         follow((ours) => mergeSessions({ before, ours, theirs }));
       },
     }),
-    [id, writers, follow],
+    [id, person, writers, follow],
   );
 }

@@ -41,6 +41,7 @@ export async function readBench(person: Person, id: string): Promise<BenchProps>
     judgement: await judgeInSlices(kept.session, against),
     withoutBook,
     mayWrite: person.role !== 'reader',
+    person: person.userId,
     recorded,
     accent: person.settings.numbers.accent ?? 'gb',
     soundSteps: taughtAround(

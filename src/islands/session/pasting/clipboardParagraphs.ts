@@ -8,17 +8,38 @@ export function clipboardParagraphs(data: Pick<DataTransfer, 'getData'>): Paragr
   const page = html ? new DOMParser().parseFromString(html, 'text/html') : null;
   for (const none of page?.querySelectorAll('script, style, template, noscript, iframe, head title') ?? [])
     none.remove();
-  const blocks = [...(page?.body.querySelectorAll<HTMLElement>(BLOCKS) ?? [])].filter(
-    (block) => !block.querySelector(BLOCKS),
-  );
-  if (blocks.length < 2) return paragraphsOf(data.getData('text/plain'));
-  const paragraphs = blocks.flatMap((block): Paragraph[] => {
-    for (const lineBreak of block.querySelectorAll('br')) lineBreak.replaceWith('\n');
-    return (block.textContent ?? '')
-      .split('\n')
-      .map((text) => ({ text: text.trim(), isHeading: isHeading(block, text.trim()) || undefined }));
-  });
-  return paragraphs.some(({ isHeading: isOne }) => isOne) ? paragraphs : paragraphs.map(({ text }) => ({ text }));
+  const paragraphs = page ? paragraphsIn(page.body) : [];
+  return paragraphs.filter(({ text }) => text !== '').length < 2
+    ? paragraphsOf(data.getData('text/plain'))
+    : paragraphs;
+}
+
+/** All text in its order: a block and a line break begin another paragraph, an empty block stands for an empty line. */
+function paragraphsIn(body: HTMLElement): Paragraph[] {
+  const paragraphs: Paragraph[] = [];
+  let text = '';
+  let block: HTMLElement = body;
+  const end = (isEmptyKept = false) => {
+    const words = text.replace(/\s+/g, ' ').trim();
+    text = '';
+    if (words === '' && !isEmptyKept) return;
+    paragraphs.push({ text: words, ...(isHeading(block, words) && { isHeading: true }) });
+  };
+  const walk = (node: Node) => {
+    if (node instanceof Text) text += node.data;
+    else if (node instanceof HTMLElement && node.tagName === 'BR') end();
+    else if (node instanceof HTMLElement && node.matches(BLOCKS)) {
+      end();
+      const around = block;
+      block = node;
+      node.childNodes.forEach(walk);
+      end((node.textContent ?? '').trim() === '');
+      block = around;
+    } else node.childNodes.forEach(walk);
+  };
+  walk(body);
+  end();
+  return paragraphs;
 }
 
 /** A heading of its document, or a short paragraph that is bold from end to end. */
