@@ -6,7 +6,7 @@ import { findHome, listHomes } from '../../src/server/services/homes.ts';
 import { openGuide } from '../../src/server/services/guides.ts';
 import { listLinks } from '../../src/server/services/postLinks.ts';
 import { rewriteGuide } from '../../src/server/services/rewrittenGuide.ts';
-import { helpersFor, startProgrammes, type TestProgrammes } from './programme.ts';
+import { helpersFor, startProgrammes, type TestProgrammes, wrongToken } from './programme.ts';
 
 let at: TestProgrammes;
 let token: string;
@@ -92,7 +92,7 @@ test('without its book what happens in it is told, and no line speaks of a page'
 
 test('a guide asks for what it names only, thirty times a day, and at its own link', async () => {
   await refuses(say('torch-that-is-nowhere', false), 'wrong-form');
-  await refuses(rewriteGuide(`x${token.slice(1)}`, { what: 'book', isThere: false }), 'not-found');
+  await refuses(rewriteGuide(wrongToken(token), { what: 'book', isThere: false }), 'not-found');
   await database().query('DELETE FROM tries');
   for (let time = 0; time < 30; time += 1) await rewriteGuide(token, { what: 'book', isThere: time % 2 === 1 });
   await refuses(rewriteGuide(token, { what: 'book', isThere: false }), 'too-many-tries');

@@ -13,7 +13,7 @@ import { deleteSession, findSession, keepSession } from '../../src/server/servic
 import { findEntry, keepEntry } from '../../src/server/services/shelfEntries.ts';
 import { frameNewTerm, keepTerm, listTerms, putPlannedOnBench } from '../../src/server/services/terms.ts';
 import { listHomes } from '../../src/server/services/homes.ts';
-import { helpersFor, startProgrammes, type TestProgrammes } from './programme.ts';
+import { helpersFor, startProgrammes, type TestProgrammes, wrongToken } from './programme.ts';
 
 /** Nothing an author or a home did gets lost. */
 let at: TestProgrammes;
@@ -200,5 +200,5 @@ test('a home that has no book says so, is counted, and may take it back', async 
   assert.match(guide.books[0]!.retold!, /Nim/);
   await rewriteGuide(token, { what: 'book', isThere: true });
   assert.equal(await count(), 0);
-  await refuses(rewriteGuide(`x${token.slice(1)}`, { what: 'book', isThere: false }), 'not-found');
+  await refuses(rewriteGuide(wrongToken(token), { what: 'book', isThere: false }), 'not-found');
 });

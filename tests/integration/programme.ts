@@ -29,6 +29,9 @@ export interface TestProgrammes {
   remove(): Promise<void>;
 }
 
+/** A link's secret that differs from this one in its first character: nobody has it, whatever it was. */
+export const wrongToken = (token: string): string => `${token.startsWith('x') ? 'y' : 'x'}${token.slice(1)}`;
+
 export async function startProgrammes(): Promise<TestProgrammes> {
   const folder = mkdtempSync(join(tmpdir(), 'footstool-mail-'));
   Object.assign(process.env, {

@@ -19,7 +19,7 @@ import { sendSession } from '../../src/server/services/sending.ts';
 import { findSession, keepSession } from '../../src/server/services/sessions.ts';
 import { putIntoSession, readShelfItemPage } from '../../src/server/services/shelfItem.ts';
 import { readShelfRows } from '../../src/server/services/shelfPage.ts';
-import { helpersFor, startProgrammes, type TestProgrammes } from './programme.ts';
+import { helpersFor, startProgrammes, type TestProgrammes, wrongToken } from './programme.ts';
 import { demoFile } from '../support/demoFile.ts';
 
 let at: TestProgrammes;
@@ -56,7 +56,7 @@ test('the same reply is kept once, even when it arrives twice at the same time',
   assert.equal(await keepReply(first!.token, reply({ note: 'Again, otherwise.' })), 'changed');
   const notes = (await readPost(at.owner, id)).homes.flatMap((home) => (home.reply ? [home.reply.note] : []));
   assert.deepEqual(notes, ['Again, otherwise.']);
-  await refuses(keepReply(second!.token.replace(/.$/, 'x').replace(/^./, 'x'), reply()), 'not-found');
+  await refuses(keepReply(wrongToken(second!.token), reply()), 'not-found');
 });
 
 test('a revoked link opens nothing and takes no reply; sending again makes another', async () => {
