@@ -4,7 +4,14 @@ import { partId, said, line, dialSettings, isRecordOf, recordOf } from './line.t
 import { exactly, words, someWords, key, clockTime, knownAs, threeOf } from './fields.ts';
 import { makerSource } from './makerSource.ts';
 import { need, numberOrExpression, quantity, segmentNeed } from './need.ts';
-import { type Dial, LEVELS, POSTURES, SEGMENT_KINDS, type TripleOfQuantities } from '../core/session/index.ts';
+import {
+  type Dial,
+  type KeptFinding,
+  LEVELS,
+  POSTURES,
+  SEGMENT_KINDS,
+  type TripleOfQuantities,
+} from '../core/session/index.ts';
 import type { Quantity } from '../core/expressions/index.ts';
 import { array, lazy, mixed, number, string, type Schema } from 'yup';
 import { actionName } from './cautions.ts';
@@ -234,6 +241,19 @@ export const sessionParts = () =>
       return new Set(ids).size === ids.length;
     });
 
+/** What an author keeps on purpose, by the finding: at most 200, as many as are answered. */
+const keptFindings = () =>
+  mixed<Record<string, KeptFinding>>().test('kept', 'must be what was kept on purpose, by what was found', (value) => {
+    if (value === undefined) return true;
+    if (typeof value !== 'object' || value === null || Array.isArray(value)) return false;
+    const entries = Object.entries(value);
+    return (
+      entries.length <= 200 && entries.every(([name, kept]) => name.length <= 200 && keptFinding.isValidSync(kept))
+    );
+  });
+
+const keptFinding = exactly({ text: string().max(2000).defined(), because: string().max(300) }).required();
+
 /** What the bench keeps: the whole session as a value, and the revision it was made from. */
 export const keptSession = exactly({
   title: someWords(300),
@@ -248,4 +268,6 @@ export const keptSession = exactly({
   aim: words(1000),
   segments: sessionParts().required(),
   accepted: array().of(string().required().max(200)).required().max(200),
+  kept: keptFindings(),
+  minutes: number().integer().min(1).max(240),
 });

@@ -44,6 +44,7 @@ export const sessionEntry = exactly({
   at: clockTime(),
   ages: ageRange(),
   aim: words(1000),
+  minutes: number().integer().min(1).max(240).meta({ label: 'Planned minutes' }),
   parts: array()
     .of(part)
     .max(30, 'must be at most 30 parts')

@@ -94,7 +94,9 @@ test('remedies in the margin are pressed, and what is on purpose is not said aga
     .locator('.finding')
     .filter({ hasText: 'one long sit' })
     .or(part(page, 'Goodbye').locator('.finding').filter({ hasText: 'one long sit' }));
-  await sit.getByRole('button', { name: 'Keep it as it is' }).click();
+  await sit.getByRole('button', { name: 'Keep it like this' }).click();
+  await sit.getByLabel('Why?').fill('It is only once');
+  await sit.getByRole('button', { name: 'Keep it', exact: true }).click();
   await expect(page.getByText('one long sit')).toHaveCount(0);
   await isKept(page);
   await page.reload();

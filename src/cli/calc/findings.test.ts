@@ -20,6 +20,7 @@ test('the findings of a session name their rule, their part and line, how much t
       ['homes-lack', 'Carts and lids', 0, 'warning', []],
       ['caution', 'Carts and lids', 0, 'warning', ['Write it with jar lids']],
       ['seated-too-long', 'Carts and lids', null, 'warning', ['Put Wheel hunt in between']],
+      ['only-closed', 'Carts and lids', 4, 'note', ['Add “How do you know?”']],
     ],
   );
 });

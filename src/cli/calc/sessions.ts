@@ -2,7 +2,9 @@ import { composeGuide, type Guide, type GuideLevel, type GuideSegment } from '..
 import { guideLanguage } from '../../messages/guideLanguages.ts';
 import type { Home } from '../../core/homes/index.ts';
 import type { CautionPolicy } from '../../core/cautions/index.ts';
-import { judgeSession } from '../../core/checks/index.ts';
+import { judgeSession, type Surroundings } from '../../core/checks/index.ts';
+import { knownWords } from '../../core/makers/index.ts';
+import { notesOfTune } from '../../core/songs/index.ts';
 import { linesAt, type Segment, type Session } from '../../core/session/index.ts';
 import { frameSegments, segmentFor } from '../../core/shelf/index.ts';
 import { authorMakers } from '../../messages/authorMakers.ts';
@@ -45,7 +47,8 @@ export const calcFindings = calculation(
   ({ file: given, session: title }) => {
     const { file, session, settings, things, policy } = readSessionOf(given, title);
     const { seatedMinutesPerYear } = settings;
-    const against = { things, homes: file.homes.map(homeOf), policy, decisions: [], seatedMinutesPerYear };
+    const around = aroundIn(file, session, settings);
+    const against = { things, homes: file.homes.map(homeOf), policy, decisions: [], seatedMinutesPerYear, around };
     const { findings } = judgeSession(session, against);
     return {
       findings: findings.map((finding) => {
@@ -66,6 +69,21 @@ export const calcFindings = calculation(
   },
 );
 
+/** What lies around a session in its file: what other sessions play before it, the tunes of its songs, how words are said. */
+function aroundIn(file: FileSections, { on, title }: Session, { numbers }: ProgrammeSettings): Surroundings {
+  const lately: Record<string, string> = {};
+  for (const other of file.sessions) {
+    if (other.title === title || other.on >= on) continue;
+    const used = [
+      ...(other.parts ?? []).flatMap((part) => (part.kind === 'activity' ? [part.key] : [])),
+      ...(other.segments ?? []).flatMap(({ kind, from, title: own }) => (kind === 'activity' ? [from ?? own] : [])),
+    ];
+    for (const key of used) if ((lately[key] ?? '') < other.on) lately[key] = other.on;
+  }
+  const tunes = Object.fromEntries(file.songs.map((song) => [song.key, notesOfTune(song)]));
+  return { lately, tunes, ...knownWords(numbers) };
+}
+
 type GivenFile = Partial<FileSections> & { readonly programme?: { settings?: unknown; cautions?: CautionPolicy } };
 
 /** A session of a file with what it is judged by; a file that is not sound, or lacks it, is refused at its path. */
@@ -81,8 +99,8 @@ function readSessionOf(given: GivenFile, title: string) {
 }
 
 function sessionOf(entry: SessionEntry, file: FileSections, settings: ProgrammeSettings): Session {
-  const { title, on, at, ages, aim } = entry;
-  return { title, on, at, ages, aim, segments: segmentsOf(entry, file, settings), accepted: [] };
+  const { title, on, at, ages, aim, minutes } = entry;
+  return { title, on, at, ages, aim, minutes, segments: segmentsOf(entry, file, settings), accepted: [] };
 }
 
 function segmentsOf(

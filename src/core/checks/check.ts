@@ -1,9 +1,11 @@
 import type { CautionPolicy } from '../cautions/index.ts';
 import type { ComposedSession } from '../guide/index.ts';
 import type { HomeFit, SessionSafety } from '../homes/index.ts';
-import type { ThingsByKey } from '../materials/index.ts';
+import type { ThingIndex, ThingsByKey } from '../materials/index.ts';
 import { listOf, type Message, type MessageList, type MessageValues, own } from '../message.ts';
 import type { Edit, PlacesByItem, Segment, Session } from '../session/index.ts';
+import type { SaidLine } from './saidLines.ts';
+import type { Surroundings } from './surroundings.ts';
 
 /** `note` explains, `warning` asks for a decision, `stop` keeps the session from being sent. */
 type FindingWeight = 'note' | 'warning' | 'stop';
@@ -19,16 +21,20 @@ export interface Noticed {
 }
 
 /** A part of a session with all that a check may look at. */
-interface CheckedPart {
+export interface CheckedPart {
   readonly part: ComposedSession['segments'][number];
   readonly segment: Segment;
   readonly session: Session;
   readonly composed: ComposedSession;
+  /** The lines of the part at its level, as they are said. */
+  readonly said: readonly SaidLine[];
   readonly fits: readonly HomeFit[];
   readonly things: ThingsByKey;
+  readonly names: ThingIndex;
   readonly places: PlacesByItem;
   readonly policy: CautionPolicy;
   readonly safety: SessionSafety;
+  readonly around: Surroundings;
 }
 
 /** Looks at one part and says what it noticed. */

@@ -2,7 +2,7 @@ import { authorMakers } from '../../messages/authorMakers.ts';
 import { regenerateIn } from '../makers/index.ts';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { findFindings } from './findings.ts';
+import { findFindings, textFoundIn } from './findings.ts';
 import { fitHomes, type Home } from '../homes/index.ts';
 import { composeSession } from '../guide/index.ts';
 import { listOf, own } from '../message.ts';
@@ -46,6 +46,29 @@ test('what was done on purpose is not said again, but what stops a session is', 
     findingsFor([homeWith(everything)], { ...SESSION, accepted: [sit.id] }).some(({ id }) => id === sit.id),
     false,
   );
+});
+
+test('what was kept stays answered until the words it is about change', () => {
+  const [first, ...lines] = CARTS.lines;
+  const todo = { ...first!, text: 'TODO' };
+  const session = { ...SESSION, segments: [{ ...CARTS, lines: [todo, ...lines] }] };
+  const found = (looked: Session) =>
+    findingsFor([homeWith(everything)], looked).find(({ code }) => code === 'placeholder');
+  const { id } = found(session)!;
+  const text = textFoundIn(session.segments[0]!, found(session)!);
+  const kept = applyEdit(session, { do: 'accept', finding: id, text, because: 'later' }, regenerateIn(authorMakers));
+  assert.ok(kept.ok);
+  assert.equal(found(kept.value), undefined);
+  const changed = { ...todo, text: 'TODO tomorrow' };
+  assert.ok(found({ ...kept.value, segments: [{ ...CARTS, lines: [changed, ...lines] }] }));
+  assert.equal(found({ ...session, accepted: [id] }), undefined, 'answered before texts were kept');
+});
+
+test('a session without a closing stops, and one with a closing ends', () => {
+  const ends = (segments: Session['segments']) =>
+    findingsFor([homeWith(everything)], { ...SESSION, segments }).every(({ code }) => code !== 'no-ending');
+  assert.equal(ends([CARTS]), false);
+  assert.equal(ends([CARTS, plainSegment('bye', 'closing', 'Goodbye', [1, 2, 3])]), true);
 });
 
 test('homes under three are counted beside what they must not have, with the swap to write instead', () => {

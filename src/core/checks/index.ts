@@ -1,7 +1,8 @@
 /** What the checks say of a session, each with a remedy where there is one. */
 
 export type { Finding, FindingCode } from './finding.ts';
-export { findFindings, mayBeAccepted } from './findings.ts';
+export { findFindings, mayBeAccepted, textFoundIn } from './findings.ts';
+export type { Surroundings } from './surroundings.ts';
 export {
   countOf,
   homeFitter,

@@ -18,6 +18,7 @@ import type { ThingsByKey } from '../materials/index.ts';
 import type { Session } from '../session/index.ts';
 import type { Finding } from './finding.ts';
 import { findFindings } from './findings.ts';
+import type { Surroundings } from './surroundings.ts';
 
 /** What a session is judged against: the homes it goes to and what is known of things and cautions. */
 export interface JudgedAgainst {
@@ -29,6 +30,8 @@ export interface JudgedAgainst {
   readonly seatedMinutesPerYear: number;
   /** Whether a common thing that a home was not asked about counts as there. Absent: it does not. */
   readonly assumeCommon?: boolean | undefined;
+  /** What lies around the session. Absent: what asks for it is not looked at. */
+  readonly around?: Surroundings | undefined;
 }
 
 /** How one home does a session, and why. */
@@ -82,11 +85,11 @@ function settingsFor(
 
 /** The judgement of a session from how each of its homes does it. */
 export function judgementFrom(session: Session, fits: readonly HomeFit[], against: JudgedAgainst): SessionJudgement {
-  const { things, seatedMinutesPerYear } = against;
+  const { things, seatedMinutesPerYear, around } = against;
   const composed = composeSession(session, things, { seatedMinutesPerYear, youngestMonths: session.ages.fromMonths });
   const outcomes = countOf(fits.map(outcomeOf));
   return {
-    findings: findFindings(session, composed, fits, settingsFor(session, against)),
+    findings: findFindings(session, composed, fits, { ...settingsFor(session, against), around }),
     homes: fits.slice(0, MOST_VERDICTS).map((fit) => ({
       id: fit.home.id,
       nickname: fit.home.nickname,

@@ -5,7 +5,8 @@ import { authorMakers } from '../../messages/authorMakers.ts';
 import { regenerateIn } from '../makers/index.ts';
 import { SESSION } from '../guide/session.fixture.ts';
 import { applyChanges, changesBetween } from './changes.ts';
-import { applyEdit, type Edit } from './edit.ts';
+import { applyEdit } from './edit.ts';
+import type { Edit } from './edits.ts';
 import { mergedWords } from './mergedWords.ts';
 import { mergeSessions } from './mergeSessions.ts';
 import { plainSegment } from './plainSegment.ts';
@@ -42,7 +43,7 @@ const anEdit: fc.Arbitrary<Edit> = fc.oneof(
     dial: fc.constantFrom('boxes', 'wheels'),
     value: fc.integer({ min: 2, max: 6 }),
   }),
-  fc.record({ do: fc.constant('accept' as const), finding: fc.constantFrom('a', 'b') }),
+  fc.record({ do: fc.constant('accept' as const), finding: fc.constantFrom('a', 'b'), text: fc.constant('') }),
   fc.record({ do: fc.constant('move-line' as const), segment, line, to: fc.nat(4) }),
   fc.record({ do: fc.constant('remove-line' as const), segment, line }),
   fc.record({

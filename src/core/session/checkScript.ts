@@ -7,7 +7,8 @@ import {
   type Scope,
   type TemplateProblem,
 } from '../expressions/index.ts';
-import { checkDial, type EditProblem } from './edit.ts';
+import { checkDial } from './edit.ts';
+import type { EditProblem } from './edits.ts';
 import { isWholeLevel, linesAt, quantityAt, valuesAt } from './levels.ts';
 import type { ActivityBody, Segment } from './session.ts';
 

@@ -1,3 +1,4 @@
+import type { Edit, EditProblem } from './edits.ts';
 import type { LevelName } from './levelName.ts';
 import { dialValues, isNumberDial, type Dial } from './dial.ts';
 import type { Line } from './line.ts';
@@ -5,90 +6,8 @@ import type { MakerProblem } from './makerProblem.ts';
 import { type Need, takeOver } from '../materials/index.ts';
 import { err, ok, type Outcome } from '../outcome.ts';
 import { linesAt } from './levels.ts';
-import type { Segment, Session, TripleOfQuantities } from './session.ts';
-import { rewritten, type WrittenLine, writtenOver } from './writtenLines.ts';
-
-/** Everything that can be done to a session on the bench. Positions count from 0. */
-export type Edit =
-  | {
-      readonly do: 'describe';
-      readonly title?: string;
-      readonly aim?: string;
-      readonly on?: string;
-      readonly at?: string | undefined;
-      readonly ages?: Session['ages'];
-    }
-  | { readonly do: 'turn-dial'; readonly segment: string; readonly dial: string; readonly value: number | string }
-  | { readonly do: 'choose-level'; readonly segment: string; readonly level: LevelName }
-  | { readonly do: 'move-segment'; readonly segment: string; readonly to: number }
-  | { readonly do: 'add-segment'; readonly segment: Segment; readonly at: number }
-  | { readonly do: 'remove-segment'; readonly segment: string }
-  | {
-      readonly do: 'change-line';
-      readonly segment: string;
-      readonly line: string;
-      readonly change: Partial<Omit<Line, 'id'>>;
-    }
-  | { readonly do: 'add-line'; readonly segment: string; readonly line: Line; readonly at: number }
-  | { readonly do: 'remove-line'; readonly segment: string; readonly line: string }
-  | { readonly do: 'move-line'; readonly segment: string; readonly line: string; readonly to: number }
-  /** The lines of the level that is shown, as they were written over: by their ids, in their order. */
-  | { readonly do: 'write-lines'; readonly segment: string; readonly lines: readonly WrittenLine[] }
-  /** A line to the end of another part, in words that may stand there (see `textElsewhere`). */
-  | {
-      readonly do: 'carry-line';
-      readonly segment: string;
-      readonly line: string;
-      readonly to: string;
-      readonly text: string;
-      readonly answer?: string | undefined;
-    }
-  | { readonly do: 'use-swap'; readonly segment: string; readonly need: string; readonly item: string }
-  | {
-      readonly do: 'time-segment';
-      readonly segment: string;
-      readonly part: keyof Segment['minutes'];
-      readonly minutes: TripleOfQuantities;
-    }
-  | { readonly do: 'rename-segment'; readonly segment: string; readonly title: string }
-  | { readonly do: 'replace-segment'; readonly segment: string; readonly by: Segment }
-  | { readonly do: 'add-need'; readonly segment: string; readonly item: string; readonly qty?: number }
-  | {
-      readonly do: 'change-need';
-      readonly segment: string;
-      readonly need: string;
-      readonly change: Partial<Pick<Need, 'qty' | 'per' | 'use' | 'optional' | 'eaten'>>;
-    }
-  | { readonly do: 'remove-need'; readonly segment: string; readonly need: string }
-  | { readonly do: 'accept'; readonly finding: string }
-  /** Several at once, undone at once; refused as a whole where one of them is. */
-  | { readonly do: 'together'; readonly edits: readonly Edit[] };
-
-/** Why an edit is refused, with the numbers that explain it; the session stays as it was. */
-export type EditProblem =
-  | { readonly code: 'maker-refuses'; readonly segment: string; readonly problem: MakerProblem }
-  | { readonly code: 'no-such-part'; readonly part: string }
-  | {
-      readonly code: 'dial-out-of-range';
-      readonly segment: string;
-      readonly dial: string;
-      readonly value: number;
-      readonly min: number;
-      readonly max: number;
-    }
-  | {
-      readonly code: 'dial-not-whole';
-      readonly segment: string;
-      readonly dial: string;
-      readonly value: number | string;
-    }
-  | {
-      readonly code: 'no-such-choice';
-      readonly segment: string;
-      readonly dial: string;
-      readonly value: string;
-      readonly choices: readonly string[];
-    };
+import type { Segment, Session } from './session.ts';
+import { rewritten, writtenOver } from './writtenLines.ts';
 
 /** Writes a part that a maker made anew, for its dials as they stand; the makers lie above this folder, so it is handed in. */
 export type Regenerate = (segment: Segment) => Outcome<Segment, MakerProblem>;
@@ -104,7 +23,11 @@ export function applyEdit(session: Session, edit: Edit, regenerate: Regenerate):
       return ok({ ...session, ...change });
     }
     case 'accept':
-      return ok({ ...session, accepted: [...new Set([...session.accepted, edit.finding])] });
+      return ok({
+        ...session,
+        accepted: [...new Set([...session.accepted, edit.finding])],
+        kept: { ...session.kept, [edit.finding]: { text: edit.text, because: edit.because } },
+      });
     case 'add-segment':
       return ok({ ...session, segments: session.segments.toSpliced(edit.at, 0, edit.segment) });
     case 'remove-segment':

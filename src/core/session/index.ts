@@ -6,7 +6,8 @@ export { amountAtLevel, templateScope } from './asWrittenScope.ts';
 export { checkScript, type PlacesByItem, placesOf, type ScriptFault, type ScriptProblem } from './checkScript.ts';
 export { answersKeyWithId, partWithChoiceIds, withChoiceIds } from './choiceIds.ts';
 export { type ChoiceDial, choiceWord, type Dial, dialValues, isNumberDial, type NumberDial } from './dial.ts';
-export { applyEdit, checkDial, type Edit, type EditProblem, type Regenerate } from './edit.ts';
+export { applyEdit, checkDial, type Regenerate } from './edit.ts';
+export type { Edit, EditProblem } from './edits.ts';
 export { applyChanges, type Change, changesBetween } from './changes.ts';
 export { mergeSessions } from './mergeSessions.ts';
 export { textElsewhere } from './elsewhere.ts';
@@ -34,6 +35,7 @@ export { MOST_PASTED, type Paragraph, paragraphsOf, type PastedPart, readPasted 
 export { emptyScript, plainSegment } from './plainSegment.ts';
 export {
   type ActivityBody,
+  type KeptFinding,
   type LevelChange,
   type Posture,
   POSTURES,

@@ -103,6 +103,16 @@ export interface Session {
   readonly segments: readonly Segment[];
   /** Findings the author has answered with "on purpose", by id. */
   readonly accepted: readonly string[];
+  /** Of these, what they were answered about and why; one without an entry was answered before there were any. */
+  readonly kept?: Readonly<Record<string, KeptFinding>> | undefined;
+  /** The minutes that are planned for it; absent: as long as it takes. */
+  readonly minutes?: number | undefined;
+}
+
+/** What an author keeps on purpose: it stays answered until the text it is about changes. */
+export interface KeptFinding {
+  readonly text: string;
+  readonly because?: string | undefined;
 }
 
 /**

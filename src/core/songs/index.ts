@@ -2,5 +2,6 @@
 
 export { type MelodyNote, readMelodyLine } from './melody.ts';
 export { MOST_SONG_LINES, type PlacedLine, placeWords } from './placeWords.ts';
+export { notesOfTune } from './notesOfTune.ts';
 export { fitTune, sungWords } from './tuneFit.ts';
 export { findTune, type Tune, TUNES } from './tunes.ts';

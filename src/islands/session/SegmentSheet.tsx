@@ -74,7 +74,7 @@ function SheetOfPart(props: SegmentSheetProps) {
       {groupByRow(findings, part).map(({ row, span, group }) => (
         <div key={row} className="margin" style={{ '--row': `${row} / span ${span}` } as CSSProperties}>
           {group.map((finding) => (
-            <FindingNote key={finding.id} {...{ finding, mayWrite, onEdit }} />
+            <FindingNote key={finding.id} {...{ finding, mayWrite, onEdit }} segment={part.segment} />
           ))}
         </div>
       ))}

@@ -34,6 +34,7 @@ export function SessionHead(props: SessionHeadProps) {
             {dayInWords(session.on, 'en-GB')}
             {session.at && `, ${session.at}`} · ages {agesInYears(session.ages).fromYears} to{' '}
             {agesInYears(session.ages).toYears}
+            {session.minutes && ` · ${session.minutes} minutes planned`}
           </summary>
           {mayWrite && <WhenAndWho session={session} onDescribe={describe} />}
         </details>
@@ -124,7 +125,7 @@ function WhenAndWho({
   onDescribe,
 }: {
   session: Session;
-  onDescribe: (change: { on?: string; at?: string | undefined; ages?: Session['ages'] }) => void;
+  onDescribe: (change: Omit<Extract<Edit, { do: 'describe' }>, 'do'>) => void;
 }) {
   const years = agesInYears(session.ages);
   const setAges = (fromYears: number, toYears: number) => {
@@ -160,6 +161,20 @@ function WhenAndWho({
       </label>
       <AgeInput label="youngest" value={years.fromYears} onTurn={(value) => setAges(value, years.toYears)} />
       <AgeInput label="oldest" value={years.toYears} onTurn={(value) => setAges(years.fromYears, value)} />
+      <label>
+        minutes planned{' '}
+        <input
+          className="input input-sm w-18"
+          type="number"
+          min={1}
+          max={240}
+          value={session.minutes ?? ''}
+          onChange={({ target: { value, valueAsNumber } }) =>
+            (value === '' || (Number.isInteger(valueAsNumber) && valueAsNumber >= 1 && valueAsNumber <= 240)) &&
+            onDescribe({ minutes: value === '' ? undefined : valueAsNumber })
+          }
+        />
+      </label>
     </div>
   );
 }

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { type JudgedAgainst, judgeSession, type SessionJudgement } from '../../core/checks/index.ts';
+import type { JudgedAgainst, SessionJudgement } from '../../core/checks/index.ts';
 import type { Session } from '../../core/session/index.ts';
 import { askServer } from '../ui/askServer.ts';
 import type { JudgeAnswer, JudgeQuestion } from '../../workers/judge.ts';
@@ -56,7 +56,10 @@ export function useJudgement(session: Session, { against, first, elsewhere }: Ju
       worker.current?.terminate();
       worker.current = null;
       underWay.current = null;
-      setJudged({ session: newest.current, judgement: judgeSession(newest.current, against) });
+      const here = newest.current;
+      void import('./judgeHere.ts').then(({ judgeSession }) =>
+        setJudged({ session: here, judgement: judgeSession(here, against) }),
+      );
     };
     try {
       worker.current ??= startWorker(against);

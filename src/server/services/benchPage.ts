@@ -9,7 +9,6 @@ import { timeZone } from '../clock.ts';
 import type { Segment } from '../../core/session/index.ts';
 import { EdgeError } from '../http/errors.ts';
 import type { Person } from './person.ts';
-import { taughtAround } from '../../core/terms/index.ts';
 import { listRecorded } from './soundRecordings.ts';
 import { listTerms } from './terms.ts';
 import { findSession, segmentFor } from './sessions.ts';
@@ -17,7 +16,7 @@ import { findSession, segmentFor } from './sessions.ts';
 /** So many homes go to the page with all they have; of more of them it gets counts and the first. */
 const MOST_IN_PAGE = 60;
 
-/** Everything the bench works with: the session, the things, the homes. Eleven queries, however much there is. */
+/** Everything the bench works with: the session, the things, the homes. Twelve queries, however much there is. */
 export async function readBench(person: Person, id: string): Promise<BenchProps> {
   const [kept, homeCount, withoutBook, terms, recorded, latest] = await Promise.all([
     findSession(person, id),
@@ -28,7 +27,7 @@ export async function readBench(person: Person, id: string): Promise<BenchProps>
     readLatestSending(id),
   ]);
   const isJudgedElsewhere = homeCount > MOST_IN_PAGE;
-  const against = await readAgainst(person, { id, session: kept.session, wholeHomes: !isJudgedElsewhere });
+  const against = await readAgainst(person, { id, session: kept.session, wholeHomes: !isJudgedElsewhere, terms });
   return {
     ...against,
     homes: isJudgedElsewhere ? [] : against.homes,
@@ -44,11 +43,7 @@ export async function readBench(person: Person, id: string): Promise<BenchProps>
     person: person.userId,
     recorded,
     accent: person.settings.numbers.accent ?? 'gb',
-    soundSteps: taughtAround(
-      terms.map(({ term }) => term),
-      kept.session.on,
-      person.settings.weekend,
-    ),
+    soundSteps: against.around?.taught ?? [],
   };
 }
 

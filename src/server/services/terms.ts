@@ -114,6 +114,7 @@ export async function putPlannedOnBench(
         aim: aims[0] ?? '',
         segments: frameSegments(middle),
         accepted: [],
+        minutes: session.minutes,
       },
       person.userId,
       transaction,

@@ -1,5 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { Op, QueryTypes, type Transaction } from 'sequelize';
+import type { Surroundings } from '../../../core/checks/index.ts';
+import { notesOfTune } from '../../../core/songs/index.ts';
 import { changesBetween, readScript, type Session, writeScript } from '../../../core/session/index.ts';
 import { now } from '../../clock.ts';
 import { isUuid } from '../isUuid.ts';
@@ -43,6 +45,42 @@ export async function readSession(
     ...(lock && { transaction: lock, lock: lock.LOCK.UPDATE }),
   });
   return row ? toKeptSession(row) : null;
+}
+
+/** What lies around a session: which activities were played when shortly before it, and the tunes of its songs. One query. */
+export async function readAround(
+  programmeId: string,
+  { on, segments }: Session,
+  days: number,
+): Promise<Pick<Surroundings, 'lately' | 'tunes'>> {
+  const songs = segments.flatMap(({ kind, from }) => (kind === 'song' && from ? [from] : []));
+  const rows = await tables().query<{
+    of: 'activity' | 'song';
+    key: string;
+    last: string | null;
+    body: SongTune | null;
+  }>(
+    `SELECT 'activity' AS of, coalesce(part ->> 'from', part ->> 'title') AS key, max(held_on)::text AS last, NULL::jsonb AS body
+       FROM sessions, jsonb_array_elements(script -> 'segments') AS part
+      WHERE programme_id = :programmeId AND deleted_at IS NULL
+        AND held_on < :on AND held_on >= :on::date - :days::int AND part ->> 'kind' = 'activity'
+      GROUP BY 2
+     UNION ALL
+     SELECT 'song', key, NULL, jsonb_build_object('tune', body -> 'tune', 'melody', body -> 'melody')
+       FROM shelf_items WHERE programme_id = :programmeId AND kind = 'song' AND key = ANY (ARRAY[:songs]::text[])`,
+    { type: QueryTypes.SELECT, replacements: { programmeId, on, days, songs: songs.length > 0 ? songs : [''] } },
+  );
+  const of = <Value>(kind: 'activity' | 'song', value: (row: (typeof rows)[number]) => Value) =>
+    Object.fromEntries(rows.filter((row) => row.of === kind).map((row) => [row.key, value(row)]));
+  return {
+    lately: of('activity', ({ last }) => last!),
+    tunes: of('song', ({ body }) => notesOfTune({ tune: body!.tune, melody: body!.melody ?? undefined })),
+  };
+}
+
+interface SongTune {
+  readonly tune: string;
+  readonly melody: readonly string[] | null;
 }
 
 /** How many homes said of a session's guide that they have no book at hand; revoked links do not count. One query. */
