@@ -243,7 +243,7 @@ test('the number of queries of each page over HTTP is fixed', async () => {
     '/shelf': 2,
     '/shelf?kind=thing': 2,
     '/sessions': 4,
-    [`/sessions/${id}`]: 10,
+    [`/sessions/${id}`]: 11,
     [`/sessions/${id}/send`]: 9,
     '/homes': 6,
     '/term': 2,
