@@ -3,11 +3,13 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import type { MakerValues } from '../core/session/index.ts';
 import { ACCENTS, SOUND_UNITS } from '../core/sounds/index.ts';
-import { findStarts, letterSupply } from '../core/words/index.ts';
+import { strokeWays } from '../core/page/index.ts';
+import { findStarts, firstSoundName, letterSupply } from '../core/words/index.ts';
 import { portionDays } from './by-heart/maker.ts';
 import { knownWords, type MakerOutput, soundSessionParts } from '../core/makers/index.ts';
 import { spellingPictures } from './picture-spelling/maker.ts';
 import { STORY_SOUNDS } from './sound-story/maker.ts';
+import { authorSpeech } from '../messages/speeches.ts';
 import { made, make } from '../../tests/support/makers.ts';
 
 const why = (id: string, values: MakerValues) => {
@@ -20,10 +22,13 @@ const texts = ({ printable }: MakerOutput) =>
     shapes.flatMap((shape) => (shape.kind === 'text' ? [shape.text] : [])),
   );
 
+const mouthOf = (grapheme: string) => authorSpeech.say(`mouths/made.${firstSoundName(grapheme)!}`, { accent: 'gb' });
+
 test('every sound page says its sound, feels its mouth and shows its letters, capitals first where a programme begins so', () => {
   for (const { grapheme, spoken, word } of SOUND_UNITS) {
     const page = made('sound-page', { sound: grapheme });
-    for (const part of [spoken, word, 'Lips: ', 'Tongue: ', 'Hand on the throat: '])
+    const strokes = [...grapheme].flatMap((letter) => strokeWays(letter));
+    for (const part of [spoken, word, mouthOf(grapheme), authorSpeech.say(`mouths/way.${strokes[0]!}`)])
       assert.ok(said(page).includes(part), `${grapheme}: ${part}`);
     assert.ok(page.key.some((line) => line.startsWith(`${grapheme} and ${grapheme[0]!.toUpperCase()}`)));
   }

@@ -1,5 +1,6 @@
 import { scripts as makers } from './sentences/makers.en.ts';
 import { scripts as measures } from './sentences/measures.en.ts';
+import { scripts as mouths } from './sentences/mouths.en.ts';
 import { scripts as actItOut } from './act-it-out/scripts.en.ts';
 import { scripts as alphabetChart } from './alphabet-chart/scripts.en.ts';
 import { scripts as arrivals } from './arrivals/scripts.en.ts';
@@ -64,6 +65,7 @@ import { scripts as writing } from './writing/scripts.en.ts';
 export const scripts = {
   makers,
   measures,
+  mouths,
   'act-it-out': actItOut,
   'alphabet-chart': alphabetChart,
   arrivals,

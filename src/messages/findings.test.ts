@@ -32,6 +32,9 @@ test('findings are sentences with numbers, and remedies are verbs', () => {
     '1 home lacks boxs and bottle lids | Nothing else they have would do: Blue door. Give it out in a bag, or choose another thing here.',
     'Bottle lids: not for 1 home | Small enough to swallow. Use something larger. Those homes get another thing, or a kit. | Write it with jar lids',
     'The book to Carts and lids is one long sit | About 13 minutes; the youngest sits for about 9. | Put Wheel hunt in between',
+    'Where does this happen? | There are things to put out, and nothing says on what. At the table, on the floor, side by side?',
+    'And if they say something else? | The questions here have right answers. Say in one line what to do when another one comes.',
+    'It stops, but it doesn’t end | There is no closing. Add one: put things away, sing goodbye, say what comes next time.',
   ]);
 });
 

@@ -8,6 +8,7 @@ const sessions = () => import('./sessions.ts');
 const terms = () => import('./terms.ts');
 const time = () => import('./time.ts');
 const sounds = () => import('./sounds.ts');
+const soundOf = () => import('./soundOf.ts');
 const wordSheets = () => import('./wordSheets.ts');
 const words = () => import('./words.ts');
 
@@ -36,6 +37,7 @@ export const CALCULATIONS: ReadonlyMap<string, Calculation> = new Map([
   ['basket', async (input) => (await sounds()).calcBasket(input)],
   ['syllables', async (input) => (await sounds()).calcSyllables(input)],
   ['word-lists', async (input) => (await sounds()).calcWordLists(input)],
+  ['sound', async (input) => (await soundOf()).calcSound(input)],
   ['tune-fit', async (input) => (await sounds()).calcTuneFit(input)],
   ['sheet', async (input) => (await wordSheets()).calcSheet(input)],
   ['tiles', async (input) => (await words()).calcTiles(input)],

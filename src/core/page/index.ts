@@ -5,6 +5,7 @@ export { type Drawing, inColumn, inGrid, type Ink, INKS, inRow, moved, scaled, t
 export { fittingCard, fittingEdge } from './fittingEdge.ts';
 export { flowPages, writing } from './flow.ts';
 export { saidAlong, tracedLetters } from './letterStrokes.ts';
+export { strokeWays } from './strokeWays.ts';
 export { bookPages, foldedSheet } from './littleBookPages.ts';
 export { finishPage, type Page, type Paper, PAPERS, printableArea, type SheetSettings, USUAL_MARGIN } from './paper.ts';
 export { dieNet, emptyTable, inkNamed, labelled, regularShape } from './pictures.ts';

@@ -1,6 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { LETTER_SHAPES, saidAlong, tracedLetters } from './letterStrokes.ts';
+import { strokeWays } from './strokeWays.ts';
 import { lengthOf } from './tracing.ts';
 
 const SMALL = [...'abcdefghijklmnopqrstuvwxyz'];
@@ -25,6 +26,18 @@ test('all fifty-two letters have their strokes, each with what is said along it'
     });
   }
   assert.deepEqual(saidAlong('1'), []);
+});
+
+test('a beat is said for each stroke, and a straight line is as many strokes as it has corners', () => {
+  for (const [letter, { strokes, says }] of LETTER_SHAPES) {
+    assert.equal(strokeWays(letter).length, says.flat().length, letter);
+    strokes.forEach((points, index) => {
+      const isStraight = points.length <= 5 && points.length > 1;
+      if (isStraight) assert.equal(says[index]!.length, points.length - 1, `${letter}, stroke ${index + 1}`);
+    });
+  }
+  assert.deepEqual(strokeWays('d'), ['round-left', 'up-tall', 'down']);
+  assert.deepEqual(strokeWays('1'), []);
 });
 
 test('letters stand on their lines: tall ones reach the top, small ones the second line, and only five go below', () => {

@@ -39,7 +39,7 @@ const SMALL: Readonly<Record<string, Written>> = {
   h: ['down up over down', [[8, 0], [8, BASE], ...arc(30, 68, [22, 24], 180, 0), [52, BASE]]],
   i: ['down|dot', line([10, X_LINE], [10, BASE]), line([10, 20])],
   j: ['down round|dot', [[34, X_LINE], [34, 120], ...arc(18, 120, [16, 20], 0, -120)], line([34, 20])],
-  k: ['down|slant back slant', line([8, 0], [8, BASE]), line([46, X_LINE], [10, 74], [50, BASE])],
+  k: ['down|back slant', line([8, 0], [8, BASE]), line([46, X_LINE], [10, 74], [50, BASE])],
   l: ['down', line([10, 0], [10, BASE])],
   m: [
     'down up over down up over down',
@@ -62,15 +62,15 @@ const SMALL: Readonly<Record<string, Written>> = {
   s: ['round back round', [...arc(28, 58, [20, 14], 30, 270), ...arc(28, 86, [20, 14], 90, -150)]],
   t: ['down round|across', [[22, 14], [22, 84], ...arc(38, 84, [16, 16], 180, 300)], line([4, X_LINE], [42, X_LINE])],
   u: ['down round up down', [[8, X_LINE], [8, 76], ...arc(30, 76, [22, 24], 180, 360), [52, X_LINE], [52, BASE]]],
-  v: ['slant slant up', line([6, X_LINE], [30, BASE], [54, X_LINE])],
-  w: ['slant slant up slant slant up', line([4, X_LINE], [22, BASE], [40, X_LINE], [58, BASE], [76, X_LINE])],
-  x: ['slant|slant', line([8, X_LINE], [52, BASE]), line([52, X_LINE], [8, BASE])],
-  y: ['slant|slant', line([6, X_LINE], [30, 96]), line([54, X_LINE], [14, BASE + BELOW - 2])],
-  z: ['across slant across', line([8, X_LINE], [52, X_LINE], [8, BASE], [54, BASE])],
+  v: ['slant up', line([6, X_LINE], [30, BASE], [54, X_LINE])],
+  w: ['slant up slant up', line([4, X_LINE], [22, BASE], [40, X_LINE], [58, BASE], [76, X_LINE])],
+  x: ['slant|back', line([8, X_LINE], [52, BASE]), line([52, X_LINE], [8, BASE])],
+  y: ['slant|back', line([6, X_LINE], [30, 96]), line([54, X_LINE], [14, BASE + BELOW - 2])],
+  z: ['across back across', line([8, X_LINE], [52, X_LINE], [8, BASE], [54, BASE])],
 };
 
 const CAPITALS: Readonly<Record<string, Written>> = {
-  A: ['slant|slant|across', line([34, 0], [6, BASE]), line([34, 0], [62, BASE]), line([16, 66], [52, 66])],
+  A: ['back|slant|across', line([34, 0], [6, BASE]), line([34, 0], [62, BASE]), line([16, 66], [52, 66])],
   B: [
     'down|round round',
     line([8, 0], [8, BASE]),
@@ -90,9 +90,9 @@ const CAPITALS: Readonly<Record<string, Written>> = {
   H: ['down|down|across', line([8, 0], [8, BASE]), line([58, 0], [58, BASE]), line([8, 50], [58, 50])],
   I: ['down', line([10, 0], [10, BASE])],
   J: ['down round', [[42, 0], [42, 76], ...arc(24, 76, [18, 22], 0, -150)]],
-  K: ['down|slant back slant', line([8, 0], [8, BASE]), line([52, 2], [10, 56], [56, 98])],
+  K: ['down|back slant', line([8, 0], [8, BASE]), line([52, 2], [10, 56], [56, 98])],
   L: ['down across', line([8, 0], [8, 98], [50, 98])],
-  M: ['down|slant slant up down', line([8, 0], [8, BASE]), line([8, 0], [40, 76], [72, 0], [72, BASE])],
+  M: ['down|slant up down', line([8, 0], [8, BASE]), line([8, 0], [40, 76], [72, 0], [72, BASE])],
   N: ['down|slant up', line([8, 0], [8, BASE]), line([8, 0], [58, BASE], [58, 0])],
   O: ['round', arc(38, 50, [30, 48], 60, 420)],
   P: ['down|round', line([8, 0], [8, BASE]), [[8, 2], ...arc(30, 27, [24, 25], 90, -90), [8, 52]]],
@@ -105,11 +105,11 @@ const CAPITALS: Readonly<Record<string, Written>> = {
   S: ['round back round', [...arc(32, 26, [24, 24], 35, 270), ...arc(32, 74, [24, 24], 90, -150)]],
   T: ['down|across', line([34, 0], [34, BASE]), line([4, 2], [64, 2])],
   U: ['down round up', [[8, 0], [8, 66], ...arc(34, 66, [26, 32], 180, 360), [60, 0]]],
-  V: ['slant slant up', line([4, 0], [34, 98], [64, 0])],
-  W: ['slant slant up slant slant up', line([4, 0], [26, 98], [48, 6], [70, 98], [92, 0])],
-  X: ['slant|slant', line([6, 0], [60, BASE]), line([60, 0], [6, BASE])],
-  Y: ['slant|slant down', line([6, 0], [34, 50]), line([62, 0], [34, 50], [34, BASE])],
-  Z: ['across slant across', line([6, 2], [58, 2], [6, 98], [60, 98])],
+  V: ['slant up', line([4, 0], [34, 98], [64, 0])],
+  W: ['slant up slant up', line([4, 0], [26, 98], [48, 6], [70, 98], [92, 0])],
+  X: ['slant|back', line([6, 0], [60, BASE]), line([60, 0], [6, BASE])],
+  Y: ['slant|back down', line([6, 0], [34, 50]), line([62, 0], [34, 50], [34, BASE])],
+  Z: ['across back across', line([6, 2], [58, 2], [6, 98], [60, 98])],
 };
 
 /** How each letter is written, by the letter. */

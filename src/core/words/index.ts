@@ -28,6 +28,7 @@ export { missingWordBoxes } from './sheets/missingWord.ts';
 export { wordHunt } from './sheets/wordHunt.ts';
 export { MOST_CELLS, wordSearch, type WordSearchProblem } from './sheets/wordSearch.ts';
 export { soundBasket } from './soundBasket.ts';
+export { soundFacts } from './soundFacts.ts';
 export { MOST_GROUPS, readSoundOrder, unknownInOrder, writeSoundOrder } from './soundOrder.ts';
 export {
   bestNextSound,

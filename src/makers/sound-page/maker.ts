@@ -7,11 +7,13 @@ import {
   inRow,
   pictureCard,
   saidAlong,
+  strokeWays,
   tracedLetters,
   wordCard,
 } from '../../core/page/index.ts';
 import { type Accent, letterNames, SOUND_UNIT, SOUND_UNITS, type SoundUnit } from '../../core/sounds/index.ts';
-import { PICTURE_WORD } from '../../core/words/index.ts';
+import { firstSoundName, PICTURE_WORD } from '../../core/words/index.ts';
+import { NEIGHBOURS } from './neighbours.ts';
 import {
   inOwn,
   lasting,
@@ -54,6 +56,7 @@ export const maker: Maker = {
     const shown = capitalFirst ? capital : unit.grapheme;
     const facts: MessageValues = {
       ...soundFacts(unit, shown, settings.accent ?? 'gb'),
+      ...neighbourFacts(unit, settings.accent ?? 'gb'),
       capital: inOwn(capital),
       written,
       sign: inOwn(sign),
@@ -61,7 +64,7 @@ export const maker: Maker = {
     const printable = { title: say('printable', facts), cards: [], sheets: soundSheets(unit, capitalFirst) };
     const { toDo } = lineWriters(say);
     const write = linesAbout(say, facts);
-    const trace = [toDo(`lay.${written}`, facts), ...write('say-1')];
+    const trace = [...write('do-show'), toDo(`lay.${written}`, facts), ...write('say-1')];
     return ok({
       facts: [say('fact', facts), ...(unit.also === undefined ? [] : [say('fact.also', facts)])],
       values: facts,
@@ -75,6 +78,7 @@ export const maker: Maker = {
             'do-1',
             'ask-1',
             'do-3',
+            ...(facts.tell ? (['if-near'] as const) : []),
             ...(sign === '' ? [] : (['do-sign'] as const)),
           ),
           ...trace,
@@ -105,14 +109,30 @@ function soundFacts(unit: SoundUnit, shown: string, accent: Accent): MessageValu
     length: unit.length,
     place: unit.place,
     word: inOwn(unit.word),
-    lips: unit.lips,
-    tongue: unit.tongue,
+    mouth: { key: `mouths/made.${firstSoundName(unit.grapheme)!}`, values: { accent } },
     voice: unit.voice,
     name: inOwn(letterNames(unit.grapheme, accent)),
     also: unit.also === undefined ? 'none' : 'one',
     alsoWord: inOwn(unit.also ?? ''),
     rhythm: rhythmOf(shown),
+    strokesSaid: listOf(
+      [...shown].flatMap((letter) => strokeWays(letter)).map((way): Message => ({ key: `mouths/way.${way}` })),
+      'comma',
+    ),
     strokes: [...shown].flatMap((letter) => saidAlong(letter)).length,
+  };
+}
+
+/** What the sound is easily taken for, and what tells the two apart; nothing where there is no such neighbour. */
+function neighbourFacts({ grapheme }: SoundUnit, accent: Accent): MessageValues {
+  const sound = firstSoundName(grapheme)!;
+  const pair = NEIGHBOURS.find(([one, other]) => one === sound || other === sound);
+  if (!pair) return {};
+  const other = pair[0] === sound ? pair[1] : pair[0];
+  const unit = SOUND_UNIT.get(other) ?? SOUND_UNITS.find((candidate) => firstSoundName(candidate.grapheme) === other)!;
+  return {
+    neighbour: inOwn(unit.spoken),
+    tell: { key: `mouths/tell.${pair.join('-')}`, values: { accent } },
   };
 }
 

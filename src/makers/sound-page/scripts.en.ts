@@ -33,8 +33,10 @@ export const scripts = {
     '“{place, select, end {What do you hear at the end of {word}?} other {What do you hear at the start of {word}?}}”',
   'ask-1.answer': '{sound}',
   'do-name': 'Say what it is called: {name}. Then say that it has a voice as well, and what that is.',
-  'do-3':
-    'Find out together how it is made. Lips: {lips, select, closed {closed, with a hum in the nose} round {pushed forward, as for a kiss} wide {drawn wide} teeth {the lower one touches the upper teeth} pop {closed, then they pop open: feel the puff on your hand} other {a little open}}. Tongue: {tongue, select, tip {its tip touches behind the upper teeth} near {close to the teeth, and air goes past} between {its tip peeps out between the teeth} back {its back lifts up, far behind} low {it lies low} curled {its tip curls up and touches nothing} other {it rests}}. Hand on the throat: {voice, select, on {it hums} other {it is still}}.',
+  'do-3': 'Find out together how it’s made, in the mirror. {mouth}',
+  'if-near': 'It comes out as “{neighbour}”: {tell}',
+  'do-show':
+    'Show how it’s written before anybody traces: draw {letters} in the air beside your child, and say where you go: “{strokesSaid}.”',
   'do-sign': 'Make the sign for it together: {sign}',
   'lay.air': 'Write {letters} in the air, large, with the whole arm, while you say the strokes.',
   'lay.flour':
@@ -73,7 +75,7 @@ export const scripts = {
   'moving-2': 'Say words one by one: your child jumps when they hear {sound}, and stands still when not.',
   'game-1': 'Whisper words. Whoever hears {sound} first puts a finger on the page.',
   'game-2': '“It is in there!”',
-  'two-1': 'One makes the sound with no voice, only with the mouth; the other says which it was.',
+  'two-1': 'One makes the mouth of the sound and keeps quiet; the other says which sound it was.',
   older: 'writes it three ways, in the air, on a back and on paper, and says the strokes aloud.',
   younger: 'makes the sound and feels it at the throat, the lips and the hand.',
   'day-1': 'Say {sound} on the way, wherever it is heard: on a sign, in a name, in a word.',
@@ -83,7 +85,8 @@ export const scripts = {
     'Make the sound as a noise: {length, select, held {as long as the breath lasts} other {short, again and again}}.',
   'day-harder': '“Where is it: at the start, in the middle, at the end?”',
   'day-harder.answer': 'say the word slowly, and listen for {sound}',
-  'case-1': 'They put a little uh behind it: whisper it, so that only the sound itself is left.',
+  'case-1':
+    'They put a little “uh” behind it: {voice, select, on {say it shorter, and stop at once} other {whisper it, so that only the sound itself is left}}.',
   'case-2':
     'The letter comes out the other way round: go over it once together, from the dot, and leave the first one as it is.',
   'out-1': 'Hang the page where it is passed often, and greet its sound.',

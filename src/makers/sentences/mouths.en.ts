@@ -1,0 +1,120 @@
+/** How each sound is made, told to a parent with the child and a mirror; by its name (`firstSoundName`). One line, one sound. */
+export const scripts = {
+  'made.ae': 'Open your mouth wide, with your lips a little spread and your tongue low. It’s short.',
+  'made.eh': 'Open your mouth halfway, with your lips spread. It’s short.',
+  'made.ih': 'Nearly close your mouth, with your lips spread and your tongue high. It’s very short.',
+  'made.aa':
+    '{accent, select, us {Open your mouth wide and let your lips rest: they aren’t round. It’s short.} other {Open your mouth and make your lips round. It’s short, and your lips don’t move while you say it.}}',
+  'made.ah': 'Let your mouth fall half open and relax everything: no smile, no ring. It’s short.',
+  'made.b': 'Close your lips, then let them pop open with a short bit of voice. A hand on your throat feels it hum.',
+  'made.p':
+    'Close your lips, then let them pop open with a puff of breath. Your hand feels the puff; your throat is still.',
+  'made.d':
+    'Tap the tip of your tongue behind your top teeth and let go with a short bit of voice. A hand on your throat feels it.',
+  'made.t': 'Tap the tip of your tongue behind your top teeth and let go with a puff of breath. Your throat is still.',
+  'made.g': 'Lift the back of your tongue and let go with a short bit of voice, low in your throat.',
+  'made.k':
+    'Lift the back of your tongue and let go with a puff of breath. Your lips do nothing and your throat is still.',
+  'made.m': 'Close your lips and hum. The hum comes out of your nose: hold it shut, and the sound stops.',
+  'made.n':
+    'Put the tip of your tongue behind your top teeth, open your lips and hum through your nose. Hold your nose, and it stops.',
+  'made.ng': 'Lift the back of your tongue, keep your lips open and hum through your nose, as at the end of “song”.',
+  'made.l':
+    'Put the tip of your tongue behind your top teeth and leave it there. Your voice flows past it on both sides.',
+  'made.r':
+    'Turn the tip of your tongue up so that it touches nothing, push your lips forward a little, and use your voice.',
+  'made.w': 'Make a tight ring with your lips, and open it as your voice starts. You can see the ring in the mirror.',
+  'made.y': 'Lift your tongue high, as if to say “ee”, and slide away from it at once. Your lips make no ring.',
+  'made.f': 'Rest your top teeth on your bottom lip and blow. It’s only breath.',
+  'made.v': 'Rest your top teeth on your bottom lip and hum. It tickles.',
+  'made.th': 'Let the tip of your tongue peep out between your teeth, and blow softly.',
+  'made.s': 'Nearly close your teeth, keep your tongue behind them, and let out a thin hiss.',
+  'made.z': 'Nearly close your teeth, keep your tongue behind them, and make the hiss buzz with your voice.',
+  'made.sh': 'Push your lips forward and let out a long, soft breath, as if somebody was asleep next door.',
+  'made.ch':
+    'Start with the tip of your tongue behind your top teeth, push your lips forward, and let go all at once, with breath alone. You can’t hold it.',
+  'made.jh':
+    'Start with the tip of your tongue behind your top teeth, push your lips forward, and let go all at once, with your voice. You can’t hold it.',
+  'made.hh': 'Open your mouth and breathe out, as if you were warming a window. Nothing touches, and there’s no voice.',
+  'made.k-s': 'Two sounds, quickly: lift the back of your tongue and let go, then hiss.',
+  'made.k-w': 'Two sounds, quickly: lift the back of your tongue and let go, then open a ring of your lips.',
+  'made.ng-k': 'Two sounds, quickly: hum through your nose with the back of your tongue up, then let go with a puff.',
+  'made.iy': 'Smile, with your tongue high and forward, and hold it as long as you like.',
+  'made.ey': 'Start with your lips spread and your mouth half open, and close to a smile.',
+  'made.ay': 'Start with your mouth wide open, and close to a smile.',
+  'made.oy': 'Start with a ring of your lips, and end in a smile.',
+  'made.aw': 'Start with your mouth wide open, and end in a ring.',
+  'made.ow':
+    '{accent, select, us {Start with your lips a little round, and make the ring smaller.} other {Start with your mouth half open and relaxed, and end in a small ring.}}',
+  'made.uw': 'Make a small, tight ring with your lips and push them forward. Hold it as long as you like.',
+  'made.uh': 'Make a loose ring with your lips and say it short.',
+  'made.ao':
+    '{accent, select, us {Make your mouth long and your lips a little round. It’s long.} other {Make your lips round, push them forward, and hold it: it doesn’t change.}}',
+  'made.er':
+    '{accent, select, us {Relax your lips, curl your tongue up so that it touches nothing, and hold it.} other {Relax everything, with your mouth a little open, and hold it: your tongue doesn’t curl.}}',
+  'made.aa-r':
+    '{accent, select, us {Open your mouth wide, then curl your tongue up for the “r”.} other {Open your mouth wide, with your tongue low, and hold it. There’s no “r” to hear.}}',
+  'made.ao-r':
+    '{accent, select, us {Make your lips round, then curl your tongue up for the “r”.} other {Make your lips round, push them forward and hold it. There’s no “r” to hear.}}',
+  'made.eh-r':
+    '{accent, select, us {Open your mouth halfway, with your lips spread, then curl your tongue up for the “r”.} other {Open your mouth halfway, with your lips spread, and hold it. There’s no “r” to hear.}}',
+  'made.ih-r':
+    '{accent, select, us {Nearly close your mouth, then curl your tongue up for the “r”.} other {Nearly close your mouth, and let it fall half open.}}',
+  'made.ah-l':
+    'Two sounds, quickly: relax everything for a moment, then put the tip of your tongue behind your top teeth and leave it there.',
+  'made.zh': 'Push your lips forward and let out a long breath with your voice in it, as in the middle of “treasure”.',
+  'made.dh': 'Let the tip of your tongue peep out between your teeth, and hum. It tickles.',
+  'model.start': 'the start of “{word}”',
+  'model.middle': 'the middle of “{word}”',
+  'model.end': 'the end of “{word}”',
+  'model.not': 'the start of “{word}”, not of “{other}”',
+  // Where a stroke of a letter goes.
+  'way.down': 'straight down',
+  'way.below': 'straight down, below the line',
+  'way.up': 'up',
+  'way.up-tall': 'all the way up',
+  'way.over': 'over to the right',
+  'way.across': 'across to the right',
+  'way.round-left': 'round to the left',
+  'way.round-right': 'round to the right',
+  'way.all-round': 'all the way round, to the left',
+  'way.back-left': 'back to the left',
+  'way.back-right': 'back to the right',
+  'way.slant-left': 'slanting down to the left',
+  'way.slant-right': 'slanting down to the right',
+  'way.slant-up': 'slanting up to the right',
+  'way.slant-below': 'slanting down to the left, below the line',
+  'way.dot': 'a dot above',
+  // What tells a sound from the one it is easily taken for, by the names of both.
+  'tell.m-n': 'Look in the mirror: lips shut for “mmm”, open for “nnn”.',
+  'tell.n-ng': 'For “nnn” the tip of your tongue is up; for “ng” the tip lies down and the back is up.',
+  'tell.m-ng': 'Lips shut for “mmm”, open for “ng”.',
+  'tell.p-b': 'A hand in front of your mouth feels the puff of “p”; a hand on your throat feels “b”.',
+  'tell.t-d': 'A hand in front of your mouth feels the puff of “t”; a hand on your throat feels “d”.',
+  'tell.k-g': 'A hand in front of your mouth feels the puff of “k”; a hand on your throat feels “g”.',
+  'tell.d-l': 'Your tongue lets go for “d” and stays where it is for “lll”.',
+  'tell.d-n': 'Hold your nose: “nnn” stops, “d” doesn’t mind.',
+  'tell.l-n': 'Hold your nose: “nnn” stops, “lll” goes on.',
+  'tell.l-r': 'Your tongue touches behind your teeth for “lll”, and touches nothing for “rrr”.',
+  'tell.r-w': 'The ring of your lips is tight for “w” and loose for “rrr”, and your tongue curls only for “rrr”.',
+  'tell.w-y': 'You can see “w” on your lips; “y” happens inside.',
+  'tell.f-v': 'A hand on your throat: “fff” is still, “vvv” hums.',
+  'tell.f-th': 'For “fff” you can see your teeth on your lip; for “th” you can see your tongue.',
+  'tell.v-w': 'Your teeth touch your lip for “vvv”; for “w” there’s only the ring.',
+  'tell.s-z': 'A hand on your throat: “sss” is still, “zzz” hums.',
+  'tell.s-sh': 'Your lips smile for “sss” and push forward for “shh”.',
+  'tell.s-th': 'Your tongue hides behind your teeth for “sss” and peeps out for “th”.',
+  'tell.sh-ch': 'You can hold “shh” for a whole breath; “ch” is over at once.',
+  'tell.ch-jh': 'A hand on your throat: “ch” is still, “j” hums.',
+  'tell.t-ch': 'Your lips stay flat for “t” and push forward for “ch”.',
+  'tell.g-ng': 'Hold your nose: “ng” stops, “g” doesn’t mind.',
+  'tell.ng-ng-k': '“ng” hums on; “nk” hums and then snaps shut.',
+  'tell.k-k-s': '“k” is over at once; in “x” a hiss comes after it.',
+  'tell.k-k-w': '“k” doesn’t move your lips; in “qu” they make a ring.',
+  'tell.y-z': '“y” slides away at once; “zzz” buzzes on as long as you like.',
+  'tell.ae-eh': 'A hand under your chin: it sinks lower for “a” than for “e”.',
+  'tell.eh-ih': 'A hand under your chin: it sinks a little for “e” and hardly at all for “i”.',
+  'tell.ae-ah': 'Your lips spread for “a”; for “u” they do nothing at all.',
+  'tell.aa-ah':
+    '{accent, select, us {Your mouth is wide open for “o” and only half open for “u”.} other {Your lips are round for “o”; for “u” they do nothing at all.}}',
+} as const;
