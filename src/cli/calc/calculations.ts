@@ -8,6 +8,7 @@ const sessions = () => import('./sessions.ts');
 const terms = () => import('./terms.ts');
 const time = () => import('./time.ts');
 const sounds = () => import('./sounds.ts');
+const makerScripts = () => import('./makerScripts.ts');
 const soundOf = () => import('./soundOf.ts');
 const wordSheets = () => import('./wordSheets.ts');
 const words = () => import('./words.ts');
@@ -37,6 +38,8 @@ export const CALCULATIONS: ReadonlyMap<string, Calculation> = new Map([
   ['basket', async (input) => (await sounds()).calcBasket(input)],
   ['syllables', async (input) => (await sounds()).calcSyllables(input)],
   ['word-lists', async (input) => (await sounds()).calcWordLists(input)],
+  ['scripts', async (input) => (await makerScripts()).calcScripts(input)],
+  ['script', async (input) => (await makerScripts()).calcScript(input)],
   ['sound', async (input) => (await soundOf()).calcSound(input)],
   ['tune-fit', async (input) => (await sounds()).calcTuneFit(input)],
   ['sheet', async (input) => (await wordSheets()).calcSheet(input)],
