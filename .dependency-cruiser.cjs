@@ -22,6 +22,7 @@ const LAYERS = [
   'expressions/',
   'materials/',
   'session/',
+  'search/',
   'time/',
   'families/',
   'homes/',
@@ -60,7 +61,7 @@ module.exports = {
       name: 'core-alone',
       severity: 'error',
       from: { path: 'src/core', pathNot: '\\.test\\.ts$' },
-      to: { path: '.', pathNot: ['src/core', 'node_modules/(jsep|date-fns|@date-fns|pure-rand|node-diff3|syllable)/'] },
+      to: { path: '.', pathNot: ['src/core', 'node_modules/(jsep|date-fns|@date-fns|pure-rand|node-diff3|syllable|minisearch)/'] },
     },
     {
       name: 'core-folders-have-a-layer',

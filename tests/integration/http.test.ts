@@ -252,6 +252,8 @@ test('the number of queries of each page over HTTP is fixed', async () => {
     '/shelf/thing/sock': 4,
     '/shelf/book/the-goat-who-counted-planks': 8,
     '/sent': 2,
+    '/search?q=wheel': 3,
+    '/api/search': 3,
     '/shelf/import': 1,
     '/programme/sounds': 2,
     '/makers/sound-page': 4,

@@ -1,4 +1,5 @@
 import { useEffect, useState, type ComponentType } from 'react';
+import { wholeMinutes } from '../../core/time/index.ts';
 import type { Props as ChartProps } from 'react-apexcharts';
 
 export interface TimedRow {
@@ -42,8 +43,8 @@ export function MinutesChart({ rows, styleNonce }: { rows: readonly TimedRow[]; 
             {rows.map(({ title, planned, real, homes }) => (
               <tr key={title}>
                 <td>{title}</td>
-                <td>{planned} min</td>
-                <td>{real} min</td>
+                <td>{wholeMinutes(planned)} min</td>
+                <td>{wholeMinutes(real)} min</td>
                 <td>{homes}</td>
               </tr>
             ))}

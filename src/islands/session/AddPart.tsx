@@ -1,5 +1,7 @@
 import { askServer } from '../ui/askServer.ts';
-import { type Edit, plainSegment, type Session } from '../../core/session/index.ts';
+import { takeFoundParts } from '../search/takesParts.ts';
+import { type Edit, plainSegment, type Segment, type Session } from '../../core/session/index.ts';
+import { searchOptions } from '../../core/search/index.ts';
 import MiniSearch from 'minisearch';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Addable } from '../../contracts/bench.ts';
@@ -28,11 +30,15 @@ export function AddPart({ session, onEdit }: AddPartProps) {
   };
   const closing = session.segments.findIndex(({ kind }) => kind === 'closing');
   const at = closing < 0 ? session.segments.length : closing;
-  const add = ({ segment }: Addable) => {
+  const putIn = (segment: Segment) => {
     const id = newId();
     onEdit({ do: 'add-segment', segment: { ...segment, id }, at });
-    setIsOpen(false);
     focusPart(id);
+  };
+  const refused = useFoundParts(putIn);
+  const add = ({ segment }: Addable) => {
+    putIn(segment);
+    setIsOpen(false);
   };
   const addOwn = () => {
     // Its first line is open to be written in, and has the focus.
@@ -62,10 +68,29 @@ export function AddPart({ session, onEdit }: AddPartProps) {
       >
         Paste a page
       </button>
+      {refused && <p role="alert">{refused}</p>}
       {pastes && <PastePage onDone={() => setPastes(false)} />}
       {isOpen && <ShelfPanel {...shelf} onAdd={add} onClose={close} />}
     </div>
   );
+}
+
+/** Puts in what is found in the field of the head while this session is open; gives why it could not be. */
+function useFoundParts(putIn: (segment: Segment) => void): string {
+  const [refused, setRefused] = useState('');
+  const newest = useRef(putIn);
+  newest.current = putIn;
+  useEffect(
+    () =>
+      takeFoundParts(({ kind, key }) => {
+        void askServer<Segment>(`/api/shelf/parts/${kind}/${encodeURIComponent(key)}`).then((asked) => {
+          setRefused(asked.ok ? '' : 'It couldn’t be put in: the shelf cannot be reached. Try again in a moment.');
+          if (asked.ok) newest.current(asked.answer);
+        });
+      }),
+    [],
+  );
+  return refused;
 }
 
 /** Brings a part that was just added in view, for whoever goes on with the keyboard too. */
@@ -82,10 +107,9 @@ interface ShelfPanelProps extends ReturnType<typeof useAddables> {
 function ShelfPanel({ addables, isThere, problem, onAdd, onClose }: ShelfPanelProps) {
   const [words, setWords] = useState('');
   const search = useMemo(() => {
-    const index = new MiniSearch<{ id: number; title: string; about: string }>({
-      fields: ['title', 'about'],
-      searchOptions: { prefix: true, fuzzy: 0.2, boost: { title: 2 } },
-    });
+    const index = new MiniSearch<{ id: number; title: string; about: string }>(
+      searchOptions(['title', 'about'], { title: 4 }),
+    );
     index.addAll(addables.map(({ title, about }, id) => ({ id, title, about })));
     return index;
   }, [addables]);

@@ -6,7 +6,7 @@ import { movingWords } from '../moving/movingWords.ts';
 import { useMoveSensors } from '../moving/useMoveSensors.ts';
 import { memo } from 'react';
 import type { ComposedSegment } from '../../core/guide/index.ts';
-import type { Tape, TapeSegment } from '../../core/time/index.ts';
+import { type Tape, type TapeSegment, wholeMinutes } from '../../core/time/index.ts';
 
 interface MinuteTapeProps {
   readonly tape: Tape;
@@ -152,7 +152,7 @@ function TapePart({ segment, title, length, mayWrite }: TapePartProps) {
     id: segment.id,
     disabled: !mayWrite,
   });
-  const minutes = Math.round((segment.end - segment.start) * 10) / 10;
+  const minutes = wholeMinutes(segment.end - segment.start);
   return (
     <li
       ref={setNodeRef}

@@ -3,7 +3,7 @@ import type { ThingsByKey } from '../../core/materials/index.ts';
 import { memo, useMemo, useState, type CSSProperties } from 'react';
 import type { Finding } from '../../core/checks/index.ts';
 import type { ComposedSegment } from '../../core/guide/index.ts';
-import { reportSpread, spreadOf } from '../../core/time/index.ts';
+import { spreadOf, wholeMinutes } from '../../core/time/index.ts';
 import { DialChip } from './DialChip.tsx';
 import { FindingNote } from './FindingNote.tsx';
 import { ScriptLines } from './script/ScriptLines.tsx';
@@ -209,7 +209,7 @@ function LevelChoice({
 
 /** Where it is, how long it takes to set up and how long it then holds a child. */
 function factsOf({ segment, setup, together, alone, wait }: ComposedSegment): string {
-  const likely = (spread: ReturnType<typeof spreadOf>) => reportSpread(spread).mean;
+  const likely = (spread: ReturnType<typeof spreadOf>) => wholeMinutes(spread.mean);
   const setupMinutes = likely(spreadOf(setup));
   const aloneMinutes = likely(spreadOf(alone));
   return [

@@ -1,3 +1,4 @@
+import { searchOptions } from '../../core/search/index.ts';
 import MiniSearch from 'minisearch';
 import { useMemo, useState } from 'react';
 import type { TermEdit, TermSession, WeekRow } from '../../core/terms/index.ts';
@@ -18,10 +19,9 @@ const MOST_SHOWN = 8;
 export function AddActivity({ session, shelf, row, isLight, onEdit }: AddActivityProps) {
   const [words, setWords] = useState('');
   const index = useMemo(() => {
-    const search = new MiniSearch<{ id: string; title: string; about: string }>({
-      fields: ['title', 'about'],
-      searchOptions: { prefix: true, fuzzy: 0.2, boost: { title: 2 } },
-    });
+    const search = new MiniSearch<{ id: string; title: string; about: string }>(
+      searchOptions(['title', 'about'], { title: 4 }),
+    );
     search.addAll(
       shelf.activities.map(({ id, title, skills, themes }) => ({
         id,

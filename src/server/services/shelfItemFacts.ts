@@ -4,7 +4,7 @@ import { type ComposedLine, composeSegment, writeNote } from '../../core/guide/i
 import { isWholeLevel, templateScope } from '../../core/session/index.ts';
 import { asUsed } from '../../core/homes/index.ts';
 import { namesOf, type Swap } from '../../core/materials/index.ts';
-import { reportSpread, spreadOf } from '../../core/time/index.ts';
+import { spreadOf, wholeMinutes } from '../../core/time/index.ts';
 import { describeCaution } from '../../messages/cautions.ts';
 import { leadWords } from '../../messages/spans.ts';
 import { formatSum } from '../../messages/sums.ts';
@@ -47,7 +47,7 @@ export function describeShelfItem(page: ShelfItemPage, person: Pick<Person, 'set
 }
 
 function minutesOf({ composed }: ShelfItemPage): ShelfItemFacts['minutes'] {
-  const likely = (triple: ShelfItemPage['composed']['setup']) => reportSpread(spreadOf(triple)).mean;
+  const likely = (triple: ShelfItemPage['composed']['setup']) => wholeMinutes(spreadOf(triple).mean);
   return [
     { word: 'setting up', value: likely(composed.setup) },
     { word: 'together', value: likely(composed.together) },

@@ -1,4 +1,5 @@
 import MiniSearch from 'minisearch';
+import { searchOptions } from '../../core/search/index.ts';
 import { agesInYears } from '../../core/session/index.ts';
 import { skillWords } from '../../messages/skills.ts';
 import { type ActivityFilter, likelyMinutes, matchesFilter } from '../../core/shelf/index.ts';
@@ -35,9 +36,8 @@ export async function readShelfRows(
   const rows = rowsOf({ ...whole, activities: whole.activities.filter((entry) => isWanted(entry, filter)) }, kind);
   if (words.trim() === '') return { rows, total, themes };
   const index = new MiniSearch<ShelfRow>({
+    ...searchOptions(['title', 'about', 'skills', 'facts', 'text'], { title: 4, about: 2 }),
     idField: 'key',
-    fields: ['title', 'about', 'skills', 'facts', 'text'],
-    searchOptions: { prefix: true, fuzzy: 0.2, boost: { title: 2 } },
   });
   index.addAll(rows);
   const byKey = new Map(rows.map((row) => [row.key, row]));
