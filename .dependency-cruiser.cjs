@@ -61,7 +61,10 @@ module.exports = {
       name: 'core-alone',
       severity: 'error',
       from: { path: 'src/core', pathNot: '\\.test\\.ts$' },
-      to: { path: '.', pathNot: ['src/core', 'node_modules/(jsep|date-fns|@date-fns|pure-rand|node-diff3|syllable|minisearch)/'] },
+      to: {
+        path: '.',
+        pathNot: ['src/core', 'node_modules/(jsep|date-fns|@date-fns|pure-rand|node-diff3|syllable|minisearch)/'],
+      },
     },
     {
       name: 'core-folders-have-a-layer',

@@ -1,2 +1,2 @@
 // Breaks the rule of its layer: imports from the one above it.
-export type * from '../time/reachesUp.ts';
+export type * from '../search/reachesUp.ts';
