@@ -269,5 +269,17 @@ export const keptSession = exactly({
   segments: sessionParts().required(),
   accepted: array().of(string().required().max(200)).required().max(200),
   kept: keptFindings(),
+  remarks: array()
+    .of(
+      exactly({
+        id: someWords(80),
+        part: someWords(80),
+        line: string().max(80),
+        text: someWords(500),
+        by: someWords(200),
+        at: someWords(40),
+      }),
+    )
+    .max(200, 'must be at most 200 notes'),
   minutes: number().integer().min(1).max(240),
 });

@@ -9,6 +9,7 @@ export function describeChanges(changes: readonly Change[]): string {
     if (change.do === 'set') count('history.session', 'session');
     else if (change.do === 'parts') count(PART_WORDS[change.change.do], entryId(change.change));
     else if (change.do === 'set-part') count('history.parts-changed', change.part);
+    else if (change.do === 'remarks') count('history.remarks', entryId(change.change));
     else if (change.do === 'accept' || change.do === 'ask-again') count('history.answered', change.finding);
     else {
       const id = change.do === 'set-entry' ? change.id : entryId(change.change);
@@ -36,6 +37,7 @@ const ORDER = [
   'history.parts-changed',
   'history.session',
   'history.answered',
+  'history.remarks',
 ] as const;
 
 const PART_WORDS = { add: 'history.parts', remove: 'history.parts-out', move: 'history.parts-moved' } as const;

@@ -141,7 +141,7 @@ test('an author makes a session, turns a dial, reorders by keyboard, sends it; a
     await expect(row).toContainText('Pip gave every cart a driver.');
     await expect(row).toContainText('Carts and lids: 19 min, right, done easier');
     const correction = page.getByRole('listitem').filter({ hasText: 'Carts and lids' });
-    const proposed = /: ([\d.]+) min\./.exec((await correction.textContent())!)![1]!;
+    const proposed = /: about (\d+)\./.exec((await correction.textContent())!)![1]!;
     await expectAccessible(page);
     await correction.getByRole('button', { name: `Plan ${proposed} next time` }).click();
     await expect(page.getByText('plan with the corrected minutes')).toBeVisible();
@@ -151,8 +151,9 @@ test('an author makes a session, turns a dial, reorders by keyboard, sends it; a
       (sum, word) => sum + Number(new RegExp(`([\\d.]+) ${word}`).exec(minutes)![1]),
       0,
     );
-    expect(Math.abs(planned - Number(proposed))).toBeLessThanOrEqual(0.2);
-    expect(planned).toBeGreaterThan(9);
+    // Each is told in whole minutes.
+    expect(Math.abs(planned - Number(proposed))).toBeLessThanOrEqual(1);
+    expect(planned).toBeGreaterThanOrEqual(9);
   });
 });
 

@@ -1,5 +1,6 @@
 /** A session put together: for its author, and for one home with its own things, dials and language. */
 
+export { rehearsalOf, type RehearsedLine, type RehearsedPart } from './rehearsal.ts';
 export { composeGuide, type GuideInput } from './composeGuide.ts';
 export {
   type ComposedLine,

@@ -43,6 +43,16 @@ const anEdit: fc.Arbitrary<Edit> = fc.oneof(
     dial: fc.constantFrom('boxes', 'wheels'),
     value: fc.integer({ min: 2, max: 6 }),
   }),
+  fc.record({
+    do: fc.constant('remark' as const),
+    remark: fc.record({
+      id: fc.uuid(),
+      part: fc.constant('carts'),
+      text: fc.string({ minLength: 1 }),
+      by: fc.constant('Odile'),
+      at: fc.constant('2027-03-08'),
+    }),
+  }),
   fc.record({ do: fc.constant('accept' as const), finding: fc.constantFrom('a', 'b'), text: fc.constant('') }),
   fc.record({ do: fc.constant('move-line' as const), segment, line, to: fc.nat(4) }),
   fc.record({ do: fc.constant('remove-line' as const), segment, line }),

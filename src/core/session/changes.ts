@@ -2,7 +2,7 @@ import type { Need } from '../materials/index.ts';
 import type { Line } from './line.ts';
 import { applyListChange, type ListChange, listChangesBetween } from './listChanges.ts';
 import { mergedWords } from './mergedWords.ts';
-import type { LevelChange, Segment, Session } from './session.ts';
+import type { LevelChange, Remark, Segment, Session } from './session.ts';
 
 /** The lists of a part: its lines, those of its easier and harder levels where they have their own, and its things. */
 type ListName = 'lines' | 'easier' | 'harder' | 'needs';
@@ -18,6 +18,7 @@ export type Change =
   | { readonly do: 'set'; readonly fields: Fields }
   | { readonly do: 'accept'; readonly finding: string }
   | { readonly do: 'ask-again'; readonly finding: string }
+  | { readonly do: 'remarks'; readonly change: ListChange<Remark> }
   | { readonly do: 'parts'; readonly change: ListChange<Segment> }
   | { readonly do: 'set-part'; readonly part: string; readonly fields: Fields }
   | { readonly do: 'entries'; readonly part: string; readonly list: ListName; readonly change: ListChange<Entry> }
@@ -42,6 +43,8 @@ export function changesBetween(before: Session, after: Session): Change[] {
   const now = new Set(after.accepted);
   for (const finding of after.accepted) if (!answered.has(finding)) changes.push({ do: 'accept', finding });
   for (const finding of before.accepted) if (!now.has(finding)) changes.push({ do: 'ask-again', finding });
+  for (const change of listChangesBetween(before.remarks ?? [], after.remarks ?? []))
+    changes.push({ do: 'remarks', change });
   for (const change of listChangesBetween(before.segments, after.segments)) changes.push({ do: 'parts', change });
   const former = new Map(before.segments.map((segment) => [segment.id, segment]));
   for (const segment of after.segments) {
@@ -59,7 +62,7 @@ export function applyChanges(session: Session, changes: readonly Change[]): Sess
   return changes.reduce(applyChange, session);
 }
 
-function bare({ segments: _, accepted: __, ...fields }: Session): Fields {
+function bare({ segments: _, accepted: __, remarks: ___, ...fields }: Session): Fields {
   return fields;
 }
 
@@ -125,6 +128,8 @@ function applyChange(session: Session, change: Change): Session {
       return { ...session, accepted: [...new Set([...session.accepted, change.finding])] };
     case 'ask-again':
       return { ...session, accepted: session.accepted.filter((finding) => finding !== change.finding) };
+    case 'remarks':
+      return withRemarks(session, applyListChange(session.remarks ?? [], change.change));
     case 'parts':
       return { ...session, segments: applyListChange(session.segments, change.change) };
     default:
@@ -135,6 +140,11 @@ function applyChange(session: Session, change: Change): Session {
         ),
       };
   }
+}
+
+/** A session without notes has no list of them. */
+function withRemarks(session: Session, remarks: readonly Remark[]): Session {
+  return { ...session, remarks: remarks.length > 0 ? remarks : undefined };
 }
 
 type PartChange = Extract<Change, { readonly part: string }>;

@@ -28,6 +28,10 @@ export function applyEdit(session: Session, edit: Edit, regenerate: Regenerate):
         accepted: [...new Set([...session.accepted, edit.finding])],
         kept: { ...session.kept, [edit.finding]: { text: edit.text, because: edit.because } },
       });
+    case 'remark':
+      return ok({ ...session, remarks: [...(session.remarks ?? []), edit.remark] });
+    case 'close-remark':
+      return ok(withoutRemark(session, edit.remark));
     case 'add-segment':
       return ok({ ...session, segments: session.segments.toSpliced(edit.at, 0, edit.segment) });
     case 'remove-segment':
@@ -67,10 +71,18 @@ export function checkDial(
   return ok(value);
 }
 
+/** Without a note that was dealt with; the last one takes the list along. */
+function withoutRemark(session: Session, id: string): Session {
+  const remarks = (session.remarks ?? []).filter((remark) => remark.id !== id);
+  return { ...session, remarks: remarks.length > 0 ? remarks : undefined };
+}
+
 type SegmentEdit = Exclude<
   Edit,
   | { do: 'describe' }
   | { do: 'accept' }
+  | { do: 'remark' }
+  | { do: 'close-remark' }
   | { do: 'carry-line' }
   | { do: 'together' }
   | { do: 'add-segment' }

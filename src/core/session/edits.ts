@@ -2,7 +2,7 @@ import type { Need } from '../materials/index.ts';
 import type { LevelName } from './levelName.ts';
 import type { Line } from './line.ts';
 import type { MakerProblem } from './makerProblem.ts';
-import type { Segment, Session, TripleOfQuantities } from './session.ts';
+import type { Remark, Segment, Session, TripleOfQuantities } from './session.ts';
 import type { WrittenLine } from './writtenLines.ts';
 
 /** Everything that can be done to a session on the bench. Positions count from 0. */
@@ -60,6 +60,8 @@ export type Edit =
   | { readonly do: 'remove-need'; readonly segment: string; readonly need: string }
   /** Keeps what a finding is about as it stands, until that text changes. */
   | { readonly do: 'accept'; readonly finding: string; readonly text: string; readonly because?: string | undefined }
+  | { readonly do: 'remark'; readonly remark: Remark }
+  | { readonly do: 'close-remark'; readonly remark: string }
   /** Several at once, undone at once; refused as a whole where one of them is. */
   | { readonly do: 'together'; readonly edits: readonly Edit[] };
 

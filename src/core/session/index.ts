@@ -36,6 +36,7 @@ export { emptyScript, plainSegment } from './plainSegment.ts';
 export {
   type ActivityBody,
   type KeptFinding,
+  type Remark,
   type LevelChange,
   type Posture,
   POSTURES,

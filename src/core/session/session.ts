@@ -105,8 +105,21 @@ export interface Session {
   readonly accepted: readonly string[];
   /** Of these, what they were answered about and why; one without an entry was answered before there were any. */
   readonly kept?: Readonly<Record<string, KeptFinding>> | undefined;
+  /** What authors noted on its lines for each other; no home sees it. */
+  readonly remarks?: readonly Remark[] | undefined;
   /** The minutes that are planned for it; absent: as long as it takes. */
   readonly minutes?: number | undefined;
+}
+
+/** A note of an author on a part or one of its lines, for those who write; it goes once it is dealt with. */
+export interface Remark {
+  readonly id: string;
+  readonly part: string;
+  readonly line?: string | undefined;
+  readonly text: string;
+  /** Who wrote it, by name, and when. */
+  readonly by: string;
+  readonly at: string;
 }
 
 /** What an author keeps on purpose: it stays answered until the text it is about changes. */

@@ -6,7 +6,7 @@ import { withOwnIds, type Session } from './session.ts';
 export type StoredScript = ScriptOfSession & Versioned;
 
 /** What of a session stands in that document. */
-type ScriptOfSession = Pick<Session, 'segments' | 'accepted' | 'kept' | 'minutes'>;
+type ScriptOfSession = Pick<Session, 'segments' | 'accepted' | 'kept' | 'minutes' | 'remarks'>;
 
 /** Of parts with one id, kept before that was refused, the later get another; findings could not be accepted at first. */
 const ownIds: Upgrade = ({
@@ -44,7 +44,7 @@ export function writeWholeSession(session: Session): Session & Versioned {
 }
 
 /** A session's script as it is stored. A page or a file from before choices had ids may still bring their words. */
-export function writeScript({ segments, accepted, kept, minutes }: ScriptOfSession): StoredScript {
-  const beside = { ...(kept && { kept }), ...(minutes && { minutes }) };
+export function writeScript({ segments, accepted, kept, minutes, remarks }: ScriptOfSession): StoredScript {
+  const beside = { ...(kept && { kept }), ...(minutes && { minutes }), ...(remarks && { remarks }) };
   return withVersion({ segments: segments.map(partWithChoiceIds), accepted, ...beside }, UPGRADES);
 }

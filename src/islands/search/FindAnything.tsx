@@ -111,7 +111,7 @@ function FoundList({ found, active, listId, onChoose }: FoundListProps) {
     <ul
       id={listId}
       role="listbox"
-      aria-label="What was found"
+      aria-label="Found"
       hidden={found.length === 0}
       className="absolute right-0 z-50 mt-1 w-96 max-w-[92vw] max-h-[70vh] overflow-auto bg-sheet border border-ink rounded shadow-lg font-body font-normal"
     >

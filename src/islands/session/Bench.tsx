@@ -65,6 +65,7 @@ function Parts({ bench, ...props }: BenchProps & { bench: BenchState }) {
           position={index}
           count={composed.segments.length}
           findings={judgement.findings.filter(({ segment }) => segment === part.segment.id)}
+          remarks={session.remarks}
           onEdit={bench.edit}
           onWritten={bench.write}
         />

@@ -33,7 +33,7 @@ export function FindingNote({ finding, mayWrite, onEdit, segment }: FindingNoteP
           {mayKeep && !isKeeping && (
             <button
               type="button"
-              className="text-teal underline underline-offset-[3px] cursor-pointer"
+              className="min-h-6 min-w-6 pointer-coarse:min-h-11 text-teal underline underline-offset-[3px] cursor-pointer"
               onClick={() => setKeeping(true)}
             >
               Keep it like this
@@ -80,7 +80,7 @@ function WhyKept({ onKeep, onLeave }: { onKeep: (because: string) => void; onLea
           onChange={({ target }) => setBecause(target.value)}
         />
       </label>
-      <button type="submit" className="btn btn-xs">
+      <button type="submit" className="btn btn-sm">
         Keep it
       </button>
     </form>

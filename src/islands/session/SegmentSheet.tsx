@@ -1,12 +1,13 @@
-import { type Edit, type LevelName, LEVELS, type MakerSource } from '../../core/session/index.ts';
+import { type Edit, type LevelName, LEVELS, type MakerSource, type Session } from '../../core/session/index.ts';
 import type { ThingsByKey } from '../../core/materials/index.ts';
-import { memo, useMemo, useState, type CSSProperties } from 'react';
+import { memo, useMemo, useState, type CSSProperties, type ReactNode } from 'react';
 import type { Finding } from '../../core/checks/index.ts';
 import type { ComposedSegment } from '../../core/guide/index.ts';
 import { spreadOf, wholeMinutes } from '../../core/time/index.ts';
 import { DialChip } from './DialChip.tsx';
 import { FindingNote } from './FindingNote.tsx';
 import { ScriptLines } from './script/ScriptLines.tsx';
+import { Remarks } from './Remarks.tsx';
 import { FromShelf } from './FromShelf.tsx';
 import { NeedsEditor } from './NeedsEditor.tsx';
 import { MinutesEditor } from './MinutesEditor.tsx';
@@ -22,6 +23,8 @@ interface SegmentSheetProps {
   readonly findings: readonly Finding[];
   readonly things: ThingsByKey;
   readonly mayWrite: boolean;
+  /** What authors noted for each other, of all parts. */
+  readonly remarks: Session['remarks'];
   /** False while the makers, which write parts anew when their dials turn, are being fetched. */
   readonly hasMakers: boolean;
   readonly wordChecks: WordChecks;
@@ -51,7 +54,7 @@ function isSameSheet(before: SegmentSheetProps, after: SegmentSheetProps): boole
 function SheetOfPart(props: SegmentSheetProps) {
   const { part, position, count, findings, things, mayWrite, hasMakers, wordChecks, soundsSaid, recorded, onEdit } =
     props;
-  const { onWritten } = props;
+  const { onWritten, remarks } = props;
   const { segment, lines } = part;
   // A part of one's own begins with a line to write.
   const [first] = lines;
@@ -69,7 +72,12 @@ function SheetOfPart(props: SegmentSheetProps) {
       id={`part-${segment.id}`}
       aria-labelledby={`title-${segment.id}`}
     >
-      <SegmentHead {...{ part, position, count, things, mayWrite, hasMakers, soundsSaid, recorded, onEdit }} />
+      <SegmentHead {...{ part, position, count, things, mayWrite, hasMakers, soundsSaid, recorded, onEdit }}>
+        <Remarks
+          {...{ segment, mayWrite, onEdit }}
+          remarks={remarks?.filter((remark) => remark.part === segment.id) ?? []}
+        />
+      </SegmentHead>
       <ScriptLines {...{ part, things, mayWrite, onEdit, onWritten, wordChecks, startsInWriting }} />
       {groupByRow(findings, part).map(({ row, span, group }) => (
         <div key={row} className="margin" style={{ '--row': `${row} / span ${span}` } as CSSProperties}>
@@ -86,7 +94,10 @@ type Edits = Pick<SegmentSheetProps, 'onEdit'>;
 type OfSegment = Edits & { readonly segment: ComposedSegment['segment'] };
 
 /** The heading of a part: its title, levels, dials and facts, and what can be done with it. */
-function SegmentHead(props: Omit<SegmentSheetProps, 'findings' | 'wordChecks' | 'onWritten'>) {
+function SegmentHead({
+  children,
+  ...props
+}: Omit<SegmentSheetProps, 'findings' | 'wordChecks' | 'onWritten' | 'remarks'> & { children: ReactNode }) {
   const { part, position, count, things, mayWrite, hasMakers, soundsSaid, recorded, onEdit } = props;
   const { segment } = part;
   const { made } = segment;
@@ -107,6 +118,7 @@ function SegmentHead(props: Omit<SegmentSheetProps, 'findings' | 'wordChecks' | 
       <span className="text-soft text-sm">{factsOf(part)}</span>
       {mayWrite && <SegmentTools {...{ segment, position, count, things, onEdit }} />}
       <HeardSounds sounds={sounds} recorded={recorded} />
+      {children}
     </header>
   );
 }

@@ -112,6 +112,7 @@ function HeadTools({ id, keeping, isKept, mayWrite, canUndo, canRedo, onUndo, on
       <a href={`/sessions/${id}/history`} aria-label="earlier versions">
         versions
       </a>
+      <a href={`/sessions/${id}/rehearse`}>rehearse</a>
       {mayWrite && <a href={`/sessions/${id}/copy`}>copy or delete</a>}
       <button type="button" onClick={onHelp} aria-label="keys">
         keys

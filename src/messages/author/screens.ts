@@ -44,7 +44,7 @@ export const counts = {
   'count.changed-meanwhile':
     '{count, plural, =1 {One session that you changed meanwhile stays as you left it.} other {# sessions that you changed meanwhile stay as you left them.}}',
   'count.correction':
-    'was planned at about {planned, number, ::.} minutes. After {count, plural, one {# answer} other {# answers}}: about {likely, number, ::.}.',
+    'was planned at about {planned, number, ::precision-integer} minutes. After {count, plural, one {# answer} other {# answers}}: about {likely, number, ::precision-integer}.',
   'differs.left-out': 'goes without “{title}”',
   'differs.withheld': 'nothing safe for {things}',
   'differs.swap': '{things} for {insteadOf}',

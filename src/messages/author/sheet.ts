@@ -14,5 +14,6 @@ export const sheet = {
   'history.things': '{count, plural, one {a thing} other {# things}} changed',
   'history.parts-changed': '{count, plural, one {a part} other {# parts}} set otherwise',
   'history.session': 'title, day or aim changed',
+  'history.remarks': '{count, plural, one {a note} other {# notes}} for each other',
   'history.answered': '{count, plural, one {a note} other {# notes}} in the margin answered',
 } as const;

@@ -85,6 +85,7 @@ export const ROUTES: Readonly<Record<string, RouteRoles>> = {
   '/sessions/[id]/history': page('reader', 'author'),
   '/sessions/[id]/guide/[home]': page('reader'),
   '/sessions/[id]/print': page('reader'),
+  '/sessions/[id]/rehearse': page('reader', 'author'),
   '/sessions/[id]/send': page('reader', 'author'),
   '/sessions/new': page('author', 'author'),
   '/shelf': page('reader'),

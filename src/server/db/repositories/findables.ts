@@ -39,7 +39,7 @@ export async function readFindable(programmeId: string, { homes, sessions, lines
        (SELECT coalesce(jsonb_agg(jsonb_build_object('id', id, 'title', title, 'on', held_on, 'aim', aim)), '[]')
           FROM newest) AS sessions,
        (SELECT coalesce(jsonb_agg(found), '[]') FROM (
-          SELECT newest.id AS session, newest.title, line ->> 'id' AS line, line ->> 'text' AS text
+          SELECT newest.id AS session, newest.title, concat(part ->> 'id', '/', line ->> 'id') AS line, line ->> 'text' AS text
             FROM newest, jsonb_array_elements(script -> 'segments') AS part, jsonb_array_elements(part -> 'lines') AS line
            WHERE NOT line ? 'says' AND NOT part ? 'made' AND length(line ->> 'text') BETWEEN 12 AND 300
              AND position('{' in line ->> 'text') = 0
