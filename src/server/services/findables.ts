@@ -6,6 +6,7 @@ import { dialLabel, makerAbout, makerTitle } from '../../messages/makers.ts';
 import { skillWords } from '../../messages/skills.ts';
 import { readFindable } from '../db/repositories/findables.ts';
 import { readShelf, type Shelf } from '../db/repositories/shelf.ts';
+import { ROUTES } from '../http/roles.ts';
 import type { Person } from './person.ts';
 
 /** So many homes, sessions and lines can be found; of more, those nearest to today. */
@@ -107,6 +108,10 @@ function makerFindables(): Findable[] {
 }
 
 function pageFindables({ role }: Person): Findable[] {
-  const open = PAGES.filter(([href]) => role === 'owner' || !href.startsWith('/programme'));
+  const rank = (who: string) => ['reader', 'author', 'owner'].indexOf(who);
+  const open = PAGES.filter(([href]) => {
+    const route = ROUTES[href] ?? ROUTES[href.replace(/[^/]+$/, '[kind]')];
+    return route !== undefined && rank(role) >= rank(route.see);
+  });
   return open.map(([href, title, about]) => ({ kind: 'page', key: href, title, about, href }));
 }
