@@ -17,6 +17,7 @@ test('a rehearsal plans each line after the one before, and keeps ticked minutes
   const carts = parts.find(({ title }) => title === 'Carts and lids')!;
   const [line] = lines.filter(({ part }) => part === carts.id);
   const kept = {
+    name: '5f0e3c0e8f434d1c',
     parts: [{ id: carts.id, seconds: carts.planned * 60 * 2 }],
     notes: [
       { part: carts.id, line: line!.line, text: 'Say it slower.' },
@@ -25,6 +26,8 @@ test('a rehearsal plans each line after the one before, and keeps ticked minutes
   };
   await refuses(keepRehearsal(at.reader, id, kept), 'not-allowed');
   await refuses(keepRehearsal(at.stranger, id, kept), 'not-found');
+  await keepRehearsal(at.owner, id, kept);
+  // The same press that arrives again is kept once.
   await keepRehearsal(at.owner, id, kept);
   const again = await readRehearsal(at.owner, id);
   const now = again.parts.find((part) => part.id === carts.id)!;

@@ -144,3 +144,10 @@ test('words of one line are merged, and stand side by side where both changed th
   const [line1] = merged.segments.find(({ id }) => id === 'carts')!.lines;
   assert.deepEqual([line1!.text, line1!.other], ['Tip the small lids out.', { text: 'Tip the big lids out.' }]);
 });
+
+test('two who answer two findings at once both keep their reasons, and asking again forgets one', () => {
+  const answer = (finding: string) => after(SESSION, [{ do: 'accept', finding, text: 'words', because: finding }]);
+  const both = applyChanges(answer('a'), changesBetween(SESSION, answer('b')));
+  assert.deepEqual([both.accepted, both.kept?.a?.because, both.kept?.b?.because], [['a', 'b'], 'a', 'b']);
+  assert.deepEqual(plain(applyChanges(answer('a'), changesBetween(answer('a'), SESSION))), plain(SESSION));
+});

@@ -2,7 +2,7 @@ import type { Need } from '../materials/index.ts';
 import type { Line } from './line.ts';
 import { applyListChange, type ListChange, listChangesBetween } from './listChanges.ts';
 import { mergedWords } from './mergedWords.ts';
-import type { LevelChange, Remark, Segment, Session } from './session.ts';
+import type { KeptFinding, LevelChange, Remark, Segment, Session } from './session.ts';
 
 /** The lists of a part: its lines, those of its easier and harder levels where they have their own, and its things. */
 type ListName = 'lines' | 'easier' | 'harder' | 'needs';
@@ -16,7 +16,8 @@ type Fields = Readonly<Record<string, unknown>>;
  */
 export type Change =
   | { readonly do: 'set'; readonly fields: Fields }
-  | { readonly do: 'accept'; readonly finding: string }
+  /** `kept` is what it was answered about, and why. */
+  | { readonly do: 'accept'; readonly finding: string; readonly kept?: KeptFinding | undefined }
   | { readonly do: 'ask-again'; readonly finding: string }
   | { readonly do: 'remarks'; readonly change: ListChange<Remark> }
   | { readonly do: 'parts'; readonly change: ListChange<Segment> }
@@ -39,10 +40,7 @@ export function changesBetween(before: Session, after: Session): Change[] {
   const changes: Change[] = [];
   const fields = fieldsBetween(bare(before), bare(after));
   if (fields) changes.push({ do: 'set', fields });
-  const answered = new Set(before.accepted);
-  const now = new Set(after.accepted);
-  for (const finding of after.accepted) if (!answered.has(finding)) changes.push({ do: 'accept', finding });
-  for (const finding of before.accepted) if (!now.has(finding)) changes.push({ do: 'ask-again', finding });
+  changes.push(...answersBetween(before, after));
   for (const change of listChangesBetween(before.remarks ?? [], after.remarks ?? []))
     changes.push({ do: 'remarks', change });
   for (const change of listChangesBetween(before.segments, after.segments)) changes.push({ do: 'parts', change });
@@ -62,7 +60,7 @@ export function applyChanges(session: Session, changes: readonly Change[]): Sess
   return changes.reduce(applyChange, session);
 }
 
-function bare({ segments: _, accepted: __, remarks: ___, ...fields }: Session): Fields {
+function bare({ segments: _, accepted: __, remarks: ___, kept: ____, ...fields }: Session): Fields {
   return fields;
 }
 
@@ -125,9 +123,12 @@ function applyChange(session: Session, change: Change): Session {
     case 'set':
       return withFields(session, change.fields);
     case 'accept':
-      return { ...session, accepted: [...new Set([...session.accepted, change.finding])] };
+      return withAnswer(session, change.finding, change.kept);
     case 'ask-again':
-      return { ...session, accepted: session.accepted.filter((finding) => finding !== change.finding) };
+      return {
+        ...withAnswer(session, change.finding),
+        accepted: session.accepted.filter((finding) => finding !== change.finding),
+      };
     case 'remarks':
       return withRemarks(session, applyListChange(session.remarks ?? [], change.change));
     case 'parts':
@@ -140,6 +141,29 @@ function applyChange(session: Session, change: Change): Session {
         ),
       };
   }
+}
+
+/** What was answered, or answered about other words, and what is asked again: each by itself, so that two may answer at once. */
+function answersBetween(before: Session, after: Session): Change[] {
+  const now = new Set(after.accepted);
+  const isNew = (finding: string) =>
+    !before.accepted.includes(finding) ||
+    JSON.stringify(before.kept?.[finding]) !== JSON.stringify(after.kept?.[finding]);
+  return [
+    ...after.accepted.filter(isNew).map((finding): Change => ({ do: 'accept', finding, kept: after.kept?.[finding] })),
+    ...before.accepted.filter((finding) => !now.has(finding)).map((finding): Change => ({ do: 'ask-again', finding })),
+  ];
+}
+
+/** A session with a finding answered; what is kept of it is taken over or goes. */
+function withAnswer(session: Session, finding: string, answer?: KeptFinding): Session {
+  const { [finding]: _, ...others } = session.kept ?? {};
+  const kept = answer ? { ...others, [finding]: answer } : others;
+  return {
+    ...session,
+    accepted: [...new Set([...session.accepted, finding])],
+    kept: Object.keys(kept).length > 0 ? kept : undefined,
+  };
 }
 
 /** A session without notes has no list of them. */

@@ -1,18 +1,20 @@
-import { type ReactNode, useEffect, useRef, useState } from 'react';
+import { type ReactNode, useEffect, useRef } from 'react';
 import type { RehearsedLine, RehearsedPart } from '../../core/guide/index.ts';
 import { wholeMinutes } from '../../core/time/index.ts';
-import { clockWords, useRehearsing } from './useRehearsing.ts';
+import { clockWords, noteKey, useRehearsing } from './useRehearsing.ts';
 
 interface RehearsalProps {
   readonly id: string;
   readonly parts: readonly RehearsedPart[];
   readonly lines: readonly RehearsedLine[];
   readonly mayWrite: boolean;
+  /** What was rehearsed just now has been kept. */
+  readonly isKept: boolean;
 }
 
 /** A session said line by line: one large, the next in grey; the space bar goes on. At the end real minutes and notes are offered. */
-export function Rehearsal({ id, parts, lines, mayWrite }: RehearsalProps) {
-  const rehearsing = useRehearsing(id, lines);
+export function Rehearsal({ id, parts, lines, mayWrite, isKept }: RehearsalProps) {
+  const rehearsing = useRehearsing(id, lines, isKept);
   const { at, isOver, seconds, go } = rehearsing;
   useKeys(go, isOver);
   if (lines.length === 0) return <p>There are no lines to say yet.</p>;
@@ -52,7 +54,9 @@ export function Rehearsal({ id, parts, lines, mayWrite }: RehearsalProps) {
           {rehearsing.isPaused ? 'Carry on' : 'Pause the clock'}
         </button>
       </div>
-      {mayWrite && <NoteOnLine key={line.line} note={rehearsing.notes[line.line] ?? ''} onNote={rehearsing.note} />}
+      {mayWrite && (
+        <NoteOnLine key={noteKey(line)} note={rehearsing.notes[noteKey(line)] ?? ''} onNote={rehearsing.note} />
+      )}
       <p className="text-sm text-soft">The space bar goes on, the left arrow goes back.</p>
     </div>
   );
@@ -90,11 +94,12 @@ interface AfterItProps {
 
 /** What the rehearsal took, part by part, to be kept where it is better than what was planned; and its notes. */
 function AfterIt({ parts, mayWrite, rehearsing }: AfterItProps) {
-  const { spent, notes, lines, again, forget } = rehearsing;
-  const noted = lines.filter(({ line }) => notes[line]?.trim());
+  const { spent, notes, lines, again, name } = rehearsing;
+  const noted = lines.filter((line) => notes[noteKey(line)]?.trim());
   const timed = parts.filter(({ id, mayBeTimed }) => mayBeTimed && (spent[id] ?? 0) >= 30);
   return (
-    <form method="post" className="grid gap-4 max-w-2xl" onSubmit={forget}>
+    <form method="post" className="grid gap-4 max-w-2xl">
+      <input type="hidden" name="name" value={name} />
       <h2>How long it took</h2>
       {timed.length === 0 && <p>No part took half a minute, so there’s nothing to keep.</p>}
       <ul className="grid gap-2">
@@ -113,12 +118,12 @@ function AfterIt({ parts, mayWrite, rehearsing }: AfterItProps) {
       {noted.length > 0 && <h2>Your notes</h2>}
       <ul className="grid gap-2">
         {noted.map(({ line, part, text }, index) => (
-          <li key={line}>
+          <li key={noteKey({ part, line })}>
             <p className="text-sm text-soft">{text}</p>
-            <p>{notes[line]}</p>
+            <p>{notes[noteKey({ part, line })]}</p>
             <input type="hidden" name={`note-${index}-part`} value={part} />
             <input type="hidden" name={`note-${index}-line`} value={line} />
-            <input type="hidden" name={`note-${index}-text`} value={notes[line]} />
+            <input type="hidden" name={`note-${index}-text`} value={notes[noteKey({ part, line })]} />
           </li>
         ))}
       </ul>
@@ -140,7 +145,6 @@ function useKeys(go: (step: number) => void, isOver: boolean): void {
   useEffect(() => {
     newest.current = go;
   });
-  const [, setReady] = useState(false);
   useEffect(() => {
     if (isOver) return undefined;
     const onKey = (event: KeyboardEvent) => {
@@ -151,7 +155,6 @@ function useKeys(go: (step: number) => void, isOver: boolean): void {
       newest.current(step);
     };
     document.addEventListener('keydown', onKey);
-    setReady(true);
     return () => document.removeEventListener('keydown', onKey);
   }, [isOver]);
 }

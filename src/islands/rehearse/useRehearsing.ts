@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { newId } from '../autosave/newId.ts';
 import type { RehearsedLine } from '../../core/guide/index.ts';
 
 interface Progress {
@@ -7,18 +8,30 @@ interface Progress {
   readonly isPaused: boolean;
   /** Seconds by part. */
   readonly spent: Readonly<Record<string, number>>;
-  /** Notes by line. */
+  /** Names this rehearsal: what is sent twice is kept once. */
+  readonly name: string;
+  /** Notes by part and line, as `noteKey` has it. */
   readonly notes: Readonly<Record<string, string>>;
 }
 
-const START: Progress = { at: 0, isOver: false, isPaused: false, spent: {}, notes: {} };
+const START: Progress = { at: 0, isOver: false, isPaused: false, spent: {}, notes: {}, name: '' };
+
+/** Lines of two parts may share an id. */
+export const noteKey = ({ part, line }: Pick<RehearsedLine, 'part' | 'line'>): string => `${part}/${line}`;
 
 /** Where a rehearsal is, how long each part took so far, and what was noted; a reload in the middle loses nothing. */
-export function useRehearsing(id: string, lines: readonly RehearsedLine[]) {
+export function useRehearsing(id: string, lines: readonly RehearsedLine[], isKept: boolean) {
   const key = `footstool-rehearsal-${id}`;
   const [progress, setProgress] = useState<Progress>(START);
-  useEffect(() => setProgress(readKept(key, lines.length)), [key, lines.length]);
   useEffect(() => {
+    const kept = isKept ? START : readKept(key, lines.length);
+    setProgress({ ...kept, name: kept.name || newId() });
+    // Another visit begins another rehearsal, and does not say again that this one is kept.
+    if (isKept) history.replaceState(null, '', location.pathname);
+  }, [key, lines.length, isKept]);
+  useEffect(() => {
+    // Nothing is written over before it was read.
+    if (progress.name === '') return;
     try {
       sessionStorage.setItem(key, JSON.stringify(progress));
     } catch {
@@ -45,9 +58,9 @@ export function useRehearsing(id: string, lines: readonly RehearsedLine[]) {
         return next >= lines.length ? { ...now, isOver: true } : { ...now, at: next };
       }),
     pause: () => setProgress((now) => ({ ...now, isPaused: !now.isPaused })),
-    note: (text: string) => setProgress((now) => ({ ...now, notes: { ...now.notes, [lines[now.at]!.line]: text } })),
-    again: () => setProgress({ ...START, notes: progress.notes }),
-    forget: () => sessionStorage.removeItem(key),
+    note: (text: string) =>
+      setProgress((now) => ({ ...now, notes: { ...now.notes, [noteKey(lines[now.at]!)]: text } })),
+    again: () => setProgress({ ...START, notes: progress.notes, name: newId() }),
   };
 }
 

@@ -75,7 +75,12 @@ function optionsFor(rows: readonly TimedRow[], styleNonce: string): ChartProps['
     colors: [colour('--color-marigold'), colour('--color-teal')],
     fill: { type: ['pattern', 'solid'], pattern: { style: 'verticalLines', width: 4, height: 4, strokeWidth: 2 } },
     plotOptions: { bar: { horizontal: true, barHeight: '70%', dataLabels: { position: 'top' } } },
-    dataLabels: { enabled: true, offsetX: 24, style: { colors: [colour('--color-ink')], fontSize: '13px' } },
+    dataLabels: {
+      enabled: true,
+      formatter: (minutes) => wholeMinutes(Number(minutes)),
+      offsetX: 24,
+      style: { colors: [colour('--color-ink')], fontSize: '13px' },
+    },
     stroke: { width: 1, colors: [colour('--color-ink')] },
     xaxis: {
       max: Math.ceil(Math.max(...rows.flatMap(({ planned, real }) => [planned, real])) + 2),

@@ -1,4 +1,3 @@
-import { randomUUID } from 'node:crypto';
 import { composeSession, rehearsalOf } from '../../core/guide/index.ts';
 import type { Remark, Segment, Session } from '../../core/session/index.ts';
 import { scaleQuantities } from '../../core/time/index.ts';
@@ -21,15 +20,16 @@ export async function readRehearsal(person: Person, id: string) {
 }
 
 /** Keeps what a rehearsal took as the minutes of its parts, as far as it was ticked, and its notes as remarks. */
-export async function keepRehearsal(person: Person, id: string, { parts, notes }: RehearsalForm): Promise<void> {
+export async function keepRehearsal(person: Person, id: string, { name, parts, notes }: RehearsalForm): Promise<void> {
   requireAuthor(person);
   const [{ session, revision }, { parts: planned }] = await Promise.all([
     findSession(person, id),
     readRehearsal(person, id),
   ]);
-  const remarks = notes.flatMap(({ part, line, text }): Remark[] =>
-    session.segments.some((segment) => segment.id === part)
-      ? [{ id: randomUUID(), part, line, text, by: person.name, at: now().toISOString() }]
+  const known = new Set(session.remarks?.map((remark) => remark.id));
+  const remarks = notes.flatMap(({ part, line, text }, index): Remark[] =>
+    session.segments.some((segment) => segment.id === part) && !known.has(`${name}-${index}`)
+      ? [{ id: `${name}-${index}`, part, line, text, by: person.name, at: now().toISOString() }]
       : [],
   );
   const timed = (segment: Segment): Segment => {

@@ -106,7 +106,11 @@ function frameOf(frames: Starter['openings'], key: string, person: Person): Sess
 export async function copySession(person: Person, id: string, { title, on }: CopyForm): Promise<string> {
   requireAuthor(person);
   const { session } = await findSession(person, id);
-  return addSession(person.programmeId, { ...session, title, on, accepted: [], kept: undefined }, person.userId);
+  return addSession(
+    person.programmeId,
+    { ...session, title, on, accepted: [], kept: undefined, remarks: undefined },
+    person.userId,
+  );
 }
 
 /** Deletes a session from the bench, or brings it back. What homes have of it stays as it was sent. */
