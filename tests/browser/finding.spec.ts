@@ -42,8 +42,11 @@ test.describe('without script', () => {
     await signIn(page);
     await page.goto(address('/search?q=flashlight'));
     await expect(page.getByRole('main').getByRole('link', { name: 'torches' })).toBeVisible();
-    const head = await page.locator('header').first().boundingBox();
-    expect(head!.height).toBeLessThan(64);
+    for (const path of ['/search?q=pegs', '/sessions', '/makers']) {
+      await page.goto(address(path));
+      const head = await page.locator('header').first().boundingBox();
+      expect(head!.height, path).toBeLessThan(64);
+    }
     await page.getByRole('navigation', { name: 'Rooms' }).locator('summary').click();
     await page.getByRole('link', { name: 'Homes' }).click();
     await page.waitForURL(/\/homes$/);
