@@ -10,6 +10,8 @@ declare namespace App {
     guides?: import('./server/front/guideStore.ts').GuideStore;
     /** The guides opened last; absent while developing. */
     recalled?: import('./server/services/recalledGuides.ts').RecalledGuides;
+    /** Windows of sessions that are told what others do; absent while developing. */
+    sessionNews?: import('./server/services/sessionNews.ts').SessionNews;
     /** Long calculations beside the request; absent while developing. */
     beside?: import('./server/services/beside.ts').Beside;
     /** What the page of problems is to say. */

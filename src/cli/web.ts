@@ -2,13 +2,14 @@ import type { Server } from 'node:http';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { closeDatabase, isDatabaseAway } from '../server/db/connection.ts';
-import { followGuideChanges } from '../server/db/guideChanges.ts';
+import { followNews } from '../server/db/followNews.ts';
 import { requireFittingSchema } from '../server/db/migrations/migrate.ts';
 import { BesideThread } from '../server/front/beside.ts';
 import { createFront, type PageHandler } from '../server/front/front.ts';
 import { MemoryGuideStore } from '../server/front/guideStore.ts';
 import { firstOwnerCode } from '../server/http/secrets.ts';
 import { isWithoutOwner } from '../server/services/firstOwner.ts';
+import { SessionNews } from '../server/services/sessionNews.ts';
 import { isBuilt, ROOT } from '../threads/root.ts';
 import { startThread } from '../threads/startThread.ts';
 import { untilEnd } from './untilEnd.ts';
@@ -31,10 +32,12 @@ export async function runWeb(): Promise<number> {
     handler: PageHandler;
   };
   const guides = new MemoryGuideStore();
-  const endFollowing = followGuideChanges(databaseUrl, guides);
+  const sessionNews = new SessionNews();
+  const endFollowing = follow(databaseUrl, guides, sessionNews);
   const front = createFront({
     pages: entry.handler,
     guides,
+    sessionNews,
     beside: new BesideThread((options) => startThread('beside', options)),
     clientFolder: join(DIST, 'client'),
     proxy: process.env.FOOTSTOOL_PROXY,
@@ -45,12 +48,40 @@ export async function runWeb(): Promise<number> {
   });
   await showFirstOwnerCode(port);
   await untilEnd();
+  // Windows that listen begin anew with whoever serves next.
+  sessionNews.close();
   await finish(front);
   // Nothing that still waits for a database that is gone keeps this process.
   setTimeout(() => process.exit(0), MS_TO_CLOSE);
   await endFollowing();
   await closeDatabase();
   process.exit(0);
+}
+
+/** What any process changed is known here at once: guides that are stored, and windows that are open. */
+function follow(databaseUrl: string, guides: MemoryGuideStore, sessionNews: SessionNews): () => Promise<void> {
+  return followNews(databaseUrl, {
+    on: {
+      guide_changed: (key) => guides.forget(key),
+      session_kept: (words) => {
+        const [sessionId = '', revision = ''] = words.split(' ');
+        sessionNews.tell(sessionId, { event: 'kept', data: revision });
+      },
+      session_here: (words) => {
+        const { session, ...whereabouts } = JSON.parse(words) as { session: string };
+        sessionNews.tell(session, { event: 'here', data: JSON.stringify(whereabouts) });
+      },
+    },
+    // A page that may have been revoked is not served.
+    lost: () => {
+      guides.pause();
+      sessionNews.setOpen(false);
+    },
+    back: () => {
+      guides.resume();
+      sessionNews.setOpen(true);
+    },
+  });
 }
 
 /** Takes nothing new; what is under way comes to its end, or is given up after a while. */

@@ -98,6 +98,87 @@ test('a tab that is closed in the middle of a word loses nothing, and undo outli
   await isKept(again);
 });
 
+test('who else is there is told, with their line, and what they keep comes at once and without asking', async ({
+  page,
+  context,
+}) => {
+  await signIn(page);
+  const bench = await startSession(page, 'Two at once', ['Owl steps']);
+  await writeLine(page, 'Owl steps', 'Hoot once.');
+  await isKept(page);
+  const others = page.getByRole('status').filter({ hasText: 'here too' });
+  await expect(others).toHaveCount(0);
+  const other = await context.newPage();
+  await other.goto(bench);
+  await benchIsReady(other);
+  await expect(others).toHaveText('Odile Marrow is here too.');
+  await script(other, 'Owl steps').locator('.line-text').filter({ hasText: 'Hoot' }).click();
+  await expect(others).toHaveText('Odile Marrow is here too, in “Owl steps”.');
+  await expect(script(page, 'Owl steps').locator('.line').filter({ hasText: 'Hoot' }).locator('.line-here')).toHaveText(
+    'Odile Marrow',
+  );
+  // A window that is told has no need to ask.
+  await page.clock.install();
+  const asked: string[] = [];
+  page.on('request', (request) => request.method() === 'GET' && asked.push(request.url()));
+  await page.clock.runFor(30_000);
+  expect(asked).toEqual([]);
+  // Whoever is in a line hears that somebody else changed it.
+  await script(page, 'Owl steps').locator('.line-text').filter({ hasText: 'Hoot' }).click();
+  await other.bringToFront();
+  await other.keyboard.press('End');
+  await other.keyboard.type(' Then twice.');
+  await expect(page.getByRole('status').filter({ hasText: 'this line' })).toContainText('Hoot once. Then twice.');
+  await other.getByLabel('Aim').fill('Hoots along.');
+  await other.getByLabel('Aim').press('Enter');
+  await expect(page.getByLabel('Aim')).toHaveValue('Hoots along.');
+  await other.close();
+  await expect(others).toHaveCount(0);
+});
+
+test('what arrived though its answer was lost is not put in again over what others made of it', async ({
+  page,
+  context,
+}) => {
+  await signIn(page);
+  const bench = await startSession(page, 'Arrived', ['Owl steps']);
+  // The first that is kept from now on arrives, and its answer is lost; after that nobody can be reached.
+  let puts = 0;
+  await page.route('**/api/sessions/*', async (route) => {
+    if (route.request().method() !== 'PUT') return route.continue();
+    puts += 1;
+    if (puts === 1) await route.fetch();
+    return route.abort();
+  });
+  await page.getByLabel('Aim').fill('Mine, that arrived.');
+  await page.getByLabel('Aim').press('Enter');
+  await expect(page.getByRole('alert')).toContainText('cannot be reached');
+  await writeLine(page, 'Owl steps', 'And one that did not.');
+  await page.close();
+
+  const other = await context.newPage();
+  await other.addInitScript(() => localStorage.clear());
+  const drafts = await context.storageState();
+  await other.goto(bench);
+  await benchIsReady(other);
+  await expect(other.getByLabel('Aim')).toHaveValue('Mine, that arrived.');
+  await other.getByLabel('Aim').fill('Theirs, that came after.');
+  await other.getByLabel('Aim').press('Enter');
+  await isKept(other);
+  await other.close();
+
+  const again = await context.newPage();
+  const kept = drafts.origins.flatMap(({ localStorage }) => localStorage);
+  await again.addInitScript((all) => {
+    for (const { name, value } of all) localStorage.setItem(name, value);
+  }, kept);
+  await again.goto(bench);
+  await benchIsReady(again);
+  await expect(script(again, 'Owl steps')).toContainText('And one that did not.');
+  await isKept(again);
+  await expect(again.getByLabel('Aim')).toHaveValue('Theirs, that came after.');
+});
+
 test('when the database goes away the text stays, a banner says so, and it is kept when it is back', async ({
   page,
 }) => {

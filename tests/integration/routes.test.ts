@@ -146,6 +146,15 @@ const BODIES: readonly { name: string; headers: Record<string, string>; body: st
 const faults: string[] = [];
 const faultless = () => assert.deepEqual(faults.splice(0).slice(0, 40), []);
 
+/** What an answer says; of one that goes on for as long as somebody listens, its beginning. */
+async function textOf(answer: Response): Promise<string> {
+  if (!answer.headers.get('content-type')?.startsWith('text/event-stream')) return answer.text();
+  const reader = answer.body!.getReader();
+  const { value } = await reader.read();
+  await reader.cancel();
+  return new TextDecoder().decode(value);
+}
+
 async function ask(path: string, init: RequestInit & { who: keyof typeof cookies }, what: string): Promise<void> {
   const { who, ...rest } = init;
   const headers = {
@@ -155,7 +164,7 @@ async function ask(path: string, init: RequestInit & { who: keyof typeof cookies
   };
   const began = performance.now();
   const answer = await fetch(server.address + path, { ...rest, headers, redirect: 'manual' });
-  const text = await answer.text();
+  const text = await textOf(answer);
   const took = performance.now() - began;
   const about = `${what} ${path.slice(0, 120)} as ${who}: ${answer.status} in ${Math.round(took)} ms`;
   const expect = (isSo: boolean, otherwise: string) => void (isSo || faults.push(`${about}: ${otherwise}`));
@@ -194,7 +203,7 @@ test('every route is for those whom the table of parts names, and for nobody els
           redirect: 'manual',
           headers: { origin: server.address, ...(cookies[visitor] && { cookie: cookies[visitor] }) },
         });
-        await answer.text();
+        await textOf(answer);
         const isLedToSignIn = answer.status === 303 && /^\/sign-in/.test(answer.headers.get('location') ?? '');
         const isRefused =
           visitor === 'stranger' ? isLedToSignIn || answer.status === 401 : [403, 405].includes(answer.status);

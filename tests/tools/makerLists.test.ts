@@ -3,6 +3,7 @@ import { cpSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } f
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { test } from 'node:test';
+import { tsImport } from 'tsx/esm/api';
 import { format, resolveConfig } from 'prettier';
 import { LANGUAGE_WORDS_FILE, languageList, makerLists, MAKERS_FOLDER } from './makerLists.ts';
 
@@ -41,7 +42,7 @@ test('a maker is a folder: one that is added stands in the registry, its words i
       .replace(/import type .*\n/, '')
       .replace(/: Catalogues/, '');
     writeFileSync(join(folder, 'scripts.es.mts'), spanish);
-    const { scripts } = (await import(join(folder, 'scripts.es.mts'))) as {
+    const { scripts } = (await tsImport(join(folder, 'scripts.es.mts'), import.meta.url)) as {
       scripts: Record<string, Record<string, string>>;
     };
     assert.deepEqual(Object.keys(scripts), ['new-maker']);

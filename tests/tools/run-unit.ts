@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { stopSharedCluster } from '../support/cluster.ts';
+import { bundleTests } from './bundleTests.ts';
 
 /**
  * Runs every *.test.ts below the folders named (or a file that is named itself), with Node's own runner, and fails when it ran none.
@@ -28,15 +29,17 @@ if (files.length === 0) {
   console.error(`no test files below ${folders.join(', ')}`);
   process.exit(1);
 }
+// Among the packages, so that they are found from it.
+const bundles = join(ROOT, `node_modules/.cache/footstool-tests-${process.pid}`);
+const built = await bundleTests(files, { root: ROOT, folder: bundles });
 const scratch = mkdtempSync(join(tmpdir(), 'footstool-unit-'));
 // PostgreSQL's own user works in it.
 chmodSync(scratch, 0o755);
-const entries = options.includes('--together') ? grouped() : files.sort();
+const entries = options.includes('--together') ? grouped() : built.sort();
 const run = spawnSync(
   process.execPath,
   [
-    '--import',
-    'tsx',
+    '--enable-source-maps',
     '--test',
     `--test-concurrency=${atOnce}`,
     '--test-reporter=spec',
@@ -53,7 +56,7 @@ const run = spawnSync(
   },
 );
 await stopSharedCluster(scratch);
-rmSync(scratch, { recursive: true, force: true });
+for (const folder of [scratch, bundles]) rmSync(folder, { recursive: true, force: true });
 process.stdout.write(run.stdout);
 const passed = Number(/ℹ pass (\d+)/.exec(run.stdout)?.[1] ?? 0);
 if (passed === 0) console.error('no test was executed');
@@ -61,11 +64,16 @@ process.exit(run.status !== 0 || passed === 0 ? 1 : 0);
 
 /** Modules that import a part of the files each, the longest files spread over them. */
 function grouped(): string[] {
-  const bySize = [...files].sort((one, other) => statSync(other).size - statSync(one).size);
+  const bySize = files
+    .map((file, index) => ({ file: built[index]!, size: statSync(file).size }))
+    .sort((one, other) => other.size - one.size);
   return Array.from({ length: Math.min(GROUPS, files.length) }, (_, group) => {
     const mine = bySize.filter((__, index) => index % GROUPS === group);
     const entry = join(scratch, `group-${group + 1}.test.mjs`);
-    writeFileSync(entry, mine.map((file) => `await import(${JSON.stringify(pathToFileURL(file).href)});\n`).join(''));
+    writeFileSync(
+      entry,
+      mine.map(({ file }) => `await import(${JSON.stringify(pathToFileURL(file).href)});\n`).join(''),
+    );
     return entry;
   });
 }

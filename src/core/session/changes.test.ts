@@ -1,6 +1,8 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
+import { sentChanges } from '../../contracts/changes.ts';
+import { checkShape } from '../../contracts/problems.ts';
 import { authorMakers } from '../../messages/authorMakers.ts';
 import { regenerateIn } from '../makers/index.ts';
 import { SESSION } from '../guide/session.fixture.ts';
@@ -83,7 +85,9 @@ test('what is between two sessions makes one the other, and back', () => {
       const before = plain(after(SESSION, earlier));
       const now = plain(after(before, later));
       fc.pre(linesOnce(before) && linesOnce(now));
-      assert.deepEqual(plain(applyChanges(before, plain(changesBetween(before, now)))), now);
+      const sent = plain(changesBetween(before, now));
+      assert.ok(checkShape(sentChanges, sent).ok, 'what a window sends is what the server takes');
+      assert.deepEqual(plain(applyChanges(before, sent)), now);
       assert.deepEqual(plain(applyChanges(now, changesBetween(now, before))), before);
       assert.deepEqual(changesBetween(now, now), []);
     }),

@@ -1,4 +1,5 @@
-import type { Keeping, Newer } from './useAutosave.ts';
+import type { Newer } from './keepOnServer.ts';
+import type { Keeping } from './serverCopy.ts';
 
 interface KeepingBannerProps<Value> {
   readonly keeping: Keeping<Value>;

@@ -1,4 +1,4 @@
-import type { Keeping } from './useAutosave.ts';
+import type { Keeping } from './serverCopy.ts';
 
 /** What an author should look at. */
 const SOUNDS_ALARM: readonly Keeping['state'][] = ['away', 'refused', 'newer'];

@@ -2,6 +2,7 @@ import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import type { Thing, ThingsByKey } from '../../core/materials/index.ts';
 import { AddPart } from './AddPart.tsx';
 import { NewThingContext } from './newThings.ts';
+import { OthersHere } from './OthersHere.tsx';
 import type { BenchProps } from '../../contracts/bench.ts';
 import { HomesFoot } from './HomesFoot.tsx';
 import { Refusal } from '../ui/Refusal.tsx';
@@ -16,6 +17,7 @@ import { usePasting } from './pasting/usePasting.ts';
 import { CarryContext } from './script/carrying.ts';
 import { WritersContext } from './script/writers.ts';
 import { useBench } from './useBench.ts';
+import { HereContext, useHerePlaces, useOthersHere } from './useOthersHere.ts';
 import { useEditKeys } from '../autosave/useEditKeys.ts';
 import { useAutosave } from '../autosave/useAutosave.ts';
 
@@ -125,6 +127,8 @@ function Sheet(props: BenchProps) {
     revision: props.revision,
     keptAt: props.keptAt,
   });
+  const others = useOthersHere(id, bench.news);
+  const herePlaces = useHerePlaces(others);
   // The part that is turned is drawn first, the tape above it in the frame after.
   const drawn = useDeferredValue(composed);
   const { edit } = bench;
@@ -145,11 +149,14 @@ function Sheet(props: BenchProps) {
           onRedo={bench.redo}
           onHelp={() => setShowsKeys(true)}
         />
+        <OthersHere {...{ others, session }} changedLine={bench.changedLine} />
         <MinuteTape tape={drawn.tape} parts={drawn.segments} mayWrite={mayWrite} onMove={onMove} />
       </div>
       <SaveBanner {...{ keeping, loadRemote, overwriteRemote }} value={session} onTake={bench.take} />
       <Refusal refusal={bench.refusal} onDismiss={bench.dismiss} />
-      <Script {...props} bench={bench} />
+      <HereContext.Provider value={herePlaces}>
+        <Script {...props} bench={bench} />
+      </HereContext.Provider>
       <HomesFoot
         {...{ id, session, composed, judgement, isJudged, things, mayWrite }}
         sending={sendingState(bench, isKept)}

@@ -2,7 +2,7 @@ import { agesFromYears, agesInYears, type Edit, type Session } from '../../core/
 import type { Tape } from '../../core/time/index.ts';
 import { dayInWords } from '../../messages/dates.ts';
 import { SaveStatus } from '../autosave/SaveStatus.tsx';
-import type { Keeping } from '../autosave/useAutosave.ts';
+import type { Keeping } from '../autosave/serverCopy.ts';
 
 interface SessionHeadProps {
   readonly id: string;

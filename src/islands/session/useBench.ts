@@ -58,11 +58,11 @@ export function useBench({ session: initial, judgement: first, ...props }: Bench
       };
     return { edit: afterWords(edit), undo: afterWords(undo), redo: afterWords(redo) };
   }, [writers, edit, undo, redo]);
-  const sharing = useSharing(id, { person: props.person, mayWrite: props.mayWrite, writers, follow: history.follow });
+  const shared = useSharing(id, { ...props, writers, follow: history.follow });
   return {
     ...history,
     ...steps,
-    sharing,
+    ...shared,
     /** Takes up what was written, without asking others what they write. */
     write: edit,
     writers,

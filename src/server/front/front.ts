@@ -7,6 +7,7 @@ import { EdgeError } from '../http/errors.ts';
 import { secureHeaders } from '../http/headers.ts';
 import { hashToken } from '../http/secrets.ts';
 import type { Beside } from '../services/beside.ts';
+import type { SessionNews } from '../services/sessionNews.ts';
 import { answerWith, type GuideStore } from './guideStore.ts';
 import { trustedPlace } from '../http/place.ts';
 
@@ -21,6 +22,8 @@ export type PageHandler = (
 export interface FrontParts {
   readonly pages: PageHandler;
   readonly guides: GuideStore;
+  /** Absent where nobody tells windows what others did. */
+  readonly sessionNews?: SessionNews;
   /** Long calculations beside requests. */
   readonly beside: Beside;
   /** The folder of what the build made for browsers. */
@@ -36,7 +39,7 @@ const LARGEST_BODY = 12 * 1024 * 1024;
 const MS_FOR_REQUEST = 60_000;
 
 /** The server before the pages: guides from the store, static files, compression, and requests that nothing could answer. */
-export function createFront({ pages, guides, beside, clientFolder, proxy }: FrontParts): Server {
+export function createFront({ pages, guides, sessionNews, beside, clientFolder, proxy }: FrontParts): Server {
   const compress = compression({ threshold: 512 });
   const recalled = new RecalledGuides();
   const files = sirv(clientFolder, {
@@ -52,7 +55,7 @@ export function createFront({ pages, guides, beside, clientFolder, proxy }: Fron
     },
   });
   const render = (request: IncomingMessage, response: ServerResponse, problem?: EdgeError) => {
-    const locals = { guides, recalled, beside, ...(problem && { problem: asProblem(problem) }) };
+    const locals = { guides, recalled, sessionNews, beside, ...(problem && { problem: asProblem(problem) }) };
     compress(request as never, response as never, () => {
       void pages(request, response, () => refuse(request, response, new EdgeError('not-found')), locals);
     });

@@ -1,9 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import type { CopyForm, StartForm } from '../../contracts/forms.ts';
+import { editKey, sentChanges } from '../../contracts/changes.ts';
 import { isRevision, NO_REVISION } from '../../contracts/revision.ts';
 import { checkShape } from '../../contracts/problems.ts';
 import { keptSession } from '../../contracts/script.ts';
-import { agesFromYears, checkDial, type Segment, type Session } from '../../core/session/index.ts';
+import { agesFromYears, applyChanges, checkDial, type Segment, type Session } from '../../core/session/index.ts';
 import {
   frameSegments as frameWith,
   inPattern,
@@ -26,6 +27,7 @@ import {
   replaceSession,
   type KeptSession,
 } from '../db/repositories/sessions.ts';
+import { revisionOfEdit } from '../db/repositories/sessionEdits.ts';
 import { readLastSent } from '../db/repositories/sendings.ts';
 import { isSameValue } from '../db/sameValue.ts';
 import { EdgeError } from '../http/errors.ts';
@@ -146,19 +148,25 @@ export async function findSession(person: Person, id: string): Promise<KeptSessi
   return kept;
 }
 
-/** Keeps what the bench sends, if it was made from the newest revision. */
+/** What a window sends to be kept: what it changed since a revision, under a name; or, as older ones do, the whole session. */
+interface SentKeeping {
+  readonly revision?: unknown;
+  readonly key?: unknown;
+  readonly changes?: unknown;
+  readonly session?: unknown;
+}
+
+/** Keeps what the bench sends, if it was made from the newest revision; once, however often it arrives. */
 export async function keepSession(
   person: Person,
   id: string,
-  body: { revision?: unknown; session?: unknown },
+  body: SentKeeping,
 ): Promise<{ revision: number; keptAt: string }> {
   requireAuthor(person);
-  const checked = checkShape(keptSession, body.session, 'session');
-  if (!checked.ok) throw new EdgeError('wrong-input', { problems: checked.problem });
   const { revision } = body;
+  if (body.changes !== undefined) return keepChanges(person, id, body);
+  const session = soundSession(body.session);
   if (!isRevision(revision)) throw new EdgeError('wrong-input', { problems: [NO_REVISION] });
-  const session: Session = checked.value;
-  refuseWrongDials(session);
   await takeThingsOf(person.programmeId, session.segments);
   const kept = await replaceSession(person.programmeId, { id, revision, session }, person.userId);
   if (kept) return kept;
@@ -166,6 +174,42 @@ export async function keepSession(
   // Ours arrived, and only the answer was lost.
   if (current.revision === revision + 1 && isSameValue(current.session, session)) return current;
   throw new EdgeError('conflict', { current: { ...current, keptBy: await lastKeptBy(id) } });
+}
+
+async function keepChanges(person: Person, id: string, body: SentKeeping) {
+  const { revision } = body;
+  if (!isRevision(revision)) throw new EdgeError('wrong-input', { problems: [NO_REVISION] });
+  const named = checkShape(editKey, body.key, 'key');
+  const sent = checkShape(sentChanges, body.changes, 'changes');
+  if (!named.ok || !sent.ok)
+    throw new EdgeError('wrong-input', { problems: [named, sent].flatMap((one) => (one.ok ? [] : one.problem)) });
+  const key = named.value;
+  const [former, arrivedBefore] = await Promise.all([findSession(person, id), revisionOfEdit(id, key)]);
+  if (former.revision === revision && arrivedBefore === null) {
+    const session = soundSession(applyChanges(former.session, sent.value));
+    await takeThingsOf(person.programmeId, session.segments);
+    const kept = await replaceSession(person.programmeId, { id, revision, session, key }, person.userId);
+    if (kept) return kept;
+  }
+  const [current, arrivedAs] = await Promise.all([findSession(person, id), revisionOfEdit(id, key)]);
+  // Ours arrived, and only the answer was lost.
+  if (arrivedAs !== null && arrivedAs === current.revision) return current;
+  throw new EdgeError('conflict', {
+    current: { ...current, keptBy: await lastKeptBy(id), hasArrived: arrivedAs !== null },
+  });
+}
+
+/** The revision that a keeping of this name made; null where it never arrived. */
+export async function arrivalOf(person: Person, id: string, key: string): Promise<number | null> {
+  await findSession(person, id);
+  return revisionOfEdit(id, key);
+}
+
+function soundSession(value: unknown): Session {
+  const checked = checkShape(keptSession, value, 'session');
+  if (!checked.ok) throw new EdgeError('wrong-input', { problems: checked.problem });
+  refuseWrongDials(checked.value);
+  return checked.value;
 }
 
 function refuseWrongDials({ segments }: Session): void {

@@ -1,11 +1,13 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { useEffect } from 'react';
+import { useContext, useEffect } from 'react';
 import { type Line, LINE_KINDS, type LineKind } from '../../../core/session/index.ts';
+import { HereContext } from '../useOthersHere.ts';
 import type { Place } from './places.ts';
 
 interface LineGutterProps {
   readonly place: Extract<Place, { is: 'line' }>;
+  readonly part: string;
   /** Counted from 0. */
   readonly position: number;
   /** Its kind was told from its words, and nobody has looked at it yet. */
@@ -14,7 +16,8 @@ interface LineGutterProps {
 }
 
 /** What stands in the gutter: the kind of the line, and what it is taken up by. */
-export function LineGutter({ place, position, isGuessed, onKind }: LineGutterProps) {
+export function LineGutter({ place, part, position, isGuessed, onKind }: LineGutterProps) {
+  const othersHere = useContext(HereContext).of(part, place.id);
   const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({ id: place.id });
   useEffect(() => setNodeRef(place.line), [place.line, setNodeRef]);
   useEffect(() => {
@@ -24,6 +27,11 @@ export function LineGutter({ place, position, isGuessed, onKind }: LineGutterPro
   }, [place.line, transform, transition, isDragging]);
   return (
     <>
+      {othersHere && (
+        <span className="line-here absolute left-1 inset-y-0 w-11 overflow-hidden text-ellipsis border-l-3 border-mulberry pl-1 text-[0.65rem] text-mulberry font-heading">
+          {othersHere}
+        </span>
+      )}
       <span className="sr-only">{place.kind}: </span>
       <button
         type="button"

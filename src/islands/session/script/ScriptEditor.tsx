@@ -42,6 +42,7 @@ export function ScriptEditor(props: ScriptLinesProps & { readonly startsAt: 'sta
               createPortal(
                 <LineGutter
                   place={place}
+                  part={segment.id}
                   position={ids.indexOf(place.id)}
                   isGuessed={guessed.has(place.id)}
                   onKind={(kind) => editor && chooseKind(editor, place.id, kind)}

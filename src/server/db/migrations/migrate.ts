@@ -16,6 +16,7 @@ import { up as whatIsKept } from './0012-what-is-kept.ts';
 import { up as starter } from './0013-starter.ts';
 import { up as notThere } from './0014-not-there.ts';
 import { up as sessionEdits } from './0015-session-edits.ts';
+import { up as keysOfEdits } from './0016-keys-of-edits.ts';
 import { up as term } from './0002-term.ts';
 import { queriesWithin, type MigrationQueries } from './migrationQueries.ts';
 import { prepareQueue } from '../queue.ts';
@@ -36,6 +37,7 @@ const MIGRATIONS: Readonly<Record<string, (queries: MigrationQueries) => Promise
   '0013-starter': starter,
   '0014-not-there': notThere,
   '0015-session-edits': sessionEdits,
+  '0016-keys-of-edits': keysOfEdits,
 };
 
 /** The name of the newest schema that this version knows. */

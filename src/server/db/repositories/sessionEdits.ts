@@ -20,26 +20,39 @@ interface NewEdit {
   readonly number: number;
   readonly userId: string;
   readonly keptAt: Date;
+  /** What the window named it; absent: it was kept from no window. */
+  readonly key?: string | undefined;
   readonly changes: readonly Change[];
   readonly back: readonly Change[];
 }
 
 /** Writes down what was kept, within the transaction that keeps it. */
 export async function addEdit(edit: NewEdit, transaction: Transaction): Promise<void> {
-  const { sessionId, number, userId, keptAt, changes, back } = edit;
+  const { changes, back, key = null, ...fields } = edit;
   await tables().query(
-    `INSERT INTO session_edits (session_id, number, kept_by, kept_at, changes, back)
-     VALUES (:sessionId, :number, :userId, :keptAt, :changes, :back)`,
+    `INSERT INTO session_edits (session_id, number, kept_by, kept_at, key, changes, back)
+     VALUES (:sessionId, :number, :userId, :keptAt, :key, :changes, :back)`,
     {
-      replacements: { sessionId, number, userId, keptAt, changes: JSON.stringify(changes), back: JSON.stringify(back) },
+      replacements: { ...fields, key, changes: JSON.stringify(changes), back: JSON.stringify(back) },
       transaction,
     },
   );
+  const { sessionId, number } = fields;
   if (number % FORGOTTEN_AT_ONCE !== 0) return;
   await tables().query('DELETE FROM session_edits WHERE session_id = :sessionId AND number <= :upTo', {
     replacements: { sessionId, upTo: number - MOST_EDITS },
     transaction,
   });
+}
+
+/** The revision that a keeping of this name made; null where it never arrived. One query. */
+export async function revisionOfEdit(sessionId: string, key: string): Promise<number | null> {
+  if (!isUuid(sessionId)) return null;
+  const [row] = await tables().query<{ number: number }>(
+    'SELECT number FROM session_edits WHERE session_id = :sessionId AND key = :key',
+    { replacements: { sessionId, key }, type: QueryTypes.SELECT },
+  );
+  return row?.number ?? null;
 }
 
 /** What was done to a session of a programme, the newest first, so many at most. One query. */

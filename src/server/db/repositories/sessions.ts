@@ -114,7 +114,12 @@ export async function addSession(
  */
 export async function replaceSession(
   programmeId: string,
-  { id, revision, session }: Pick<KeptSession, 'id' | 'revision' | 'session'>,
+  {
+    id,
+    revision,
+    session,
+    key,
+  }: Pick<KeptSession, 'id' | 'revision' | 'session'> & { readonly key?: string | undefined },
   userId: string,
 ): Promise<{ revision: number; keptAt: string } | null> {
   if (!isUuid(id)) return null;
@@ -132,6 +137,7 @@ export async function replaceSession(
         number: revision + 1,
         userId,
         keptAt,
+        key,
         changes: changesBetween(former.session, session),
         back: changesBetween(session, former.session),
       },
@@ -139,6 +145,17 @@ export async function replaceSession(
     );
     return { revision: revision + 1, keptAt: keptAt.toISOString() };
   });
+}
+
+/** Tells every process about the windows of a session; false when the programme has none of that id. One query. */
+export async function tellWindows(programmeId: string, id: string, told: object): Promise<boolean> {
+  if (!isUuid(id)) return false;
+  const rows = await tables().query(
+    `SELECT pg_notify('session_here', :words) FROM sessions
+      WHERE id = :id AND programme_id = :programmeId AND deleted_at IS NULL`,
+    { replacements: { words: JSON.stringify(told), id, programmeId }, type: QueryTypes.SELECT },
+  );
+  return rows.length === 1;
 }
 
 /** The name of whoever kept a session last; empty when that person is gone. */

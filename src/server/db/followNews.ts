@@ -1,22 +1,21 @@
 import pg from 'pg';
 import { log } from '../log.ts';
 
-/** What is told of changes: a store of rendered guides. */
-interface Listener {
-  forget(key: string): void;
-  pause(): void;
-  resume(): void;
+/** Who is told what the database says, and when nothing of it can be heard. */
+interface Follower {
+  /** What is done with the words that come on each channel. */
+  readonly on: Readonly<Record<string, (words: string) => void>>;
+  /** Nothing is heard until `back`: what was known before may be wrong by now. */
+  readonly lost: () => void;
+  readonly back: () => void;
 }
 
 const HEARTBEAT_MS = 1000;
 const SILENCE_MS = 2500;
 const AGAIN_MS = 1000;
 
-/**
- * Hears from the database which guides have changed, and drops them from the store. While it cannot hear, the store is
- * paused: a page that may have been revoked is not served. Gives what ends it.
- */
-export function followGuideChanges(databaseUrl: string, store: Listener): () => Promise<void> {
+/** Hears from the database what any process did, on the channels it is asked to, over a connection of its own. Gives what ends it. */
+export function followNews(databaseUrl: string, { on, lost: deaf, back }: Follower): () => Promise<void> {
   let isEnded = false;
   let client: pg.Client | null = null;
   let again: NodeJS.Timeout | undefined;
@@ -24,9 +23,9 @@ export function followGuideChanges(databaseUrl: string, store: Listener): () => 
   const lose = (lost: pg.Client, cause?: unknown) => {
     if (client !== lost) return;
     client = null;
-    store.pause();
+    deaf();
     if (isEnded) return;
-    log.warn({ err: cause }, 'changes of guides are not heard of; pages are rendered for each visit');
+    log.warn({ err: cause }, 'changes are not heard of; guides are rendered for each visit, windows ask for news');
     void lost.end().catch(() => undefined);
     again = setTimeout(() => void listen(), AGAIN_MS);
   };
@@ -41,12 +40,12 @@ export function followGuideChanges(databaseUrl: string, store: Listener): () => 
     client = current;
     current.on('error', (error) => lose(current, error));
     current.on('end', () => lose(current));
-    current.on('notification', ({ payload }) => payload && store.forget(payload));
+    current.on('notification', ({ channel, payload }) => payload && on[channel]?.(payload));
     try {
       await current.connect();
-      await current.query('LISTEN guide_changed');
+      for (const channel of Object.keys(on)) await current.query(`LISTEN ${current.escapeIdentifier(channel)}`);
       if (client !== current) return;
-      store.resume();
+      back();
       beat(current);
     } catch (error) {
       lose(current, error);
