@@ -27,6 +27,7 @@ export interface BenchProps extends JudgedAgainst {
   readonly mayWrite: boolean;
   /** The id of whoever looks at it: what lies on a device that several use is theirs alone. */
   readonly person: string;
+  readonly personName: string;
   /** How words are said here. */
   readonly accent: Accent;
   /** The sounds that the programme has recorded, by their names. */

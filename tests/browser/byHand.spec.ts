@@ -10,7 +10,47 @@ import {
   signIn,
   signInAs,
   startSession,
+  writeLine,
 } from './steps.ts';
+
+test('a part that has worked goes onto the shelf, is copied, and colleagues note on its lines and answer', async ({
+  page,
+}) => {
+  await signIn(page);
+  await startSession(page, 'Worked', []);
+  await page.getByRole('button', { name: 'Add a part' }).click();
+  const title = page.getByRole('textbox', { name: 'Title of this part' });
+  await title.fill('Lids on the line');
+  await title.press('Enter');
+  await writeLine(page, 'Lids on the line', 'Lay four lids along the edge of the table.');
+  const own = page.locator('section.segment').filter({ has: title });
+  await own.locator('.line-text').filter({ hasText: 'four lids' }).click();
+  await lineTools(page).getByRole('button', { name: 'note', exact: true }).click();
+  await page.getByLabel('A note for whoever writes here').fill('Four was too many for Ada.');
+  await page.getByRole('button', { name: 'Keep the note' }).click();
+  const notes = page.getByRole('list', { name: 'Notes on Lids on the line' });
+  await expect(notes).toContainText('“Lay four lids along the edge of the table.”');
+  await expect(notes).toContainText('Four was too many for Ada. Odile Marrow');
+  await notes.getByRole('button', { name: 'answer' }).click();
+  await notes.getByLabel('A note for whoever writes here').fill('Three, then.');
+  await notes.getByRole('button', { name: 'Keep the note' }).click();
+  await expect(notes.getByRole('listitem')).toHaveCount(2);
+  await notes.getByRole('button', { name: 'done' }).first().click();
+  await expect(notes.getByRole('listitem')).toHaveCount(1);
+
+  await own.locator('.segment-head').hover();
+  await own.getByRole('button', { name: 'copy Lids on the line' }).click();
+  await expect(own).toHaveCount(2);
+  await page.getByRole('button', { name: 'undo' }).click();
+  await expect(own).toHaveCount(1);
+  await own.getByRole('button', { name: 'put Lids on the line on the shelf' }).click();
+  await expect(page.getByRole('button', { name: 'fetch again Lids on the line from the shelf' })).toBeAttached();
+  await isKept(page);
+  await expectAccessible(page);
+  await page.goto(address('/shelf/activity/lids-on-the-line'));
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Lids on the line');
+  await expect(page.getByRole('main')).toContainText('Lay four lids along the edge of the table.');
+});
 
 test('a part of one’s own, its needs, a part renewed from the shelf, a copy, and a session deleted and brought back', async ({
   page,

@@ -2,6 +2,7 @@ import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import type { Thing, ThingsByKey } from '../../core/materials/index.ts';
 import { AddPart } from './AddPart.tsx';
 import { NewThingContext } from './newThings.ts';
+import { WriterContext } from './NoteForm.tsx';
 import { OthersHere } from './OthersHere.tsx';
 import type { BenchProps } from '../../contracts/bench.ts';
 import { HomesFoot } from './HomesFoot.tsx';
@@ -67,6 +68,7 @@ function Parts({ bench, ...props }: BenchProps & { bench: BenchState }) {
           position={index}
           count={composed.segments.length}
           findings={judgement.findings.filter(({ segment }) => segment === part.segment.id)}
+          ages={session.ages}
           remarks={session.remarks}
           onEdit={bench.edit}
           onWritten={bench.write}
@@ -83,7 +85,9 @@ export function Bench(given: BenchProps) {
   const addThing = useCallback((thing: Thing) => setAdded((before) => ({ ...before, [thing.key]: thing })), []);
   return (
     <NewThingContext.Provider value={addThing}>
-      <Sheet {...given} things={things} />
+      <WriterContext.Provider value={given.personName}>
+        <Sheet {...given} things={things} />
+      </WriterContext.Provider>
     </NewThingContext.Provider>
   );
 }

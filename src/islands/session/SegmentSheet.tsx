@@ -11,6 +11,10 @@ import { Remarks } from './Remarks.tsx';
 import { FromShelf } from './FromShelf.tsx';
 import { NeedsEditor } from './NeedsEditor.tsx';
 import { MinutesEditor } from './MinutesEditor.tsx';
+import { NoteForm } from './NoteForm.tsx';
+import { ToShelf } from './ToShelf.tsx';
+import { partAgain } from '../../core/shelf/index.ts';
+import { newId } from '../autosave/newId.ts';
 import type { SaidSound } from '../../core/makers/index.ts';
 import { HeardSounds } from '../sounds/HeardSounds.tsx';
 import type { WordChecks } from './WordCheck.tsx';
@@ -20,6 +24,8 @@ interface SegmentSheetProps {
   readonly part: ComposedSegment;
   readonly position: number;
   readonly count: number;
+  /** Whom the session is for. */
+  readonly ages: Session['ages'];
   readonly findings: readonly Finding[];
   readonly things: ThingsByKey;
   readonly mayWrite: boolean;
@@ -52,8 +58,20 @@ function isSameSheet(before: SegmentSheetProps, after: SegmentSheetProps): boole
 }
 
 function SheetOfPart(props: SegmentSheetProps) {
-  const { part, position, count, findings, things, mayWrite, hasMakers, wordChecks, soundsSaid, recorded, onEdit } =
-    props;
+  const {
+    part,
+    position,
+    count,
+    ages,
+    findings,
+    things,
+    mayWrite,
+    hasMakers,
+    wordChecks,
+    soundsSaid,
+    recorded,
+    onEdit,
+  } = props;
   const { onWritten, remarks } = props;
   const { segment, lines } = part;
   // A part of one's own begins with a line to write.
@@ -72,7 +90,7 @@ function SheetOfPart(props: SegmentSheetProps) {
       id={`part-${segment.id}`}
       aria-labelledby={`title-${segment.id}`}
     >
-      <SegmentHead {...{ part, position, count, things, mayWrite, hasMakers, soundsSaid, recorded, onEdit }}>
+      <SegmentHead {...{ part, position, count, ages, things, mayWrite, hasMakers, soundsSaid, recorded, onEdit }}>
         <Remarks
           {...{ segment, mayWrite, onEdit }}
           remarks={remarks?.filter((remark) => remark.part === segment.id) ?? []}
@@ -98,7 +116,8 @@ function SegmentHead({
   children,
   ...props
 }: Omit<SegmentSheetProps, 'findings' | 'wordChecks' | 'onWritten' | 'remarks'> & { children: ReactNode }) {
-  const { part, position, count, things, mayWrite, hasMakers, soundsSaid, recorded, onEdit } = props;
+  const { part, position, count, ages, things, mayWrite, hasMakers, soundsSaid, recorded, onEdit } = props;
+  const [isNoting, setIsNoting] = useState(false);
   const { segment } = part;
   const { made } = segment;
   const sounds = useMemo(() => (made && soundsSaid?.(made)) ?? [], [made, soundsSaid]);
@@ -116,7 +135,12 @@ function SegmentHead({
       )}
       {segment.made && <MadeDials {...{ segment, onEdit }} mayWrite={mayWrite && hasMakers} />}
       <span className="text-soft text-sm">{factsOf(part)}</span>
-      {mayWrite && <SegmentTools {...{ segment, position, count, things, onEdit }} />}
+      {mayWrite && (
+        <SegmentTools {...{ segment, position, count, things, onEdit }} onNote={() => setIsNoting(true)}>
+          {isOwn && <ToShelf {...{ part, ages, onEdit }} />}
+        </SegmentTools>
+      )}
+      {isNoting && <NoteForm part={segment.id} onEdit={onEdit} onClose={() => setIsNoting(false)} />}
       <HeardSounds sounds={sounds} recorded={recorded} />
       {children}
     </header>
@@ -160,14 +184,29 @@ function MadeDials({ segment, mayWrite, onEdit }: OfSegment & { readonly mayWrit
   );
 }
 
-type SegmentToolsProps = OfSegment & Pick<SegmentSheetProps, 'position' | 'count' | 'things'>;
+type SegmentToolsProps = OfSegment &
+  Pick<SegmentSheetProps, 'position' | 'count' | 'things'> & {
+    readonly onNote: () => void;
+    readonly children: ReactNode;
+  };
 
-function SegmentTools({ segment, position, count, things, onEdit }: SegmentToolsProps) {
+function SegmentTools({ segment, position, count, things, onEdit, onNote, children }: SegmentToolsProps) {
   return (
     <span className="segment-tools">
       <MinutesEditor segment={segment} onEdit={onEdit} />
       {!segment.made && <NeedsEditor {...{ segment, things, onEdit }} />}
       {segment.from && !segment.made && <FromShelf {...{ segment, onEdit }} />}
+      {children}
+      <button type="button" onClick={onNote} aria-label={`note on ${segment.title}`}>
+        note
+      </button>
+      <button
+        type="button"
+        onClick={() => onEdit({ do: 'add-segment', segment: partAgain(segment, newId()), at: position + 1 })}
+        aria-label={`copy ${segment.title}`}
+      >
+        copy
+      </button>
       <button
         type="button"
         disabled={position === 0}

@@ -41,6 +41,7 @@ export async function readBench(person: Person, id: string): Promise<BenchProps>
     withoutBook,
     mayWrite: person.role !== 'reader',
     person: person.userId,
+    personName: person.name,
     recorded,
     accent: person.settings.numbers.accent ?? 'gb',
     soundSteps: against.around?.taught ?? [],

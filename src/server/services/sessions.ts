@@ -186,7 +186,7 @@ async function keepChanges(person: Person, id: string, body: SentKeeping) {
   const key = named.value;
   const [former, arrivedBefore] = await Promise.all([findSession(person, id), revisionOfEdit(id, key)]);
   if (former.revision === revision && arrivedBefore === null) {
-    const session = soundSession(applyChanges(former.session, sent.value));
+    const session = signedNotes(soundSession(applyChanges(former.session, sent.value)), { former, person });
     await takeThingsOf(person.programmeId, session.segments);
     const kept = await replaceSession(person.programmeId, { id, revision, session, key }, person.userId);
     if (kept) return kept;
@@ -203,6 +203,15 @@ async function keepChanges(person: Person, id: string, body: SentKeeping) {
 export async function arrivalOf(person: Person, id: string, key: string): Promise<number | null> {
   await findSession(person, id);
   return revisionOfEdit(id, key);
+}
+
+/** Notes that are new are by whoever sends them, whatever name they came with. */
+function signedNotes(session: Session, { former, person }: { former: KeptSession; person: Person }): Session {
+  const known = new Set(former.session.remarks?.map(({ id }) => id));
+  const isNew = (session.remarks ?? []).some(({ id }) => !known.has(id));
+  if (!isNew) return session;
+  const remarks = session.remarks?.map((remark) => (known.has(remark.id) ? remark : { ...remark, by: person.name }));
+  return { ...session, remarks };
 }
 
 function soundSession(value: unknown): Session {

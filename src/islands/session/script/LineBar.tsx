@@ -1,5 +1,6 @@
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { countThing } from '../../../messages/fits.ts';
+import { NoteForm } from '../NoteForm.tsx';
 import { type LineAt, putInsOf } from './lineAt.ts';
 import { beginAnswer, caretLine, chooseKind, putIn, wordsOfBlock } from './lineCommands.ts';
 import { Kinds, LineTools, PutInMenu, Tool } from './LineTools.tsx';
@@ -12,7 +13,7 @@ const AdjustNumber = lazy(() => import('../AdjustNumber.tsx').then((module) => (
 /** The same. */
 const WordCheck = lazy(() => import('../WordCheck.tsx').then((module) => ({ default: module.WordCheck })));
 
-type Panel = { readonly is: 'words' | 'sum' } | { readonly is: 'adjust'; readonly value: number };
+type Panel = { readonly is: 'words' | 'sum' | 'note' } | { readonly is: 'adjust'; readonly value: number };
 
 /** The tools of the line that is written in, in one bar at the foot of the window; above the keys of a phone. */
 export function LineBar(props: LineBarProps) {
@@ -58,7 +59,15 @@ export function LineBar(props: LineBarProps) {
         ))}
         {line.kind === 'ask' && !line.hasAnswer && <Tool onPress={() => beginAnswer(editor)}>write the answer</Tool>}
         <PutInMenu {...props} onSum={() => setPanel({ is: 'sum' })} />
-        <LineTools {...props} line={line} onWords={() => setPanel({ is: 'words' })} />
+        <LineTools
+          {...props}
+          line={line}
+          onWords={() => setPanel({ is: 'words' })}
+          onNote={() => {
+            props.flush();
+            setPanel({ is: 'note' });
+          }}
+        />
       </div>
       {panel && <LinePanel {...props} {...{ panel, line }} onClose={() => (setPanel(null), backToLine())} />}
       <span className="sr-only" role="status">
@@ -111,6 +120,7 @@ function LinePanel({
             {...{ onEdit, onClose }}
           />
         )}
+        {panel.is === 'note' && <NoteForm part={part.segment.id} line={line.id} {...{ onEdit, onClose }} />}
         {panel.is === 'sum' && (
           <SumMaker
             segment={part.segment}

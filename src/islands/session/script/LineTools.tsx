@@ -85,7 +85,8 @@ export function LineTools({
   onEdit,
   flush,
   onWords,
-}: LineBarProps & { line: LineAt; onWords: () => void }) {
+  onNote,
+}: LineBarProps & { line: LineAt; onWords: () => void; onNote: () => void }) {
   const others = useContext(CarryContext);
   const { segment } = part;
   const move = (by: number) => {
@@ -118,6 +119,7 @@ export function LineTools({
           ))}
       </select>
       <ForWhom {...{ part, line, flush, onEdit }} />
+      <Tool onPress={onNote}>note</Tool>
       <Tool onPress={() => duplicate(editor)}>copy</Tool>
       <Tool onPress={() => takeOut(editor)}>take out</Tool>
     </>
