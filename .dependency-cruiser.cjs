@@ -63,7 +63,10 @@ module.exports = {
       from: { path: 'src/core', pathNot: '\\.test\\.ts$' },
       to: {
         path: '.',
-        pathNot: ['src/core', 'node_modules/(jsep|date-fns|@date-fns|pure-rand|node-diff3|syllable|minisearch)/'],
+        pathNot: [
+          'src/core',
+          'node_modules/(jsep|date-fns|@date-fns|pure-rand|node-diff3|syllable|minisearch|mdast-util-[a-z-]+|hast-util-to-html|@types/mdast)/',
+        ],
       },
     },
     {

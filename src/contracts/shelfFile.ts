@@ -50,6 +50,8 @@ export const thingEntry = exactly({
     .meta({ label: 'It may hold', choices: ALLERGENS, wide: true }),
   /** How many of it the programme gives out to a home that has none; absent: none, and no bag is promised. */
   givesOut: number().min(0).max(100_000).meta({ label: 'We give out to a home, at most', hint: 'empty: none' }),
+  /** Bought in packs of so many; absent: singly. */
+  pack: number().integer().min(2).max(10_000).meta({ label: 'We buy it in packs of', hint: 'empty: singly' }),
   /** Somebody has looked at what it is like and what it holds; until then its name is read for that, and it is asked about. */
   checked: boolean().meta({ label: 'I have looked at this: the ticks above are right' }),
   /** Taken off the shelf: it is not offered any more, but what uses it still knows it. */

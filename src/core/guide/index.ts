@@ -1,5 +1,7 @@
 /** A session put together: for its author, and for one home with its own things, dials and language. */
 
+export { captionsOf, chaptersOf } from './captions.ts';
+export { htmlOf, markdownOf, paragraphsOfMarkdown, scriptPage } from './scriptPage.ts';
 export { rehearsalOf, type RehearsedLine, type RehearsedPart } from './rehearsal.ts';
 export { composeGuide, type GuideInput } from './composeGuide.ts';
 export {

@@ -1,6 +1,7 @@
 /** A home against a session: who lives there, what it has, what serves, what it may not have, what has to be asked first. */
 
 export { countHomes, type Doable, doableNow, type FeasibleActivity, usesOf } from './feasibleActivities.ts';
+export { type Bag, type Gathered, gatherBags } from './bags.ts';
 export { fetchOf, kitOf } from './fetching.ts';
 export { childFor, type Home } from './home.ts';
 export {

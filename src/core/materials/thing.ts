@@ -17,6 +17,8 @@ export interface Thing {
   readonly common?: number | undefined;
   /** How many of it the programme gives out to a home; absent: none. */
   readonly givesOut?: number | undefined;
+  /** How many are in a pack, where it is bought in packs. */
+  readonly pack?: number | undefined;
   /** Nobody has looked at its traits and allergens yet: those that its name calls for are among them. */
   readonly isUnchecked?: boolean | undefined;
 }
@@ -35,8 +37,8 @@ export function proposedBy({ one, many }: Pick<Thing, 'one' | 'many'>): { traits
 
 /** A thing as scripts and homes know it: one that nobody has looked at bears what its name calls for too. */
 export function asKnown({ checked, ...thing }: ShelvedThing): Thing {
-  const { key, one, many, traits, sizeMm, places, allergens, usualQty, common, givesOut } = thing;
-  const known = { key, one, many, traits, sizeMm, places, allergens, usualQty, common, givesOut };
+  const { key, one, many, traits, sizeMm, places, allergens, usualQty, common, givesOut, pack } = thing;
+  const known = { key, one, many, traits, sizeMm, places, allergens, usualQty, common, givesOut, pack };
   if (checked) return known;
   const proposed = proposedBy(known);
   return {

@@ -7,6 +7,8 @@ import { LINE_KINDS, type LineKind } from './line.ts';
 export interface Paragraph {
   readonly text: string;
   readonly isHeading?: boolean | undefined;
+  /** A line that a file tells whole: it is neither split nor guessed at. */
+  readonly line?: Pick<PastedLine, 'kind' | 'text' | 'answer'> | undefined;
 }
 
 /** A line that was read from a page. `isGuessed`: its kind was told from its words alone. */
@@ -53,7 +55,7 @@ export function readPasted(
 ): { readonly parts: readonly PastedPart[]; readonly leftOut: number } {
   let leftOut = 0;
   const parts: { title: string | null; minutes: number | null; lines: PastedLine[] }[] = [];
-  for (const { text, isHeading } of withHeadings(paragraphs)) {
+  for (const { text, isHeading, line: told } of withHeadings(paragraphs)) {
     if (text === '') continue;
     if (isHeading && parts.length < MOST_PARTS) {
       const { title, minutes } = readHeading(text);
@@ -61,7 +63,7 @@ export function readPasted(
       continue;
     }
     if (parts.length === 0) parts.push({ title: null, minutes: null, lines: [] });
-    for (const line of sentencesOf(text).map(readLine)) {
+    for (const line of told ? [asTold(told)] : sentencesOf(text).map(readLine)) {
       const last = parts.at(-1)!;
       if (last.lines.length < MOST_LINES_A_PART) last.lines.push(line);
       else if (parts.length < MOST_PARTS) parts.push({ title: last.title, minutes: null, lines: [line] });
@@ -89,14 +91,14 @@ export function paragraphsOf(text: string): Paragraph[] {
 }
 
 /** Which paragraphs are headings: those that are said to be, or short ones without an end that stand apart above others. */
-function withHeadings(paragraphs: readonly Paragraph[]): { text: string; isHeading: boolean }[] {
-  const cleaned = paragraphs.map(({ text, isHeading }) => ({ text: text.replace(/\s+/g, ' ').trim(), isHeading }));
+function withHeadings(paragraphs: readonly Paragraph[]): (Paragraph & { isHeading: boolean })[] {
+  const cleaned = paragraphs.map(({ text, ...rest }) => ({ ...rest, text: text.replace(/\s+/g, ' ').trim() }));
   const areTold = cleaned.some(({ isHeading }) => isHeading);
-  return cleaned.map(({ text, isHeading }, at) => {
+  return cleaned.map(({ text, isHeading, line }, at) => {
     const isApart = at === 0 ? endProperly(cleaned.slice(1)) : cleaned[at - 1]!.text === '';
     const leads = (cleaned[at + 1]?.text ?? '') !== '';
     const isOne = areTold ? isHeading === true : isApart && leads && looksLikeHeading(text);
-    return { text: isOne ? text : unmarked(text), isHeading: isOne };
+    return { text: isOne ? text : unmarked(text), isHeading: isOne, line };
   });
 }
 
@@ -148,6 +150,18 @@ function sentencesOf(text: string): string[] {
   return sentences;
 }
 
+const cut = (part: string, most: number) =>
+  escapeBraces(part).length <= most ? escapeBraces(part) : escapeBraces(part.slice(0, most / 2));
+
+function asTold({ kind, text, answer }: NonNullable<Paragraph['line']>): PastedLine {
+  return {
+    kind,
+    text: cut(text, LONGEST_LINE),
+    ...(answer && { answer: cut(answer, LONGEST_ANSWER) }),
+    isGuessed: false,
+  };
+}
+
 function readLine(sentence: string): PastedLine {
   const named = kindBefore(sentence);
   const [, spoken = sentence] =
@@ -155,8 +169,6 @@ function readLine(sentence: string): PastedLine {
   const words = named ? sentence.slice(sentence.indexOf(':') + 1).trim() : spoken;
   const { text, answer } = splitAnswer(words);
   const kind = named ?? guessKind(text);
-  const cut = (part: string, most: number) =>
-    escapeBraces(part).length <= most ? escapeBraces(part) : escapeBraces(part.slice(0, most / 2));
   return {
     kind,
     text: cut(text, LONGEST_LINE),

@@ -9,5 +9,5 @@ export { frameSegments, type NamedPart, segmentFor, type SessionFrame } from './
 export { saidLine } from './saidLine.ts';
 export { readStoredEntry, writeStoredEntry } from './storedEntry.ts';
 export { starterOffers, type StarterOffer } from './starterOffers.ts';
-export { activityFromSegment, type NewActivity, partAgain } from './toShelf.ts';
+export { activityFromSegment, partAgain } from './toShelf.ts';
 export type { ShelfActivity, ShelfBook, ShelfSong } from './shelfEntries.ts';

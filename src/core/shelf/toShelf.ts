@@ -2,7 +2,7 @@ import type { Segment, Session } from '../session/index.ts';
 import type { ShelfActivity } from './shelfEntries.ts';
 
 /** An activity as the shelf takes it in, with what it is found and planned by. */
-export interface NewActivity extends ShelfActivity {
+interface NewActivity extends ShelfActivity {
   readonly themes: readonly string[];
   readonly idea: string;
   readonly ages: Session['ages'];

@@ -97,7 +97,7 @@ function TitleInput({
 /** Whether it is kept, and what can be done with all of it. */
 function HeadTools({ id, keeping, isKept, mayWrite, canUndo, canRedo, onUndo, onRedo, onHelp }: SessionHeadProps) {
   return (
-    <span className="ml-auto flex items-baseline gap-4 font-heading text-sm [&>button]:link [&>button]:link-primary pointer-coarse:[&_button]:min-h-11 pointer-coarse:[&_a]:min-h-11">
+    <span className="ml-auto flex flex-wrap items-baseline gap-x-4 [&>*]:whitespace-nowrap font-heading text-sm [&>button]:link [&>button]:link-primary pointer-coarse:[&_button]:min-h-11 pointer-coarse:[&_a]:min-h-11">
       <SaveStatus {...{ keeping, isKept }} />
       {mayWrite && (
         <>
@@ -112,6 +112,7 @@ function HeadTools({ id, keeping, isKept, mayWrite, canUndo, canRedo, onUndo, on
       <a href={`/sessions/${id}/history`} aria-label="earlier versions">
         versions
       </a>
+      <a href={`/sessions/${id}/prepare`}>prepare</a>
       <a href={`/sessions/${id}/rehearse`}>rehearse</a>
       {mayWrite && <a href={`/sessions/${id}/copy`}>copy or delete</a>}
       <button type="button" onClick={onHelp} aria-label="keys">

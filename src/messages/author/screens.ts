@@ -20,6 +20,16 @@ export const counts = {
   'count.kit': '{count, plural, one {# needs} other {# need}} a kit',
   'count.lacks': '{count, plural, one {# lacks} other {# lack}} something',
   'count.without': '{count, plural, one {# goes} other {# go}} without a part',
+  'bags.in-packs':
+    '{packs, plural, one {one pack} other {# packs}} of {pack}{left, plural, =0 {} other {, and # left over}}',
+  'bags.about':
+    '{bags, plural, one {One home needs things that it hasn’t got} other {# homes need things that they haven’t got}} and that you give out.',
+  'script.heading': '{title} ({minutes, plural, one {# minute} other {# minutes}})',
+  'script.fetch': 'To fetch: {things}.',
+  'script.when': '{day}{at, select, none {} other {, {at}}}, for ages {from} to {to}. It takes about {minutes, plural, one {# minute} other {# minutes}}.',
+  'script.aim': 'Aim: {aim}',
+  'bags.shown': 'These are the first {shown} of {count}; the print tray has them all.',
+  'bags.in-bags': 'for {bags, plural, one {one bag} other {# bags}}',
   'count.sheets': '{count, plural, one {# sheet} other {# sheets}}',
   'count.taken-from-starter': '{count, plural, one {One entry is} other {# entries are}} on your shelf now.',
   'count.without-letter':

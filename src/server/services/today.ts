@@ -17,7 +17,7 @@ export interface TodayPage {
   readonly answered: readonly { sessionId: string; title: string; replies: number; homes: number; latest: Date }[];
 }
 
-const WEEKS_AHEAD = 4;
+const WEEKS_AHEAD = 2;
 
 /** What is due and what came back: seven queries. */
 export async function readToday(person: Person): Promise<TodayPage> {

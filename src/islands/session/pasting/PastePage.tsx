@@ -1,5 +1,5 @@
-import { useContext, useRef } from 'react';
-import { paragraphsOf, type Paragraph } from '../../../core/session/index.ts';
+import { useContext, useRef, useState } from 'react';
+import { MOST_PASTED, paragraphsOf, type Paragraph } from '../../../core/session/index.ts';
 import { clipboardParagraphs } from './clipboardParagraphs.ts';
 import { PasteContext } from './pasteContext.ts';
 
@@ -9,9 +9,21 @@ export function PastePage({ onDone }: { readonly onDone: () => void }) {
   const page = useRef<HTMLTextAreaElement>(null);
   /** What was pasted with its layout, as long as nothing was typed over it. */
   const copied = useRef<{ readonly text: string; readonly paragraphs: readonly Paragraph[] } | null>(null);
+  const [refused, setRefused] = useState('');
   const take = () => {
     const text = page.current!.value;
     paste(copied.current?.text === text ? copied.current.paragraphs : paragraphsOf(text), null);
+    onDone();
+  };
+  const takeFile = async (file: File | undefined) => {
+    if (!file) return;
+    if (file.size > MOST_PASTED)
+      return setRefused('That file is too long for one session. Paste a part of it instead.');
+    setRefused('');
+    const text = await file.text();
+    const { paragraphsOfMarkdown } = await import('./markdown.ts');
+    const isMarkdown = /\.(md|markdown)$/i.test(file.name) || file.type === 'text/markdown';
+    paste(isMarkdown ? paragraphsOfMarkdown(text) : paragraphsOf(text), null);
     onDone();
   };
   return (
@@ -34,6 +46,16 @@ export function PastePage({ onDone }: { readonly onDone: () => void }) {
         A short line above others becomes the name of a part. What stands in quotation marks is said, a question is
         asked.
       </p>
+      <label className="field">
+        <span>Or choose a file of text (.md or .txt)</span>
+        <input
+          type="file"
+          className="file-input file-input-sm"
+          accept=".md,.markdown,.txt,text/markdown,text/plain"
+          onChange={({ target }) => void takeFile(target.files?.[0])}
+        />
+      </label>
+      {refused && <p role="alert">{refused}</p>}
       <button type="button" className="btn btn-primary btn-sm" onClick={take}>
         Make it a script
       </button>{' '}
