@@ -47,6 +47,11 @@ export const bringBackForm = object({
   part: string().max(80),
 });
 
+/** What a session is called as it is now. */
+export const nameStateForm = object({
+  name: string().trim().required('needs a word or two').max(80, 'must be at most 80 characters'),
+});
+
 /** An answer to a question about what the words of a session call for. */
 export const decisionForm = object({
   question: string()

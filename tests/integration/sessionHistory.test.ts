@@ -4,7 +4,7 @@ import { applyEdit, type Edit } from '../../src/core/session/index.ts';
 import { regenerateIn } from '../../src/core/makers/index.ts';
 import { authorMakers } from '../../src/messages/authorMakers.ts';
 import { describeChanges } from '../../src/messages/sessionHistory.ts';
-import { bringBack, readFormer, readHistory } from '../../src/server/services/sessionHistory.ts';
+import { bringBack, nameState, readFormer, readHistory } from '../../src/server/services/sessionHistory.ts';
 import { copySession, findSession, keepSession, listSessions } from '../../src/server/services/sessions.ts';
 import { helpersFor, startProgrammes, type TestProgrammes } from './programme.ts';
 
@@ -60,6 +60,25 @@ test('what was done to a session is told in stretches, and each can be gone back
   assert.deepEqual((await findSession(at.owner, id)).session, started.session);
   await bringBack(at.owner, id, { before: 5 });
   assert.deepEqual((await findSession(at.owner, id)).session, back.session, 'going back is gone back behind too');
+});
+
+test('a session is named as it is, stands under that name in the list, and comes back as it was then', async () => {
+  const { id, keep, parts } = await written();
+  await refuses(nameState(at.owner, id, 'Too soon'), 'wrong-input');
+  await keep({ do: 'rename-segment', segment: parts[0]!, title: 'Good morning' });
+  await nameState(at.owner, id, 'Ready for Thursday');
+  await keep({ do: 'rename-segment', segment: parts[0]!, title: 'Good evening' });
+  const history = await readHistory(at.owner, id);
+  assert.deepEqual(
+    history.map(({ name }) => name),
+    ['', 'Ready for Thursday'],
+  );
+  const before = history[1]!.to + 1;
+  assert.equal((await readFormer(at.owner, id, before)).parts[0]!.title, 'Good morning');
+  await bringBack(at.owner, id, { before });
+  assert.equal((await findSession(at.owner, id)).session.segments[0]!.title, 'Good morning');
+  await refuses(nameState(at.reader, id, 'Mine'), 'not-allowed');
+  await refuses(nameState(at.stranger, id, 'Mine'), 'not-found');
 });
 
 test('who reads brings nothing back, a stranger sees nothing, and a number that never was changes nothing', async () => {

@@ -26,7 +26,8 @@ export const counts = {
     '{bags, plural, one {One home needs things that it hasn’t got} other {# homes need things that they haven’t got}} and that you give out.',
   'script.heading': '{title} ({minutes, plural, one {# minute} other {# minutes}})',
   'script.fetch': 'To fetch: {things}.',
-  'script.when': '{day}{at, select, none {} other {, {at}}}, for ages {from} to {to}. It takes about {minutes, plural, one {# minute} other {# minutes}}.',
+  'script.when':
+    '{day}{at, select, none {} other {, {at}}}, for ages {from} to {to}. It takes about {minutes, plural, one {# minute} other {# minutes}}.',
   'script.aim': 'Aim: {aim}',
   'bags.shown': 'These are the first {shown} of {count}; the print tray has them all.',
   'bags.in-bags': 'for {bags, plural, one {one bag} other {# bags}}',

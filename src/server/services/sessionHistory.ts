@@ -7,7 +7,7 @@ import {
   type Session,
   templateScope,
 } from '../../core/session/index.ts';
-import { readEdits, readWayBack } from '../db/repositories/sessionEdits.ts';
+import { nameNewest, readEdits, readWayBack } from '../db/repositories/sessionEdits.ts';
 import { readThings } from '../db/repositories/shelf.ts';
 import { replaceSession } from '../db/repositories/sessions.ts';
 import { EdgeError } from '../http/errors.ts';
@@ -18,6 +18,10 @@ import { findSession } from './sessions.ts';
 export interface Stretch {
   /** The number of its first edit: the session can be had as it was before that. */
   readonly from: number;
+  /** The number of its last. */
+  readonly to: number;
+  /** What the session was named as this left it; empty: nothing. */
+  readonly name: string;
   readonly keptBy: string;
   /** When it began and ended. */
   readonly began: string;
@@ -32,14 +36,25 @@ const PAUSE_MS = 15 * 60_000;
 /** What was done to a session, by person and in stretches without a long pause, the newest first. One query. */
 export async function readHistory(person: Person, id: string): Promise<Stretch[]> {
   const stretches: Stretch[] = [];
-  for (const { number, keptBy, keptAt, changes } of await readEdits(person.programmeId, id, MOST_EDITS_SHOWN)) {
+  for (const { number, keptBy, keptAt, name, changes } of await readEdits(person.programmeId, id, MOST_EDITS_SHOWN)) {
     const last = stretches.at(-1);
-    const isSame = last && last.keptBy === keptBy && Date.parse(last.began) - Date.parse(keptAt) < PAUSE_MS;
+    const isSame =
+      last && last.keptBy === keptBy && name === '' && Date.parse(last.began) - Date.parse(keptAt) < PAUSE_MS;
     if (isSame)
       stretches.splice(-1, 1, { ...last, from: number, began: keptAt, changes: [...changes, ...last.changes] });
-    else stretches.push({ from: number, keptBy, began: keptAt, ended: keptAt, changes });
+    else stretches.push({ from: number, to: number, name, keptBy, began: keptAt, ended: keptAt, changes });
   }
   return stretches;
+}
+
+/** Names a session as it is now, so that it can be found again however much is changed later. */
+export async function nameState(person: Person, id: string, name: string): Promise<void> {
+  requireAuthor(person);
+  await findSession(person, id);
+  if (!(await nameNewest(person.programmeId, id, name)))
+    throw new EdgeError('wrong-input', {
+      problems: [{ path: 'name', message: 'has nothing to stand for yet: change something first' }],
+    });
 }
 
 /** A session as it was, to be read: its parts with the words of their lines. */

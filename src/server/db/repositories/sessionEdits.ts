@@ -8,6 +8,8 @@ export interface KeptEdit {
   readonly number: number;
   readonly keptBy: string;
   readonly keptAt: string;
+  /** What somebody named the session as it was then; empty: nothing. */
+  readonly name: string;
   readonly changes: readonly Change[];
 }
 
@@ -58,18 +60,37 @@ export async function revisionOfEdit(sessionId: string, key: string): Promise<nu
 /** What was done to a session of a programme, the newest first, so many at most. One query. */
 export async function readEdits(programmeId: string, sessionId: string, most: number): Promise<KeptEdit[]> {
   if (!isUuid(sessionId)) return [];
-  const rows = await tables().query<{ number: number; name: string | null; kept_at: Date; changes: Change[] }>(
-    `SELECT session_edits.number, users.name, session_edits.kept_at, session_edits.changes
+  const rows = await tables().query<{
+    number: number;
+    by: string | null;
+    kept_at: Date;
+    name: string | null;
+    changes: Change[];
+  }>(
+    `SELECT session_edits.number, users.name AS by, session_edits.kept_at, session_edits.name, session_edits.changes
        FROM session_edits JOIN sessions ON sessions.id = session_id LEFT JOIN users ON users.id = session_edits.kept_by
       WHERE session_id = :sessionId AND programme_id = :programmeId ORDER BY number DESC LIMIT :most`,
     { replacements: { sessionId, programmeId, most }, type: QueryTypes.SELECT },
   );
-  return rows.map(({ number, name, kept_at: keptAt, changes }) => ({
+  return rows.map(({ number, by, kept_at: keptAt, name, changes }) => ({
     number,
-    keptBy: name ?? '',
+    keptBy: by ?? '',
+    name: name ?? '',
     keptAt: keptAt.toISOString(),
     changes,
   }));
+}
+
+/** Names a session as its newest edit left it, or takes the name away; false where nothing was changed yet. One query. */
+export async function nameNewest(programmeId: string, sessionId: string, name: string | null): Promise<boolean> {
+  if (!isUuid(sessionId)) return false;
+  const rows = await tables().query(
+    `UPDATE session_edits SET name = :name FROM sessions
+      WHERE sessions.id = session_id AND programme_id = :programmeId AND session_id = :sessionId AND number = revision
+      RETURNING number`,
+    { replacements: { name, programmeId, sessionId }, type: QueryTypes.SELECT },
+  );
+  return rows.length === 1;
 }
 
 /** What takes a session back to before an edit: the changes of each keeping since, the newest first. One query. */
