@@ -103,7 +103,7 @@ test('a session that was deleted is asked for anew in its week, and is there aga
       sessions.flatMap(({ benchId }) => benchId ?? []),
     );
   const tasks = async (id: string) =>
-    (await readToday(at.owner)).due.filter(({ sessionId }) => sessionId === id).map(({ what }) => what.kind);
+    (await readDue(at.owner)).due.filter(({ sessionId }) => sessionId === id).map(({ what }) => what.kind);
   const [benchId] = await onBench();
   const slot = (await listTerms(at.owner))[0]!.term.weeks
     .flatMap(({ sessions }) => sessions)
