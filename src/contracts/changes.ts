@@ -1,9 +1,6 @@
 import { array, lazy, type ObjectShape, string, mixed, type Schema } from 'yup';
-import type { Change } from '../core/session/index.ts';
+import { type Change, MOST_CHANGES } from '../core/session/index.ts';
 import { exactly, knownAs } from './fields.ts';
-
-/** So many changes are kept at once; a window that was away for longer sends them in several. */
-const MOST_CHANGES = 5000;
 
 const id = () => string().required().max(80);
 const list = () =>

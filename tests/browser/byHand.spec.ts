@@ -45,6 +45,8 @@ test('a part that has worked goes onto the shelf, is copied, and colleagues note
   await expect(own).toHaveCount(1);
   await own.getByRole('button', { name: 'put Lids on the line on the shelf' }).click();
   await expect(page.getByRole('button', { name: 'fetch again Lids on the line from the shelf' })).toBeAttached();
+  await expect(page.getByRole('status').filter({ hasText: 'It’s on the shelf now' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Lids on the line' })).toBeFocused();
   await isKept(page);
   await expectAccessible(page);
   await page.goto(address('/shelf/activity/lids-on-the-line'));

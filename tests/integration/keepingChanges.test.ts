@@ -92,5 +92,24 @@ test('changes of any shape are refused in words or do no harm, and what comes of
     await refuses(keepSession(at.owner, id, { revision, key: newKey(), changes: [], ...wrong }), 'wrong-input');
 });
 
+test('a note is by whoever sends it, and a colleague’s says nothing else under their name', async () => {
+  const { id, revision, session } = await copied();
+  const note = { id: 'n1', part: session.segments[0]!.id, text: 'Four was too many.', by: 'Maren', at: '2027-03-08' };
+  const notesOf = async () => (await findSession(at.owner, id)).session.remarks!.map(({ text, by }) => `${text} ${by}`);
+  const mine = at.owner.name;
+  await keepSession(at.owner, id, { revision, session: { ...session, remarks: [note] } });
+  assert.deepEqual(await notesOf(), [`Four was too many. ${mine}`]);
+  const colleague = { ...at.owner, name: 'Maren' };
+  const answer = { ...note, id: 'n2', text: 'Three, then.', by: mine };
+  const now = await findSession(at.owner, id);
+  const added = changed(now.session, { remarks: [...now.session.remarks!, answer] });
+  await keepSession(colleague, id, { revision: now.revision, key: newKey(), changes: added });
+  assert.deepEqual(await notesOf(), [`Four was too many. ${mine}`, 'Three, then. Maren']);
+  const later = await findSession(at.owner, id);
+  const forged = later.session.remarks!.map((remark) => ({ ...remark, text: 'Six is fine.' }));
+  await keepSession(colleague, id, { revision: later.revision, session: { ...later.session, remarks: forged } });
+  assert.deepEqual(await notesOf(), ['Six is fine. Maren', 'Six is fine. Maren']);
+});
+
 let count = 0;
 const newKey = () => (count += 1).toString(16).padStart(16, '0');

@@ -12,6 +12,7 @@ import {
   changesBetween,
   type Edit,
   mergeSessions,
+  MOST_CHANGES,
   type Session,
 } from '../../src/core/session/index.ts';
 import { regenerateIn } from '../../src/core/makers/index.ts';
@@ -59,6 +60,7 @@ class Window {
       sharing: {
         news: { on: () => () => undefined, isOpen: () => false },
         changesBetween,
+        mostChanges: MOST_CHANGES,
         draft: {
           write: (sent, more) => {
             this.#draft = JSON.parse(JSON.stringify({ sent, more })) as { sent: SentChanges | null; more: Change[] };

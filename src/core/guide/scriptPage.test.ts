@@ -101,3 +101,8 @@ test('whatever stands in a line comes back from Markdown, and is text in HTML', 
     { seed: 25, numRuns: 400 },
   );
 });
+
+test('a file that a parser would take minutes over is read as plain text', () => {
+  for (const mark of ['> ', '[', '![a](', '>', '> - '])
+    assert.ok(paragraphsOfMarkdown(mark.repeat(30_000)).every(({ line }) => line === undefined));
+});

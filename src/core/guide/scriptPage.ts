@@ -5,7 +5,7 @@ import { toHast } from 'mdast-util-to-hast';
 import { toMarkdown } from 'mdast-util-to-markdown';
 import { toString } from 'mdast-util-to-string';
 import { formatPieces } from '../expressions/index.ts';
-import { LINE_KINDS, type LineKind, type Paragraph } from '../session/index.ts';
+import { LINE_KINDS, type LineKind, MOST_PASTED, type Paragraph, paragraphsOf } from '../session/index.ts';
 import { wholeMinutes } from '../time/index.ts';
 import type { ComposedSegment } from './composition.ts';
 
@@ -82,9 +82,11 @@ const STYLE =
 /**
  * What a page of Markdown says, for `readPasted`. A list item that begins with a kind in bold is a line of that kind, taken whole,
  * with what is expected in italics at its end; other paragraphs are as if they had been pasted. Above the parts of a script, and
- * in italics below their headings, stands what is about it: that is no line. An empty text has none.
+ * in italics below their headings, stands what is about it: that is no line. An empty text has none; one with more marks than
+ * anybody writes, which would take minutes, is read as plain text.
  */
 export function paragraphsOfMarkdown(markdown: string): Paragraph[] {
+  if (isTooMuch(markdown)) return paragraphsOf(markdown);
   const { children } = fromMarkdown(markdown);
   const headings = children.flatMap((node) => (node.type === 'heading' ? [node.depth] : []));
   const isScript = headings[0] === 1 && headings.filter((depth) => depth === 1).length === 1 && headings.length > 1;
@@ -98,6 +100,15 @@ export function paragraphsOfMarkdown(markdown: string): Paragraph[] {
     if (isAbove || isAboutIt(node)) return [];
     return node.type === 'list' ? node.children.map(readItem) : [{ text: toString(node) }];
   });
+}
+
+const MOST_BRACKETS = 2000;
+const DEEPEST_QUOTE = 16;
+
+/** What parsers of Markdown take longer and longer over: thousands of brackets, quotations in quotations. */
+function isTooMuch(markdown: string): boolean {
+  if (markdown.length > MOST_PASTED || markdown.split('[').length > MOST_BRACKETS) return true;
+  return markdown.split('\n').some((line) => /^[\s>*+\-\d.)]*/.exec(line)![0].split('>').length > DEEPEST_QUOTE);
 }
 
 const isAboutIt = (node: RootContent) =>

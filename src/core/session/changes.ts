@@ -32,6 +32,9 @@ export type Change =
       readonly was?: Readonly<Record<string, string>>;
     };
 
+/** So many changes are kept at once; a window that has more sends the session whole. */
+export const MOST_CHANGES = 5000;
+
 const LISTS: readonly ListName[] = ['lines', 'easier', 'harder', 'needs'];
 const WORDS = ['text', 'answer'];
 

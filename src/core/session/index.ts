@@ -8,7 +8,7 @@ export { answersKeyWithId, partWithChoiceIds, withChoiceIds } from './choiceIds.
 export { type ChoiceDial, choiceWord, type Dial, dialValues, isNumberDial, type NumberDial } from './dial.ts';
 export { applyEdit, checkDial, type Regenerate } from './edit.ts';
 export type { Edit, EditProblem } from './edits.ts';
-export { applyChanges, type Change, changesBetween } from './changes.ts';
+export { applyChanges, type Change, changesBetween, MOST_CHANGES } from './changes.ts';
 export { mergeSessions } from './mergeSessions.ts';
 export { textElsewhere } from './elsewhere.ts';
 export { guessKind } from './guessKind.ts';

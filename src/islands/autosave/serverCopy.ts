@@ -18,6 +18,8 @@ interface Sharing<Value> {
   /** Tells at once what others keep. */
   readonly news: NewsStream;
   readonly changesBetween: (before: Value, after: Value) => readonly unknown[];
+  /** More changes are not sent as such: the value goes whole. */
+  readonly mostChanges: number;
   /** What is not known to be kept lies on this device: what was sent without an answer, and what was changed after it. */
   readonly draft: {
     readonly write: (sent: SentChanges | null, more: readonly unknown[]) => boolean;
@@ -87,7 +89,8 @@ export class ServerCopy<Value> {
     const sent = this.#underway ?? this.#begin();
     this.#lastTried = sent.value;
     const revision = this.#revision;
-    const body = sharing ? { revision, key: sent.key, changes: sent.changes } : { revision, [name]: sent.value };
+    const asChanges = sharing !== undefined && sent.changes.length <= sharing.mostChanges;
+    const body = asChanges ? { revision, key: sent.key, changes: sent.changes } : { revision, [name]: sent.value };
     const answer = await keepOnServer<Value>({ address, name }, body);
     this.isBusy = false;
     this.triesAway = answer.state === 'away' ? this.triesAway + 1 : 0;

@@ -1,6 +1,6 @@
 import { type Edit, type LevelName, LEVELS, type MakerSource, type Session } from '../../core/session/index.ts';
 import type { ThingsByKey } from '../../core/materials/index.ts';
-import { memo, useMemo, useState, type CSSProperties, type ReactNode } from 'react';
+import { memo, useMemo, useRef, useState, type CSSProperties, type ReactNode } from 'react';
 import type { Finding } from '../../core/checks/index.ts';
 import type { ComposedSegment } from '../../core/guide/index.ts';
 import { spreadOf, wholeMinutes } from '../../core/time/index.ts';
@@ -118,13 +118,15 @@ function SegmentHead({
 }: Omit<SegmentSheetProps, 'findings' | 'wordChecks' | 'onWritten' | 'remarks'> & { children: ReactNode }) {
   const { part, position, count, ages, things, mayWrite, hasMakers, soundsSaid, recorded, onEdit } = props;
   const [isNoting, setIsNoting] = useState(false);
+  const [shelved, setShelved] = useState('');
+  const title = useRef<HTMLHeadingElement>(null);
   const { segment } = part;
   const { made } = segment;
   const sounds = useMemo(() => (made && soundsSaid?.(made)) ?? [], [made, soundsSaid]);
   const isOwn = segment.kind === 'activity' && !segment.from && !segment.made;
   return (
     <header className="segment-head">
-      <h2 id={`title-${segment.id}`} tabIndex={-1}>
+      <h2 ref={title} id={`title-${segment.id}`} tabIndex={-1}>
         {isOwn && mayWrite ? <OwnTitle segment={segment} onEdit={onEdit} /> : segment.title}
       </h2>
       {segment.kind === 'activity' && mayWrite && (
@@ -137,8 +139,21 @@ function SegmentHead({
       <span className="text-soft text-sm">{factsOf(part)}</span>
       {mayWrite && (
         <SegmentTools {...{ segment, position, count, things, onEdit }} onNote={() => setIsNoting(true)}>
-          {isOwn && <ToShelf {...{ part, ages, onEdit }} />}
+          {isOwn && (
+            <ToShelf
+              {...{ part, ages, onEdit }}
+              onShelf={(key) => {
+                setShelved(key);
+                title.current?.focus();
+              }}
+            />
+          )}
         </SegmentTools>
+      )}
+      {shelved && (
+        <span role="status" className="basis-full text-sm">
+          It’s on the shelf now. <a href={`/shelf/activity/${encodeURIComponent(shelved)}`}>See it there</a>
+        </span>
       )}
       {isNoting && <NoteForm part={segment.id} onEdit={onEdit} onClose={() => setIsNoting(false)} />}
       <HeardSounds sounds={sounds} recorded={recorded} />

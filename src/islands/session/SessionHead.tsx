@@ -38,11 +38,6 @@ export function SessionHead(props: SessionHeadProps) {
           </summary>
           {mayWrite && <WhenAndWho session={session} onDescribe={describe} />}
         </details>
-        {props.sentAt && (
-          <a className="text-sm" href={`/sent/${props.id}`}>
-            sent {props.sentAt}
-          </a>
-        )}
         <HeadTools {...props} />
       </div>
       <div className="flex flex-wrap items-baseline gap-y-[0.15rem] gap-x-[1.1rem] mt-[0.15rem] [&_label]:flex [&_label]:flex-[1_1_24rem] [&_label]:gap-[0.6rem] [&_label]:items-baseline [&_label>span]:font-heading [&_label>span]:font-semibold [&_input]:flex-1 [&_input]:bg-transparent [&_input]:min-w-0 [&_input::placeholder]:text-soft">
@@ -58,6 +53,11 @@ export function SessionHead(props: SessionHeadProps) {
             onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
           />
         </label>
+        {props.sentAt && (
+          <a className="text-sm" href={`/sent/${props.id}`}>
+            sent {props.sentAt}
+          </a>
+        )}
         <strong className="likely font-heading font-semibold text-sm" aria-live="polite">
           about {Math.round(total.mean)} minutes; most homes {Math.round(total.low)} to {Math.round(total.high)}
         </strong>

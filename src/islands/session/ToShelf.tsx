@@ -10,6 +10,8 @@ interface ToShelfProps {
   readonly part: ComposedSegment;
   readonly ages: Session['ages'];
   readonly onEdit: (edit: Edit) => void;
+  /** It stands on the shelf under this key. */
+  readonly onShelf: (key: string) => void;
 }
 
 const LONGEST_IDEA = 300;
@@ -22,7 +24,7 @@ function ideaOf({ segment, lines }: ComposedSegment): string {
 }
 
 /** Puts a part of an author's own on the shelf, for other sessions. */
-export function ToShelf({ part, ages, onEdit }: ToShelfProps) {
+export function ToShelf({ part, ages, onEdit, onShelf }: ToShelfProps) {
   const { segment } = part;
   const [word, setWord] = useState('');
   const put = async () => {
@@ -35,6 +37,7 @@ export function ToShelf({ part, ages, onEdit }: ToShelfProps) {
     });
     if (!kept.ok) return setWord(refusalOf(kept.error?.problems?.[0] ?? null));
     const asked = await askServer<Segment>(`/api/shelf/parts/activity/${encodeURIComponent(key)}`);
+    onShelf(key);
     if (asked.ok) onEdit({ do: 'replace-segment', segment: segment.id, by: asked.answer });
   };
   return (

@@ -1,6 +1,13 @@
 import { useEffect, useMemo, useState } from 'react';
 import { flushSync } from 'react-dom';
-import { applyChanges, type Change, changesBetween, mergeSessions, type Session } from '../../core/session/index.ts';
+import {
+  applyChanges,
+  type Change,
+  changesBetween,
+  MOST_CHANGES,
+  mergeSessions,
+  type Session,
+} from '../../core/session/index.ts';
 import { draftNamed } from '../autosave/draft.ts';
 import { useNewsStream } from '../autosave/newsStream.ts';
 import type { SentChanges } from '../autosave/serverCopy.ts';
@@ -56,6 +63,7 @@ export function useSharing(id: string, { person, mayWrite, revision, writers, fo
     () => ({
       news,
       changesBetween,
+      mostChanges: MOST_CHANGES,
       draft: {
         write: (sent: SentChanges | null, more: readonly unknown[]) =>
           draftOf(id, person).write({ sent, more: more as readonly Change[] }),

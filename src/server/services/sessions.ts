@@ -165,8 +165,9 @@ export async function keepSession(
   requireAuthor(person);
   const { revision } = body;
   if (body.changes !== undefined) return keepChanges(person, id, body);
-  const session = soundSession(body.session);
+  const sent = soundSession(body.session);
   if (!isRevision(revision)) throw new EdgeError('wrong-input', { problems: [NO_REVISION] });
+  const session = signedNotes(sent, { former: await findSession(person, id), person });
   await takeThingsOf(person.programmeId, session.segments);
   const kept = await replaceSession(person.programmeId, { id, revision, session }, person.userId);
   if (kept) return kept;
@@ -205,13 +206,16 @@ export async function arrivalOf(person: Person, id: string, key: string): Promis
   return revisionOfEdit(id, key);
 }
 
-/** Notes that are new are by whoever sends them, whatever name they came with. */
+/** Notes that are new, or say something else than before, are by whoever sends them, whatever name they came with. */
 function signedNotes(session: Session, { former, person }: { former: KeptSession; person: Person }): Session {
-  const known = new Set(former.session.remarks?.map(({ id }) => id));
-  const isNew = (session.remarks ?? []).some(({ id }) => !known.has(id));
-  if (!isNew) return session;
-  const remarks = session.remarks?.map((remark) => (known.has(remark.id) ? remark : { ...remark, by: person.name }));
-  return { ...session, remarks };
+  if (!session.remarks) return session;
+  const known = new Map(former.session.remarks?.map((remark) => [remark.id, remark]));
+  return {
+    ...session,
+    remarks: session.remarks.map((remark) =>
+      isSameValue(known.get(remark.id), remark) ? remark : { ...remark, by: person.name },
+    ),
+  };
 }
 
 function soundSession(value: unknown): Session {

@@ -16,15 +16,11 @@ export function PastePage({ onDone }: { readonly onDone: () => void }) {
     onDone();
   };
   const takeFile = async (file: File | undefined) => {
-    if (!file) return;
-    if (file.size > MOST_PASTED)
-      return setRefused('That file is too long for one session. Paste a part of it instead.');
-    setRefused('');
-    const text = await file.text();
-    const { paragraphsOfMarkdown } = await import('./markdown.ts');
-    const isMarkdown = /\.(md|markdown)$/i.test(file.name) || file.type === 'text/markdown';
-    paste(isMarkdown ? paragraphsOfMarkdown(text) : paragraphsOf(text), null);
-    onDone();
+    const read = file && (await readFile(file));
+    if (typeof read === 'string') return setRefused(read);
+    if (!read) return undefined;
+    paste(read, null);
+    return onDone();
   };
   return (
     <div className="mt-2.5 max-w-176" onKeyDown={(event) => event.key === 'Escape' && onDone()}>
@@ -64,4 +60,16 @@ export function PastePage({ onDone }: { readonly onDone: () => void }) {
       </button>
     </div>
   );
+}
+
+/** What a file of text says, or why it can’t be taken. */
+async function readFile(file: File): Promise<readonly Paragraph[] | string> {
+  if (file.size > MOST_PASTED) return 'That file is too long for one session. Paste a part of it instead.';
+  try {
+    const text = await file.text();
+    const isMarkdown = /\.(md|markdown)$/i.test(file.name) || file.type === 'text/markdown';
+    return isMarkdown ? (await import('./markdown.ts')).paragraphsOfMarkdown(text) : paragraphsOf(text);
+  } catch {
+    return 'We can’t make sense of that file. Open it, and paste what it says.';
+  }
 }
