@@ -1,6 +1,39 @@
 import { expect, test } from '@playwright/test';
 import { address, benchIsReady, isKept, lineTools, part, script, signIn, startSession } from './steps.ts';
 
+test('what opens from the tools of a part stays within the window, by mouse and by touch, however wide it is', async ({
+  browser,
+}) => {
+  for (const [width, hasTouch] of [
+    [1280, false],
+    [820, true],
+    [820, false],
+    [390, true],
+  ] as const) {
+    const context = await browser.newContext({ viewport: { width, height: 900 }, hasTouch, isMobile: hasTouch });
+    const page = await context.newPage();
+    await signIn(page);
+    await startSession(page, `Tools at ${width}`, ['Owl steps']);
+    await page.getByRole('button', { name: 'Add a part' }).click();
+    for (const title of ['Owl steps', 'Something to do']) {
+      const sheet = part(page, title);
+      await sheet.locator('.segment-head').hover();
+      for (const [opener, panel] of [
+        ['needs', sheet.getByLabel('Thing to add')],
+        ['minutes', sheet.getByRole('table')],
+      ] as const) {
+        await sheet.locator('summary').filter({ hasText: opener }).click();
+        const box = (await panel.boundingBox())!;
+        const where = `${opener} of ${title} at ${width}${hasTouch ? ', by touch' : ''}`;
+        expect(box.x, where).toBeGreaterThanOrEqual(0);
+        expect(box.x + box.width, where).toBeLessThanOrEqual(width);
+        await sheet.locator('summary').filter({ hasText: opener }).click();
+      }
+    }
+    await context.close();
+  }
+});
+
 test('a part of one’s own: its first line has the focus, a new line is “do”, Escape keeps what was typed', async ({
   page,
 }) => {

@@ -30,7 +30,7 @@ export function MinutesEditor({ segment, onEdit }: { segment: Segment; onEdit: (
     if (before[index] !== quantity) onEdit({ do: 'time-segment', segment: segment.id, part, minutes });
   };
   return (
-    <details className="minutes-editor [&_summary]:text-teal [&_summary]:cursor-pointer [&_summary]:underline [&_summary]:underline-offset-[3px] relative [&_summary]:list-none [&_table]:absolute [&_table]:z-5 [&_table]:bg-sheet [&_table]:border [&_table]:border-ink [&_table]:[border-spacing:0.4rem] [&_table]:border-separate [&_th]:font-semibold [&_th]:text-left [&_th]:whitespace-nowrap [&_input]:w-26 [&_input]:border-b [&_input]:border-b-soft [&_p]:text-red">
+    <details className="minutes-editor [&_summary]:text-teal [&_summary]:cursor-pointer [&_summary]:underline [&_summary]:underline-offset-[3px] [&_summary]:list-none [&_table]:absolute [&_table]:right-0 [&_table]:top-full [&_table]:z-5 [&_table]:bg-sheet [&_table]:border [&_table]:border-ink [&_table]:[border-spacing:0.4rem] [&_table]:border-separate [&_th]:font-semibold [&_th]:text-left [&_th]:whitespace-nowrap [&_input]:w-26 max-[480px]:[&_input]:w-16 [&_input]:border-b [&_input]:border-b-soft [&_p]:text-red">
       <summary aria-label={`minutes of ${segment.title}`}>minutes</summary>
       <table>
         <thead>

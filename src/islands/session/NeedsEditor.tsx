@@ -16,9 +16,9 @@ interface NeedsEditorProps {
 export function NeedsEditor({ segment, things, onEdit }: NeedsEditorProps) {
   const [problem, setProblem] = useState('');
   return (
-    <details className="[&_summary]:text-teal [&_summary]:cursor-pointer [&_summary]:underline [&_summary]:underline-offset-[3px] relative [&_summary]:list-none [&_p[role='alert']]:text-red [&_ul]:grid [&_ul]:gap-[0.35rem] ">
+    <details className="[&_summary]:text-teal [&_summary]:cursor-pointer [&_summary]:underline [&_summary]:underline-offset-[3px] [&_summary]:list-none [&_p[role='alert']]:text-red [&_ul]:grid [&_ul]:gap-[0.35rem] ">
       <summary aria-label={`needs of ${segment.title}`}>needs</summary>
-      <div className="absolute z-5 -right-48 w-[min(46rem,_90vw)] py-[0.6rem] px-[0.8rem] bg-sheet border border-ink">
+      <div className="absolute z-5 right-0 top-full w-[min(46rem,_90vw)] py-[0.6rem] px-[0.8rem] bg-sheet border border-ink">
         <ul>
           {segment.needs.map((need) => (
             <li key={need.id}>
