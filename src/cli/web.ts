@@ -4,14 +4,13 @@ import { pathToFileURL } from 'node:url';
 import { closeDatabase, isDatabaseAway } from '../server/db/connection.ts';
 import { followNews } from '../server/db/followNews.ts';
 import { requireFittingSchema } from '../server/db/migrations/migrate.ts';
-import { BesideThread } from '../server/front/beside.ts';
+import { startBeside } from '../server/front/beside.ts';
 import { createFront, type PageHandler } from '../server/front/front.ts';
 import { MemoryGuideStore } from '../server/front/guideStore.ts';
 import { firstOwnerCode } from '../server/http/secrets.ts';
 import { isWithoutOwner } from '../server/services/firstOwner.ts';
 import { SessionNews } from '../server/services/sessionNews.ts';
 import { isBuilt, ROOT } from '../threads/root.ts';
-import { startThread } from '../threads/startThread.ts';
 import { untilEnd } from './untilEnd.ts';
 
 const DIST = join(ROOT, 'dist');
@@ -38,7 +37,7 @@ export async function runWeb(): Promise<number> {
     pages: entry.handler,
     guides,
     sessionNews,
-    beside: new BesideThread((options) => startThread('beside', options)),
+    beside: startBeside(join(DIST, 'server/thread-beside.mjs')),
     clientFolder: join(DIST, 'client'),
     proxy: process.env.FOOTSTOOL_PROXY,
   });

@@ -5,7 +5,7 @@ import { ENTRIES } from './entries.mjs';
 import { isBuilt, ROOT } from './root.ts';
 
 /** The modules that run in a thread of their own. */
-export type ThreadName = 'beside' | 'calc' | 'plan';
+export type ThreadName = 'calc' | 'plan';
 
 /** Starts one of our modules in a thread: what was built with this one, or its source where nothing was. */
 export function startThread(

@@ -1,4 +1,5 @@
-import { Worker } from 'node:worker_threads';
+import pLimit from 'p-limit';
+import { Piscina } from 'piscina';
 import { EdgeError } from '../http/errors.ts';
 import type { Beside, BesideTask } from '../services/beside.ts';
 
@@ -7,64 +8,29 @@ const MOST_WAITING = 8;
 const MOST_MEGABYTES = 512;
 const NOT_IN_TIME = { path: 'The file', message: 'is too much to work through at once; send it in smaller parts' };
 
-interface Queued {
-  readonly task: BesideTask;
-  readonly done: (answer: never) => void;
-  readonly failed: (error: EdgeError) => void;
-}
-
-/** One thread for long calculations: one after the other, each with a time limit, and not more in a row than can be waited for. */
-export class BesideThread implements Beside {
-  readonly #start: () => Worker;
-  readonly #waiting: Queued[] = [];
-  #worker: Worker | null = null;
-  #isBusy = false;
-
-  /** `start` gives a thread that answers each task. */
-  constructor(start: (options: { resourceLimits: { maxOldGenerationSizeMb: number } }) => Worker) {
-    this.#start = () => start({ resourceLimits: { maxOldGenerationSizeMb: MOST_MEGABYTES } });
-  }
-
-  checkFile(...given: Parameters<Beside['checkFile']>): ReturnType<Beside['checkFile']> {
-    return this.#ask({ name: 'checkFile', given });
-  }
-
-  prepareRecording(...given: Parameters<Beside['prepareRecording']>): ReturnType<Beside['prepareRecording']> {
-    return this.#ask({ name: 'prepareRecording', given });
-  }
-
-  #ask<Answer>(task: BesideTask): Promise<Answer> {
-    if (this.#waiting.length >= MOST_WAITING) return Promise.reject(new EdgeError('busy'));
-    return new Promise((done, failed) => {
-      this.#waiting.push({ task, done: done as Queued['done'], failed });
-      this.#next();
-    });
-  }
-
-  #next(): void {
-    if (this.#isBusy) return;
-    const queued = this.#waiting.shift();
-    if (!queued) return;
-    this.#isBusy = true;
-    const worker = (this.#worker ??= this.#start());
-    worker.unref();
-    const settle = (answer: unknown) => {
-      clearTimeout(timer);
-      worker.off('message', told).off('error', lost).off('exit', lost);
-      if (answer instanceof EdgeError) {
-        this.#worker = null;
-        worker.on('error', () => undefined);
-        void worker.terminate();
-        queued.failed(answer);
-      } else queued.done(answer as never);
-      this.#isBusy = false;
-      this.#next();
-    };
-    const tooLong = new EdgeError('took-too-long', { problems: [NOT_IN_TIME] });
-    const told = (answer: unknown) => settle(answer);
-    const lost = () => settle(tooLong);
-    const timer = setTimeout(lost, MS_FOR_TASK);
-    worker.on('message', told).on('error', lost).on('exit', lost);
-    worker.postMessage(queued.task);
-  }
+/**
+ * One thread for long calculations, by the module of that file: one after the other, each with a limit on time and memory,
+ * and not more in a row than can be waited for.
+ */
+export function startBeside(file: string, msForTask = MS_FOR_TASK): Beside {
+  const threads = new Piscina({
+    filename: file,
+    minThreads: 0,
+    maxThreads: 1,
+    resourceLimits: { maxOldGenerationSizeMb: MOST_MEGABYTES },
+  });
+  // The time of a task begins with it, however long it waited for those before it.
+  const oneByOne = pLimit(1);
+  const ask = (task: BesideTask) => {
+    if (oneByOne.pendingCount >= MOST_WAITING) return Promise.reject(new EdgeError('busy'));
+    return oneByOne(() =>
+      (threads.run(task, { signal: AbortSignal.timeout(msForTask) }) as Promise<never>).catch(() => {
+        throw new EdgeError('took-too-long', { problems: [NOT_IN_TIME] });
+      }),
+    );
+  };
+  return {
+    checkFile: (...given) => ask({ name: 'checkFile', given }),
+    prepareRecording: (...given) => ask({ name: 'prepareRecording', given }),
+  };
 }
