@@ -1,6 +1,6 @@
 import type { APIRoute } from 'astro';
 import { asEntryKind } from '../../../../contracts/shelfEntries.ts';
-import { readForm } from '../../../../server/http/answers.ts';
+import { takeAction } from '../../../../server/http/actions.ts';
 import { pathTo } from '../../../../server/http/next.ts';
 import { EdgeError } from '../../../../server/http/errors.ts';
 import { duplicateEntry, retireEntry } from '../../../../server/services/shelfEntries.ts';
@@ -11,9 +11,18 @@ export const POST: APIRoute = async ({ locals, params, request, redirect }) => {
   if (!kind) throw new EdgeError('not-found');
   const person = locals.person!;
   const key = params.key!;
-  const what = (await readForm(request)).get('do');
-  if (what === 'duplicate')
-    return redirect(pathTo('shelf', kind, await duplicateEntry(person, kind, key), 'edit'), 303);
-  await retireEntry(person, kind, key, what === 'retire');
-  return redirect(pathTo('shelf', kind, key), 303);
+  const retiring = (isRetired: boolean) => async () => {
+    await retireEntry(person, kind, key, isRetired);
+    return pathTo('shelf', kind, key);
+  };
+  const taken = await takeAction(
+    { request, redirect, response: {} },
+    {
+      duplicate: async () => pathTo('shelf', kind, await duplicateEntry(person, kind, key), 'edit'),
+      retire: retiring(true),
+      restore: retiring(false),
+    },
+  );
+  if (!(taken instanceof Response)) throw new EdgeError('wrong-method');
+  return taken;
 };
