@@ -62,7 +62,7 @@ test('the panel of the shelf closes with Escape and gives the focus back; â€œ?â€
   await expect(page.getByRole('dialog')).toHaveCount(0);
 });
 
-test('levels set the dials, and just right brings them back', async ({ page }) => {
+test('levels set the dials, and just right brings them back', { tag: '@soak' }, async ({ page }) => {
   await signIn(page);
   await startSession(page, 'Levels', ['Carts and lids']);
   const carts = part(page, 'Carts and lids');
@@ -186,19 +186,23 @@ test('title, day and ages are changed where they stand, and the bench says when 
   await expect(page.getByRole('row').filter({ hasText: 'Renamed' })).toContainText('Thursday 1 April');
 });
 
-test('an activity goes from the shelf into a session, found by a word of its idea', async ({ page }) => {
-  await signIn(page);
-  const bench = await startSession(page, 'From the shelf', []);
-  await page.goto(address('/shelf'));
-  await page.getByRole('searchbox').fill('thirsty cloud sponge');
-  await page.getByRole('button', { name: 'Search' }).click();
-  await page.getByRole('link', { name: 'A shower in a jar' }).click();
-  await page.getByLabel('Put it into').selectOption({ label: 'From the shelf, Monday 15 March' });
-  await page.getByRole('button', { name: 'Add to the session' }).click();
-  expect(page.url()).toBe(bench);
-  await expect(page.getByRole('heading', { name: 'A shower in a jar' })).toBeVisible();
-  expect((await partTitles(page)).at(-1)).toBe('Goodbye');
-});
+test(
+  'an activity goes from the shelf into a session, found by a word of its idea',
+  { tag: '@soak' },
+  async ({ page }) => {
+    await signIn(page);
+    const bench = await startSession(page, 'From the shelf', []);
+    await page.goto(address('/shelf'));
+    await page.getByRole('searchbox').fill('thirsty cloud sponge');
+    await page.getByRole('button', { name: 'Search' }).click();
+    await page.getByRole('link', { name: 'A shower in a jar' }).click();
+    await page.getByLabel('Put it into').selectOption({ label: 'From the shelf, Monday 15 March' });
+    await page.getByRole('button', { name: 'Add to the session' }).click();
+    expect(page.url()).toBe(bench);
+    await expect(page.getByRole('heading', { name: 'A shower in a jar' })).toBeVisible();
+    expect((await partTitles(page)).at(-1)).toBe('Goodbye');
+  },
+);
 
 test('only chosen homes get it, and a session that changed meanwhile is shown again before it goes', async ({
   page,

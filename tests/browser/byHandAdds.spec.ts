@@ -7,28 +7,25 @@ test('what opens from the tools of a part stays within the window, by mouse and 
   for (const [width, hasTouch] of [
     [1280, false],
     [820, true],
-    [820, false],
     [390, true],
   ] as const) {
     const context = await browser.newContext({ viewport: { width, height: 900 }, hasTouch, isMobile: hasTouch });
     const page = await context.newPage();
     await signIn(page);
-    await startSession(page, `Tools at ${width}`, ['Owl steps']);
+    await startSession(page, `Tools at ${width}`, []);
     await page.getByRole('button', { name: 'Add a part' }).click();
-    for (const title of ['Owl steps', 'Something to do']) {
-      const sheet = part(page, title);
-      await sheet.locator('.segment-head').hover();
-      for (const [opener, panel] of [
-        ['needs', sheet.getByLabel('Thing to add')],
-        ['minutes', sheet.getByRole('table')],
-      ] as const) {
-        await sheet.locator('summary').filter({ hasText: opener }).click();
-        const box = (await panel.boundingBox())!;
-        const where = `${opener} of ${title} at ${width}${hasTouch ? ', by touch' : ''}`;
-        expect(box.x, where).toBeGreaterThanOrEqual(0);
-        expect(box.x + box.width, where).toBeLessThanOrEqual(width);
-        await sheet.locator('summary').filter({ hasText: opener }).click();
-      }
+    const own = part(page, 'Something to do');
+    await own.locator('.segment-head').hover();
+    for (const [opener, panel] of [
+      ['needs', own.getByLabel('Thing to add')],
+      ['minutes', own.getByRole('table')],
+    ] as const) {
+      await own.locator('summary').filter({ hasText: opener }).click();
+      const box = (await panel.boundingBox())!;
+      const where = `${opener} at ${width}${hasTouch ? ', by touch' : ''}`;
+      expect(box.x, where).toBeGreaterThanOrEqual(0);
+      expect(box.x + box.width, where).toBeLessThanOrEqual(width);
+      await own.locator('summary').filter({ hasText: opener }).click();
     }
     await context.close();
   }

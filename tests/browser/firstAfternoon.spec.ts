@@ -164,12 +164,16 @@ async function firstAfternoon(hand: Hand) {
   );
 }
 
-test('the first afternoon with a mouse: families, a session of one’s own, a look, sent', async ({ page }) => {
-  const hand = new Mouse(page);
-  await firstAfternoon(hand);
-  expect(hand.clicks).toBeLessThanOrEqual(40);
-  expect(hand.keys).toBeLessThanOrEqual(20);
-});
+test(
+  'the first afternoon with a mouse: families, a session of one’s own, a look, sent',
+  { tag: '@soak' },
+  async ({ page }) => {
+    const hand = new Mouse(page);
+    await firstAfternoon(hand);
+    expect(hand.clicks).toBeLessThanOrEqual(40);
+    expect(hand.keys).toBeLessThanOrEqual(20);
+  },
+);
 
 test('the first afternoon by touch, on a tablet', async ({ browser }) => {
   const context = await browser.newContext({ viewport: { width: 820, height: 1180 }, hasTouch: true });

@@ -44,33 +44,35 @@ test(
   },
 );
 
-test('a guide shows how a part looks, with the same in words, and roles only where there are two children', async ({
-  page,
-}) => {
-  await signIn(page);
-  await page.goto(address('/makers/sorting-set'));
-  await benchIsReady(page);
-  await page.getByRole('button', { name: 'Add to the session' }).click();
-  await page.waitForURL('**/sessions/*');
-  await benchIsReady(page);
-  await expect(page.getByText('For the older child.').first()).toBeVisible();
-  const session = page.url();
-  await page.goto(address('/homes'));
-  const homes = await page
-    .locator('a[href^="/homes/"]')
-    .evaluateAll((links) =>
-      links.flatMap((link) => /homes\/([0-9a-f-]{36})$/.exec(link.getAttribute('href')!)?.[1] ?? []),
-    );
-  let [withRoles, pictures] = [0, 0];
-  for (const home of [...new Set(homes)]) {
-    await page.goto(`${session}/guide/${home}`);
-    const part = page.locator('section.step').filter({ hasText: 'Sorting set' });
-    // Where something in it is not for a child there, the whole part is left out.
-    if ((await part.locator('figure svg').count()) === 0) continue;
-    pictures += 1;
-    await expect(part.locator('figcaption')).toContainText('heaps below their cards');
-    if ((await part.getByText('makes up a secret rule').count()) > 0) withRoles += 1;
-  }
-  expect(withRoles).toBeGreaterThan(0);
-  expect(withRoles).toBeLessThan(pictures);
-});
+test(
+  'a guide shows how a part looks, with the same in words, and roles only where there are two children',
+  { tag: '@soak' },
+  async ({ page }) => {
+    await signIn(page);
+    await page.goto(address('/makers/sorting-set'));
+    await benchIsReady(page);
+    await page.getByRole('button', { name: 'Add to the session' }).click();
+    await page.waitForURL('**/sessions/*');
+    await benchIsReady(page);
+    await expect(page.getByText('For the older child.').first()).toBeVisible();
+    const session = page.url();
+    await page.goto(address('/homes'));
+    const homes = await page
+      .locator('a[href^="/homes/"]')
+      .evaluateAll((links) =>
+        links.flatMap((link) => /homes\/([0-9a-f-]{36})$/.exec(link.getAttribute('href')!)?.[1] ?? []),
+      );
+    let [withRoles, pictures] = [0, 0];
+    for (const home of [...new Set(homes)]) {
+      await page.goto(`${session}/guide/${home}`);
+      const part = page.locator('section.step').filter({ hasText: 'Sorting set' });
+      // Where something in it is not for a child there, the whole part is left out.
+      if ((await part.locator('figure svg').count()) === 0) continue;
+      pictures += 1;
+      await expect(part.locator('figcaption')).toContainText('heaps below their cards');
+      if ((await part.getByText('makes up a secret rule').count()) > 0) withRoles += 1;
+    }
+    expect(withRoles).toBeGreaterThan(0);
+    expect(withRoles).toBeLessThan(pictures);
+  },
+);

@@ -152,25 +152,29 @@ test('an owner adds a rule, tightens one and keeps one unsaid; homes get it so, 
   expect(tried.status()).toBe(403);
 });
 
-test('two who change one activity see each other, and nothing that was written is lost', async ({ page, context }) => {
-  await signIn(page);
-  const other = await context.newPage();
-  for (const window of [page, other]) {
-    await window.goto(address('/shelf/activity/owl-steps'));
-    await window.getByRole('link', { name: 'Change it' }).click();
-    await benchIsReady(window);
-  }
-  await page.getByLabel('Aim').fill('Says the row past ten, a step to a word.');
-  await page.getByRole('button', { name: 'Save' }).click();
-  await page.waitForURL('**/shelf/activity/owl-steps');
-  await other.getByLabel('Title').fill('Owl strides');
-  await other.getByRole('button', { name: 'Save' }).click();
-  await expect(other.getByRole('alert')).toContainText('Somebody kept a newer version of this');
-  await expect(other.getByLabel('Title')).toHaveValue('Owl strides');
-  await other.getByRole('button', { name: 'Go on from theirs' }).click();
-  await expect(other.getByLabel('Aim')).toHaveValue('Says the row past ten, a step to a word.');
-  await expect(other.getByLabel('Title')).toHaveValue('Owl steps');
-});
+test(
+  'two who change one activity see each other, and nothing that was written is lost',
+  { tag: '@soak' },
+  async ({ page, context }) => {
+    await signIn(page);
+    const other = await context.newPage();
+    for (const window of [page, other]) {
+      await window.goto(address('/shelf/activity/owl-steps'));
+      await window.getByRole('link', { name: 'Change it' }).click();
+      await benchIsReady(window);
+    }
+    await page.getByLabel('Aim').fill('Says the row past ten, a step to a word.');
+    await page.getByRole('button', { name: 'Save' }).click();
+    await page.waitForURL('**/shelf/activity/owl-steps');
+    await other.getByLabel('Title').fill('Owl strides');
+    await other.getByRole('button', { name: 'Save' }).click();
+    await expect(other.getByRole('alert')).toContainText('Somebody kept a newer version of this');
+    await expect(other.getByLabel('Title')).toHaveValue('Owl strides');
+    await other.getByRole('button', { name: 'Go on from theirs' }).click();
+    await expect(other.getByLabel('Aim')).toHaveValue('Says the row past ten, a step to a word.');
+    await expect(other.getByLabel('Title')).toHaveValue('Owl steps');
+  },
+);
 
 test('while a change is still on its way the bench says that it is being saved, not that something is to mend', async ({
   page,

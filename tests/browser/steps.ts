@@ -1,6 +1,8 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, type Locator, type Page } from '@playwright/test';
+import type { Segment, Session } from '../../src/core/session/index.ts';
 import { SIGN_IN_COOKIE } from '../../src/server/http/signInCookie.ts';
+import { demoEntries } from '../support/demoFile.ts';
 import type { WorkerServer } from '../support/globalSetup.ts';
 
 let ownServer: WorkerServer | null = null;
@@ -38,25 +40,42 @@ export async function signInAs(page: Page, email: string, password: string): Pro
   await page.getByRole('button', { name: 'Sign in' }).click();
 }
 
-/** Starts a session with two activities and gives the bench's address. */
+/**
+ * Has a session with activities of the demo, on its bench, and gives its address. It is asked for without the pages that
+ * lead there (firstAfternoon.spec.ts goes through those), since most tests begin with one.
+ */
 export async function startSession(page: Page, title: string, activities: readonly string[]): Promise<string> {
-  await page.goto(address('/sessions/new'));
-  await page.getByLabel('What is it called?').fill(title);
-  await page.getByLabel('Book').selectOption({ label: 'The cart with no wheels' });
-  await page.getByLabel('Aim').fill('Counts out as many as are needed.');
-  await page.getByRole('button', { name: 'Start writing' }).click();
-  await page.waitForURL(BENCH);
-  await benchIsReady(page);
-  for (const activity of activities) {
-    await page.getByRole('button', { name: 'Add from the shelf' }).click();
-    await page.getByRole('searchbox', { name: 'Search the shelf' }).fill(activity);
-    const words = activity.replace(/[?.!]/g, '\\$&');
-    await page.getByRole('button', { name: new RegExp(`^${words} activity`) }).click();
-    await expect(page.getByRole('heading', { name: activity })).toBeVisible();
+  const headers = { origin: new URL(address('/')).origin };
+  const form = {
+    title,
+    on: '2027-03-15',
+    fromYears: '3',
+    toYears: '5',
+    aim: 'Counts out as many as are needed.',
+    book: keyOf('books', 'The cart with no wheels'),
+  };
+  const started = await page.request.post(address('/sessions/new'), { form, headers, maxRedirects: 0 });
+  const path = started.headers().location!;
+  const kept = (await (await page.request.get(address(`/api${path}`))).json()) as {
+    session: Session;
+    revision: number;
+  };
+  const segments = [...kept.session.segments];
+  for (const [index, activity] of activities.entries()) {
+    const part = await page.request.get(address(`/api/shelf/parts/activity/${keyOf('activities', activity)}`));
+    segments.splice(-1, 0, { ...((await part.json()) as Segment), id: `activity-${index + 1}` });
   }
+  const data = { session: { ...kept.session, segments }, revision: kept.revision };
+  const put = await page.request.put(address(`/api${path}`), { data, headers });
+  expect(put.status(), await put.text()).toBe(200);
+  await page.goto(address(path));
+  await benchIsReady(page);
   await isKept(page);
   return page.url();
 }
+
+const keyOf = (section: string, title: string) =>
+  demoEntries<{ key: string; title: string }>(section).find((entry) => entry.title === title)!.key;
 
 export const BENCH = /\/sessions\/[0-9a-f-]{36}$/;
 export const TERM = /\/term\/[0-9a-f-]{36}$/;

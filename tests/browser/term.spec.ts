@@ -89,6 +89,29 @@ test('an author frames twelve weeks from nothing to a proposed, pinned and dated
     await expect(page.locator('.chip-proposed').first()).toBeVisible();
   });
 
+  await test.step('what is changed while a plan is looked for stays as it was left, and that is said', async () => {
+    let letGo = () => {};
+    const held = new Promise<void>((done) => (letGo = done));
+    await page.route('**/*.wasm', async (route) => {
+      await held;
+      await route.continue();
+    });
+    await page.getByRole('button', { name: 'Propose the open weeks' }).click();
+    await expect(page.getByText('Looking for a first plan')).toBeVisible();
+    const chip = week(page, 'week 5').locator('.chip-proposed').first();
+    const title = await chip.getByRole('link').innerText();
+    await chip.getByRole('button', { name: 'pin', exact: false }).first().click();
+    letGo();
+    await expect(page.getByText('One session that you changed meanwhile stays as you left it.')).toBeVisible({
+      timeout: 40_000,
+    });
+    await expect(week(page, 'week 5').getByRole('button', { name: `Pin ${title}` })).toHaveAttribute(
+      'aria-pressed',
+      'true',
+    );
+    await page.unroute('**/*.wasm');
+  });
+
   await test.step('a session is dragged to another week with all it holds', async () => {
     await week(page, 'week 2')
       .getByRole('button', { name: /^Change Who is/ })

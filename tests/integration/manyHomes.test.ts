@@ -1,5 +1,7 @@
 import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
+import { setFlagsFromString } from 'node:v8';
+import { runInNewContext } from 'node:vm';
 import pg from 'pg';
 import { countingQueries, database } from '../../src/server/db/connection.ts';
 import { onlyTo } from '../../src/contracts/audience.ts';
@@ -28,22 +30,52 @@ const { sessionSaying } = sayingFor(() => at);
 
 /** Ten thousand homes are tried in `npm run soak`. */
 const SIZES = process.env.FOOTSTOOL_SOAK ? [100, 1000, 10_000] : [100, 1000];
+/** Of a row that is only counted no more is held while a page is made. */
+const MOST_BYTES_A_ROW = 1000;
 const address = 'https://homes.example';
 
-/** The rows that come from the database while work goes on. */
-async function countingRows<Value>(work: () => Promise<Value>): Promise<{ value: Value; read: number }> {
-  const reader = (pg as unknown as { Query: { prototype: { handleDataRow(this: unknown, row: unknown): void } } }).Query
-    .prototype;
-  const { handleDataRow } = reader;
-  let read = 0;
-  reader.handleDataRow = function (row) {
-    read += 1;
-    handleDataRow.call(this, row);
+interface Costs<Value> {
+  readonly value: Value;
+  /** Rows that came from the database. */
+  readonly rows: number;
+  /** The most bytes that were held at the end of a query of many rows, or of the work, above what was held before. */
+  readonly held: number;
+}
+
+setFlagsFromString('--expose-gc');
+const collectGarbage = runInNewContext('gc') as () => void;
+const bytesInUse = () => {
+  collectGarbage();
+  return process.memoryUsage().heapUsed;
+};
+
+/** What work costs in rows and memory. */
+async function costing<Value>(work: () => Promise<Value>): Promise<Costs<Value>> {
+  type Query = Record<'handleDataRow' | 'handleReadyForQuery', (this: unknown, ...words: unknown[]) => void>;
+  const reader = (pg as unknown as { Query: { prototype: Query } }).Query.prototype;
+  const { handleDataRow, handleReadyForQuery } = reader;
+  // A connection holds what it read last.
+  await Promise.all(Array.from({ length: 20 }, () => database().query('SELECT pg_sleep(0.01)')));
+  const before = bytesInUse();
+  let [rows, looked, most] = [0, 0, before];
+  const look = () => {
+    looked = rows;
+    most = Math.max(most, bytesInUse());
+  };
+  reader.handleDataRow = function (...words) {
+    rows += 1;
+    handleDataRow.apply(this, words);
+  };
+  reader.handleReadyForQuery = function (...words) {
+    if (rows - looked >= 50) look();
+    handleReadyForQuery.apply(this, words);
   };
   try {
-    return { value: await work(), read };
+    const value = await work();
+    look();
+    return { value, rows, held: most - before };
   } finally {
-    reader.handleDataRow = handleDataRow;
+    Object.assign(reader, { handleDataRow, handleReadyForQuery });
   }
 }
 
@@ -65,17 +97,18 @@ test('what a page asks for and gives does not grow with homes, but for one row e
     sent: { read: () => readPost(at.owner, kept.id), counts: 0 },
     'all that was sent': { read: () => listPost(at.owner.programmeId), counts: 0 },
   };
-  const found: Record<string, { queries: number; read: number; bytes: number }[]> = {};
+  const found: Record<string, { queries: number; rows: number; held: number; bytes: number }[]> = {};
   for (const size of SIZES) {
     await haveHomes(process.env.DATABASE_URL!, size);
     const { revision } = await sessionNamed('A parcel for Nim');
     await sendSession(at.owner, { sessionId: kept.id, audience: { ...onlyTo([]), to: 'all' }, revision, address });
     await writeAll();
     for (const [page, { read }] of Object.entries(pages)) {
-      const { value: counted, read: readRows } = await countingRows(() => countingQueries(read));
+      await read();
+      const { value: counted, ...costs } = await costing(() => countingQueries(read));
       (found[page] ??= []).push({
         queries: counted.queries,
-        read: readRows,
+        ...costs,
         bytes: JSON.stringify(counted.value, (_key, value: unknown) => (value instanceof Set ? [] : value)).length,
       });
     }
@@ -87,8 +120,12 @@ test('what a page asks for and gives does not grow with homes, but for one row e
       const grown = SIZES[index + 1]! - SIZES[0]!;
       assert.equal(many.queries, few!.queries, `queries of ${page}`);
       assert.ok(
-        many.read - few!.read <= pages[page]!.counts * grown + perSending * (index + 1) + 10,
-        `${page}: ${few!.read}, then ${many.read} rows`,
+        many.rows - few!.rows <= pages[page]!.counts * grown + perSending * (index + 1) + 10,
+        `${page}: ${few!.rows}, then ${many.rows} rows`,
+      );
+      assert.ok(
+        many.held - few!.held < pages[page]!.counts * grown * MOST_BYTES_A_ROW + 1_000_000,
+        `${page}: ${few!.held}, then ${many.held} bytes in use`,
       );
       assert.ok(many.bytes < few!.bytes * 1.5 + 2000, `${page}: ${few!.bytes}, then ${many.bytes} bytes`);
     }

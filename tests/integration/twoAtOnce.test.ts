@@ -6,8 +6,10 @@ import type { EdgeError } from '../../src/server/http/errors.ts';
 import { keepReply, openGuide } from '../../src/server/services/guides.ts';
 import { exportFile } from '../../src/server/services/exportShelf.ts';
 import { findHome, keepHome, listHomes } from '../../src/server/services/homes.ts';
+import { HERE } from '../../src/server/services/beside.ts';
 import { importFile } from '../../src/server/services/importShelf.ts';
 import { listLinks } from '../../src/server/services/postLinks.ts';
+import { findEntry, keepEntry } from '../../src/server/services/shelfEntries.ts';
 import { findSession, keepSession } from '../../src/server/services/sessions.ts';
 import { helpersFor, startProgrammes, type TestProgrammes } from './programme.ts';
 import { demoFile } from '../support/demoFile.ts';
@@ -48,6 +50,38 @@ test('a file that does not name a known allergy does not take it away, and the r
   const report = await importFile(at.owner, { ...file, homes: [{ ...entry, allergens: ['egg'] }] });
   assert.deepEqual(report.keptAllergies, [{ home: 'Red gate', allergen: 'peanuts' }]);
   assert.deepEqual([...(await homeNamed('Red gate')).allergens].sort(), ['egg', 'peanuts']);
+});
+
+test('a file is checked beside the pages only, and once more where the shelf has changed meanwhile', async (context) => {
+  const here = context.mock.method(HERE, 'checkFile');
+  const file = demoFile('homes');
+  const known: number[] = [];
+  const checking = (meanwhile: () => Promise<unknown>) => ({
+    ...HERE,
+    checkFile: async (_content: unknown, things: readonly unknown[]) => {
+      if (known.push(things.length) === 1) await meanwhile();
+      return [];
+    },
+  });
+  await importFile(
+    at.owner,
+    file,
+    checking(() => Promise.resolve()),
+  );
+  assert.equal(known.length, 1);
+  known.length = 0;
+  const { entry } = await findEntry(at.owner, 'thing', 'sock');
+  const value = { ...entry, key: 'towel-rail', one: 'towel rail', many: 'towel rails' };
+  await importFile(
+    at.owner,
+    file,
+    checking(() => keepEntry(at.owner, { kind: 'thing', value, isNew: true })),
+  );
+  assert.deepEqual(
+    known.map((count) => count - known[0]!),
+    [0, 1],
+  );
+  assert.equal(here.mock.callCount(), 0);
 });
 
 test('two parts with one id are refused, and those that were kept before get ids of their own', async () => {
