@@ -1,22 +1,9 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
+import { frameTerm } from './frameTerm.ts';
 import { address, benchIsReady, expectAccessible, openDemoSounds, signIn, takeUp, TERM } from './steps.ts';
 
 const week = (page: Page, name: string): Locator => page.getByRole('listitem', { name, exact: true });
 const isKept = (page: Page) => expect(page.getByRole('status').filter({ hasText: 'saved at' })).toBeVisible();
-
-async function frameTerm(page: Page, change: Record<string, string> = {}): Promise<void> {
-  const fields = {
-    'What is it called?': 'Twelve weeks',
-    'First day': '2027-04-05',
-    'Last day': '2027-06-25',
-    'Themes, one to a line, one for each week':
-      'wheels\nshadows\npost and parcels\nbridges\nwashing day\nnight sounds\npockets and buttons\nweather in a jar',
-    ...change,
-  };
-  await page.goto(address('/term/new'));
-  for (const [label, value] of Object.entries(fields)) await page.getByLabel(label).fill(value);
-  await page.getByRole('button', { name: 'Plan a term' }).click();
-}
 
 test('an author frames twelve weeks from nothing to a proposed, pinned and dated plan, by mouse', async ({ page }) => {
   await signIn(page);
@@ -249,20 +236,6 @@ test(
     await expect(page.locator('.chip-proposed').first()).toBeVisible();
   },
 );
-
-test('a proposal stopped before its first plan leaves the term as it was', async ({ page }) => {
-  await signIn(page);
-  await frameTerm(page, { 'What is it called?': 'Stopped at once' });
-  await page.waitForURL(TERM);
-  await benchIsReady(page);
-  // The solver never arrives, so that there is no plan to take.
-  await page.route('**/*.wasm', () => undefined);
-  await page.getByRole('button', { name: 'Propose the open weeks' }).click();
-  await expect(page.getByText('Looking for a first plan')).toBeVisible();
-  await page.getByRole('button', { name: 'Stop and take what there is' }).click();
-  await expect(page.getByText('Stopped before there was a plan; the term stands as it was.')).toBeVisible();
-  await expect(page.locator('.chip-proposed')).toHaveCount(0);
-});
 
 for (const scheme of ['light', 'dark'] as const) {
   test(`axe finds nothing in the term room, ${scheme}, and it fits at 200 % zoom`, async ({ page }) => {

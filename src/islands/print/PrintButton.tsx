@@ -1,4 +1,5 @@
 import { askServer } from '../ui/askServer.ts';
+import { useServerAnswer } from '../ui/useServerAnswer.ts';
 import { useState } from 'react';
 
 interface PrintButtonProps {
@@ -12,68 +13,48 @@ interface JobAnswer {
   readonly total: number;
 }
 
-type Printing =
-  | { readonly state: 'idle' }
-  | { readonly state: 'working'; readonly done: number; readonly total: number }
-  | { readonly state: 'done'; readonly job: string; readonly pages: number }
-  | { readonly state: 'failed'; readonly message: string };
-
 const ASK_AGAIN_MS = 250;
+const AWAY = 'Footstool cannot be reached at the moment. Nothing is lost; print it again.';
+const NOT_MADE = 'The PDF didn’t come out. Your session is as it was; try once more.';
 
 /** Lays the tray out as a PDF, shows how far it has come, and leads to what came out. */
 export function PrintButton({ session, choice }: PrintButtonProps) {
-  const [printing, setPrinting] = useState<Printing>({ state: 'idle' });
+  const [job, setJob] = useState('');
+  const [isStarting, setIsStarting] = useState(false);
+  const [refusal, setRefusal] = useState('');
+  const { answer, failure } = useServerAnswer<JobAnswer>(`/api/printer/${job}`, {
+    isWanted: job !== '',
+    again: (told) => (told?.state === 'waiting' ? ASK_AGAIN_MS : false),
+  });
   const start = async () => {
-    setPrinting({ state: 'working', done: 0, total: 1 });
-    const started = await ask<{ job: string }>(`/api/printer/${session}`, choice);
-    if ('problem' in started) return setPrinting({ state: 'failed', message: started.problem });
-    const { job } = started.answer;
-    for (;;) {
-      const asked = await ask<JobAnswer>(`/api/printer/${job}`);
-      if ('problem' in asked) return setPrinting({ state: 'failed', message: asked.problem });
-      const { state, done, total } = asked.answer;
-      if (state === 'done') return setPrinting({ state: 'done', job, pages: total });
-      if (state === 'failed')
-        return setPrinting({
-          state: 'failed',
-          message: 'The PDF didn’t come out. Your session is as it was; try once more.',
-        });
-      setPrinting({ state: 'working', done, total });
-      await new Promise((next) => setTimeout(next, ASK_AGAIN_MS));
-    }
+    setIsStarting(true);
+    setJob('');
+    const started = await askServer<{ job: string }>(`/api/printer/${session}`, { json: choice });
+    setIsStarting(false);
+    setRefusal(started.ok ? '' : (started.error?.message ?? AWAY));
+    if (started.ok) setJob(started.answer.job);
   };
+  const problem = refusal || (failure && (failure.message ?? AWAY)) || (answer?.state === 'failed' && NOT_MADE);
+  const isWorking = isStarting || (job !== '' && !problem && answer?.state !== 'done');
   return (
     <div className="print-button">
-      <button
-        type="button"
-        className="btn btn-primary"
-        disabled={printing.state === 'working'}
-        onClick={() => void start()}
-      >
+      <button type="button" className="btn btn-primary" disabled={isWorking} onClick={() => void start()}>
         Make the PDF
       </button>
-      {printing.state === 'working' && (
+      {isWorking && (
         <progress
           className="progress progress-primary"
-          max={printing.total}
-          value={printing.done}
+          max={answer?.total ?? 1}
+          value={answer?.done ?? 0}
           aria-label="Pages printed"
         />
       )}
-      {printing.state === 'done' && (
+      {answer?.state === 'done' && (
         <p role="status">
-          {printing.pages} pages are ready: <a href={`/printer/${printing.job}.pdf`}>open the PDF</a>
+          {answer.total} pages are ready: <a href={`/printer/${job}.pdf`}>open the PDF</a>
         </p>
       )}
-      {printing.state === 'failed' && <p role="alert">{printing.message}</p>}
+      {!isWorking && problem && <p role="alert">{problem}</p>}
     </div>
   );
-}
-
-async function ask<Answer>(address: string, body?: object): Promise<{ answer: Answer } | { problem: string }> {
-  const asked = await askServer<Answer>(address, body && { json: body });
-  if (asked.ok) return { answer: asked.answer };
-  return {
-    problem: asked.error?.message ?? 'Footstool cannot be reached at the moment. Nothing is lost; print it again.',
-  };
 }

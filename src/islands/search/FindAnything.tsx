@@ -1,6 +1,6 @@
 import { type KeyboardEvent, useEffect, useId, useRef, useState } from 'react';
 import type { Findable, Found } from '../../core/search/index.ts';
-import { askServer } from '../ui/askServer.ts';
+import { useServerAnswer } from '../ui/useServerAnswer.ts';
 import { partTaker } from './takesParts.ts';
 
 const KIND_WORDS: Readonly<Record<Found['kind'], string>> = {
@@ -151,23 +151,14 @@ function focusedBySlash(field: { readonly current: HTMLInputElement | null }): (
 
 /** What can be found, asked for when the field is first entered; the search is loaded with it. */
 function useFindables(isWanted: boolean): { find: (words: string) => Found[]; isAway: boolean } {
+  const { answer, failure } = useServerAnswer<Findable[]>('/api/search', { isWanted });
   const [find, setFind] = useState<{ in: (words: string) => Found[] } | null>(null);
-  const [isAway, setIsAway] = useState(false);
-  const isMissing = isWanted && find === null;
   useEffect(() => {
-    if (!isMissing) return undefined;
-    const asking = new AbortController();
-    void Promise.all([
-      askServer<Findable[]>('/api/search', { signal: asking.signal }),
-      import('../../core/search/index.ts'),
-    ]).then(([asked, { findableIndex, findIn }]) => {
-      if (asking.signal.aborted) return;
-      setIsAway(!asked.ok);
-      if (!asked.ok) return;
-      const index = findableIndex(asked.answer);
+    if (!answer) return;
+    void import('../../core/search/index.ts').then(({ findableIndex, findIn }) => {
+      const index = findableIndex(answer);
       setFind({ in: (words) => findIn(index, words) });
     });
-    return () => asking.abort();
-  }, [isMissing]);
-  return { find: find?.in ?? (() => []), isAway };
+  }, [answer]);
+  return { find: find?.in ?? (() => []), isAway: failure !== null };
 }

@@ -1,4 +1,5 @@
 import { askServer } from '../ui/askServer.ts';
+import { useServerAnswer } from '../ui/useServerAnswer.ts';
 import { takeFoundParts } from '../search/takesParts.ts';
 import { type Edit, plainSegment, type Segment, type Session } from '../../core/session/index.ts';
 import { searchOptions } from '../../core/search/index.ts';
@@ -154,24 +155,16 @@ function ShelfPanel({ addables, isThere, problem, onAdd, onClose }: ShelfPanelPr
   );
 }
 
+/** Where everything of the shelf that can be added is told. */
+export const ADDABLES = '/api/shelf/addables';
+
 /** The shelf, asked for once it is first looked into; again after it could not be reached. */
 function useAddables(isWanted: boolean): { addables: readonly Addable[]; isThere: boolean; problem: string } {
-  const [addables, setAddables] = useState<readonly Addable[] | null>(null);
-  const [problem, setProblem] = useState('');
-  const isMissing = isWanted && addables === null;
-  useEffect(() => {
-    if (!isMissing) return undefined;
-    const asking = new AbortController();
-    void askServer<Addable[]>('/api/shelf/addables', { signal: asking.signal }).then((asked) => {
-      if (asking.signal.aborted) return;
-      if (asked.ok) setAddables(asked.answer);
-      setProblem(
-        asked.ok
-          ? ''
-          : `The shelf cannot be reached. ${asked.error?.message ?? 'Nothing came back in time.'} Close this and open it again.`,
-      );
-    });
-    return () => asking.abort();
-  }, [isMissing]);
-  return { addables: addables ?? [], isThere: addables !== null, problem };
+  const { answer, failure } = useServerAnswer<readonly Addable[]>(ADDABLES, { isWanted });
+  const problem = failure
+    ? `The shelf cannot be reached. ${failure.message ?? 'Nothing came back in time.'} Close this and open it again.`
+    : '';
+  return { addables: answer ?? NONE, isThere: answer !== undefined, problem };
 }
+
+const NONE: readonly Addable[] = [];

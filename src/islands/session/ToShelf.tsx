@@ -5,6 +5,8 @@ import type { ComposedSegment } from '../../core/guide/index.ts';
 import type { Edit, Segment, Session } from '../../core/session/index.ts';
 import { activityFromSegment } from '../../core/shelf/index.ts';
 import { askServer } from '../ui/askServer.ts';
+import { forgetAnswer } from '../ui/useServerAnswer.ts';
+import { ADDABLES } from './AddPart.tsx';
 
 interface ToShelfProps {
   readonly part: ComposedSegment;
@@ -37,6 +39,7 @@ export function ToShelf({ part, ages, onEdit, onShelf }: ToShelfProps) {
     });
     if (!kept.ok) return setWord(refusalOf(kept.error?.problems?.[0] ?? null));
     const asked = await askServer<Segment>(`/api/shelf/parts/activity/${encodeURIComponent(key)}`);
+    forgetAnswer(ADDABLES);
     onShelf(key);
     if (asked.ok) onEdit({ do: 'replace-segment', segment: segment.id, by: asked.answer });
   };
