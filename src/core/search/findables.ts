@@ -2,7 +2,7 @@ import MiniSearch from 'minisearch';
 import { searchOptions } from './searchOptions.ts';
 
 /** What can be found. */
-export type FindableKind = 'session' | 'activity' | 'book' | 'song' | 'thing' | 'maker' | 'home' | 'line' | 'page';
+type FindableKind = 'session' | 'activity' | 'book' | 'song' | 'thing' | 'maker' | 'home' | 'line' | 'page';
 
 /** Something that can be found by words and opened. */
 export interface Findable {
