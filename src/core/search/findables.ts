@@ -23,7 +23,7 @@ export interface Findable {
 export type Found = Findable;
 
 /** So many are shown of what was found. */
-export const MOST_FOUND = 12;
+const MOST_FOUND = 12;
 /** Characters of words that are looked at. */
 const LONGEST = 200;
 
