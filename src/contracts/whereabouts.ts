@@ -19,4 +19,6 @@ export type Whereabouts = InferType<typeof whereabouts>;
 /** The same as other windows hear of it. */
 export interface ToldWhereabouts extends Whereabouts {
   readonly name: string;
+  /** Whose window it is: somebody may have two. */
+  readonly person: string;
 }

@@ -1,5 +1,15 @@
 import { expect, test, type Page } from '@playwright/test';
-import { benchIsReady, expectAccessible, isKept, part, script, signIn, startSession, writeLine } from './steps.ts';
+import {
+  benchIsReady,
+  expectAccessible,
+  isKept,
+  part,
+  script,
+  signIn,
+  signInAs,
+  startSession,
+  writeLine,
+} from './steps.ts';
 
 /** Types behind words of the line that was added to “Owl steps”. */
 async function typeAfter(page: Page, words: string, typed: string): Promise<void> {
@@ -65,6 +75,7 @@ test('two windows on one session: what each does comes together, words of one li
 test('who else is there is told, with their line, and what they keep comes at once and without asking', async ({
   page,
   context,
+  browser,
 }) => {
   await signIn(page);
   const bench = await startSession(page, 'Two at once', ['Owl steps']);
@@ -72,14 +83,21 @@ test('who else is there is told, with their line, and what they keep comes at on
   await isKept(page);
   const others = page.getByRole('status').filter({ hasText: 'here too' });
   await expect(others).toHaveCount(0);
-  const other = await context.newPage();
+  const mine = await context.newPage();
+  await mine.goto(bench);
+  await expect(page.getByText('You have this open in another window.')).toBeVisible();
+  await mine.close();
+  await expect(page.getByText('You have this open in another window.')).toHaveCount(0);
+  const other = await (await browser.newContext()).newPage();
+  await signInAs(other, 'tamsin@quillbrook.example', 'paper-and-string');
+  await expect(other.getByRole('navigation', { name: 'Rooms' })).toBeVisible();
   await other.goto(bench);
   await benchIsReady(other);
-  await expect(others).toHaveText('Odile Marrow is here too.');
+  await expect(others).toHaveText('Tamsin Reed is here too.');
   await script(other, 'Owl steps').locator('.line-text').filter({ hasText: 'Hoot' }).click();
-  await expect(others).toHaveText('Odile Marrow is here too, in “Owl steps”.');
+  await expect(others).toHaveText('Tamsin Reed is here too, in “Owl steps”.');
   await expect(script(page, 'Owl steps').locator('.line').filter({ hasText: 'Hoot' }).locator('.line-here')).toHaveText(
-    'Odile Marrow',
+    'Tamsin Reed',
   );
   // A window that is told has no need to ask.
   await page.clock.install();
@@ -98,6 +116,7 @@ test('who else is there is told, with their line, and what they keep comes at on
   await expect(page.getByLabel('Aim')).toHaveValue('Hoots along.');
   await other.close();
   await expect(others).toHaveCount(0);
+  await other.context().close();
 });
 
 test('what arrived though its answer was lost is not put in again over what others made of it', async ({

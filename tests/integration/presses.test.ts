@@ -39,7 +39,7 @@ test('an entry whose key is of another script is retired, brought back and dupli
     const taken = await ask('/shelf/import', { method: 'POST', headers: { origin: server.address }, body: sent });
     assert.ok(taken.status < 400, String(taken.status));
     const at = `/shelf/thing/${encodeURIComponent(key)}`;
-    for (const what of ['retire', 'return', 'duplicate']) {
+    for (const what of ['retire', 'restore', 'duplicate']) {
       const answer = await form(`${at}/tools`, what);
       assert.equal(answer.status, 303, `${what} ${(await answer.text()).replace(/[\s\S]*<main/, '')}`);
       const place = answer.headers.get('location')!;

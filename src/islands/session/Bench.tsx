@@ -131,7 +131,7 @@ function Sheet(props: BenchProps) {
     revision: props.revision,
     keptAt: props.keptAt,
   });
-  const others = useOthersHere(id, bench.news);
+  const others = useOthersHere(id, { news: bench.news, me: props.person });
   const herePlaces = useHerePlaces(others);
   // The part that is turned is drawn first, the tape above it in the frame after.
   const drawn = useDeferredValue(composed);

@@ -12,8 +12,9 @@ interface OthersHereProps {
 export function OthersHere({ others, session, changedLine }: OthersHereProps) {
   const sentences = [
     ...new Set(
-      others.map(({ name, part }) => {
+      others.map(({ name, part, isMe }) => {
         const title = session.segments.find(({ id }) => id === part)?.title;
+        if (isMe) return title ? `You’re in “${title}” in another window.` : 'You have this open in another window.';
         return title ? `${name} is here too, in “${title}”.` : `${name} is here too.`;
       }),
     ),

@@ -5,7 +5,10 @@ import type { NewsStream } from '../autosave/newsStream.ts';
 import { askServer } from '../ui/askServer.ts';
 
 /** Who is in a session in another window, and where. */
-export type OtherHere = Pick<ToldWhereabouts, 'window' | 'name' | 'part' | 'line'>;
+export type OtherHere = Pick<ToldWhereabouts, 'window' | 'name' | 'part' | 'line'> & {
+  /** The same person in another window. */
+  readonly isMe: boolean;
+};
 
 const MS_BETWEEN_SIGNS = 20_000;
 /** A window that has given no sign for so long has gone. */
@@ -17,7 +20,7 @@ const MOST_LISTED = 20;
 type Place = Pick<Whereabouts, 'part' | 'line'>;
 
 /** Those who have this session open too, by their windows; and tells theirs where this one is. */
-export function useOthersHere(id: string, news: NewsStream): readonly OtherHere[] {
+export function useOthersHere(id: string, { news, me }: { news: NewsStream; me: string }): readonly OtherHere[] {
   const [others, setOthers] = useState<readonly (OtherHere & { readonly at: number })[]>([]);
   const [mine] = useState(newId);
   useEffect(() => {
@@ -29,7 +32,9 @@ export function useOthersHere(id: string, news: NewsStream): readonly OtherHere[
       const { window, name, part, line } = told;
       setOthers((before) => {
         const rest = before.filter((other) => other.window !== window);
-        return told.isLeaving ? rest : [...rest, { window, name, part, line, at }].slice(-MOST_LISTED);
+        return told.isLeaving
+          ? rest
+          : [...rest, { window, name, part, line, isMe: told.person === me, at }].slice(-MOST_LISTED);
       });
       if (told.isNew) teller.tell();
     };
@@ -44,7 +49,7 @@ export function useOthersHere(id: string, news: NewsStream): readonly OtherHere[
       for (const end of ends) end();
       clearInterval(timer);
     };
-  }, [id, mine, news]);
+  }, [id, mine, news, me]);
   return others;
 }
 
@@ -111,6 +116,6 @@ export function useHerePlaces(others: readonly OtherHere[]): HerePlaces {
 }
 
 /** Their names, each once. */
-function namesOf(others: readonly Pick<OtherHere, 'name'>[]): string {
-  return [...new Set(others.map(({ name }) => name))].join(', ');
+function namesOf(others: readonly Pick<OtherHere, 'name' | 'isMe'>[]): string {
+  return [...new Set(others.map(({ name, isMe }) => (isMe ? 'you' : name)))].join(', ');
 }

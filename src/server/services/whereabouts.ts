@@ -9,6 +9,6 @@ export async function tellWhereabouts(person: Person, sessionId: string, body: u
   const checked = checkShape(whereabouts, body, 'whereabouts');
   if (!checked.ok) throw new EdgeError('wrong-input', { problems: checked.problem });
   const { window, part, line, isNew, isLeaving } = checked.value;
-  const told = { session: sessionId, name: person.name, window, part, line, isNew, isLeaving };
+  const told = { session: sessionId, name: person.name, person: person.userId, window, part, line, isNew, isLeaving };
   if (!(await tellWindows(person.programmeId, sessionId, told))) throw new EdgeError('not-found');
 }
