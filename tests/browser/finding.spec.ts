@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { address, expectAccessible, isKept, partTitles, signIn, startSession } from './steps.ts';
+import { address, benchIsReady, expectAccessible, isKept, partTitles, signIn, startSession } from './steps.ts';
 
 test('“/” goes to the field, a slip of typing is forgiven, arrows choose, and what is chosen is opened', async ({
   page,
@@ -51,4 +51,24 @@ test.describe('without script', () => {
     await page.getByRole('link', { name: 'Homes' }).click();
     await page.waitForURL(/\/homes$/);
   });
+});
+
+test('what does not come is asked for once more, then said; whoever comes back to the field asks anew', async ({
+  page,
+}) => {
+  await signIn(page);
+  await benchIsReady(page);
+  let asked = 0;
+  await page.route('**/api/search', (route) => {
+    asked += 1;
+    return asked <= 2 ? route.abort() : route.continue();
+  });
+  const field = page.getByRole('combobox', { name: 'Find anything' });
+  await field.fill('bridge');
+  await expect(page.getByRole('alert')).toContainText('The list didn’t come.');
+  expect(asked).toBe(2);
+  await field.press('Escape');
+  await field.fill('bridges');
+  await expect(page.getByRole('option').first()).toBeVisible();
+  expect(asked).toBe(3);
 });

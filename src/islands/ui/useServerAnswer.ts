@@ -9,7 +9,7 @@ class NoAnswer extends Error {
   }
 }
 
-const TRIES = 2;
+const MOST_TRIES_MORE = 1;
 const MS_BETWEEN_TRIES = 500;
 
 /** What was asked for on this page, by address: once for all who want it. */
@@ -22,7 +22,7 @@ const answers = new QueryClient({
       refetchOnWindowFocus: false,
       refetchOnReconnect: false,
       retryDelay: MS_BETWEEN_TRIES,
-      retry: (failures, thrown) => (thrown as NoAnswer).answer === null && failures < TRIES,
+      retry: (failures, thrown) => (thrown as NoAnswer).answer === null && failures < MOST_TRIES_MORE,
     },
   },
 });
