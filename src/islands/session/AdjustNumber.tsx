@@ -1,4 +1,4 @@
-import { useState, type ReactNode } from 'react';
+import { type KeyboardEvent, useState, type ReactNode } from 'react';
 import {
   type Edit,
   LEVELS,
@@ -118,6 +118,12 @@ interface RangeFieldsProps {
 
 /** What is counted, and from how many to how many. */
 function RangeFields({ value, label, range, isRange, onLabel, onRange, onEnter }: RangeFieldsProps) {
+  // The text has the keys then, and must not hear this one too.
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (event.key !== 'Enter') return;
+    event.preventDefault();
+    onEnter();
+  };
   return (
     <>
       <p className="flex flex-wrap items-center gap-2">
@@ -129,7 +135,7 @@ function RangeFields({ value, label, range, isRange, onLabel, onRange, onEnter }
             value={label}
             maxLength={60}
             onChange={({ target }) => onLabel(target.value)}
-            onKeyDown={(event) => event.key === 'Enter' && onEnter()}
+            onKeyDown={onKeyDown}
           />
         </label>
         {(['min', 'max'] as const).map((end) => (
@@ -140,7 +146,7 @@ function RangeFields({ value, label, range, isRange, onLabel, onRange, onEnter }
               inputMode="numeric"
               value={range[end]}
               onChange={({ target }) => onRange({ ...range, [end]: target.value })}
-              onKeyDown={(event) => event.key === 'Enter' && onEnter()}
+              onKeyDown={onKeyDown}
             />
           </label>
         ))}

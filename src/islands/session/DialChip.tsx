@@ -1,5 +1,6 @@
 import { type ChoiceDial, choiceWord, type Dial, isNumberDial, type NumberDial } from '../../core/session/index.ts';
-import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { flushSync } from 'react-dom';
+import { useLayoutEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 
 interface DialChipProps {
   readonly dial: Dial;
@@ -31,13 +32,21 @@ function NumberChip({ dial, onTurn, isInText }: ChipProps<NumberDial>) {
   const [typed, setTyped] = useState<string | null>(null);
   const chip = useRef<HTMLSpanElement>(null);
 
+  // What was asked for last: two keys may come before the number is drawn anew.
+  const asked = useRef(dial.value);
+  useLayoutEffect(() => {
+    asked.current = dial.value;
+  }, [dial]);
+
   const turnTo = (value: number) => {
     const within = Math.min(dial.max, Math.max(dial.min, value));
-    if (within !== dial.value) onTurn(within);
+    if (within === asked.current) return;
+    asked.current = within;
+    onTurn(within);
   };
   const dragging = useDragging(dial.value, turnTo);
   const onKeyDown = (event: KeyboardEvent) => {
-    const target = targetOfKey(event.key, dial);
+    const target = targetOfKey(event.key, dial, asked.current);
     if (/^\d$/.test(event.key)) setTyped(event.key);
     else if (event.key === 'Enter') setTyped(String(dial.value));
     else if (target === null) return;
@@ -51,9 +60,8 @@ function NumberChip({ dial, onTurn, isInText }: ChipProps<NumberDial>) {
   };
   // Who goes elsewhere by a press is not fetched back; who ends with a key stays where they are.
   const end = (isKept: boolean) => {
-    if (isKept) commit();
-    else setTyped(null);
-    requestAnimationFrame(() => chip.current?.focus());
+    flushSync(isKept ? commit : () => setTyped(null));
+    chip.current?.focus();
   };
 
   if (typed !== null) return <TypedDial {...{ dial, typed }} onType={setTyped} onCommit={commit} onEnd={end} />;
@@ -119,14 +127,15 @@ function TypedDial({ dial, typed, onType, onCommit, onEnd }: TypedDialProps) {
       onBlur={onCommit}
       onKeyDown={(event) => {
         event.stopPropagation();
-        if (event.key === 'Enter') onEnd(true);
-        if (event.key === 'Escape') onEnd(false);
+        if (event.key !== 'Enter' && event.key !== 'Escape') return;
+        event.preventDefault();
+        onEnd(event.key === 'Enter');
       }}
     />
   );
 }
 
-function targetOfKey(key: string, { value, min, max }: NumberDial): number | null {
+function targetOfKey(key: string, { min, max }: NumberDial, value: number): number | null {
   if (key === 'ArrowUp' || key === 'ArrowRight') return value + 1;
   if (key === 'ArrowDown' || key === 'ArrowLeft') return value - 1;
   if (key === 'Home') return min;

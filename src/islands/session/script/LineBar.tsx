@@ -1,6 +1,7 @@
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { countThing } from '../../../messages/fits.ts';
 import { NoteForm } from '../NoteForm.tsx';
+import { backToText } from './caret.ts';
 import { type LineAt, putInsOf } from './lineAt.ts';
 import { beginAnswer, caretLine, chooseKind, putIn, wordsOfBlock } from './lineCommands.ts';
 import { Kinds, LineTools, PutInMenu, Tool } from './LineTools.tsx';
@@ -24,7 +25,7 @@ export function LineBar(props: LineBarProps) {
   useEffect(() => setPanel(null), [line?.id]);
   useAboveKeys(bar, line !== null);
   if (!line) return null;
-  const backToLine = () => editor.commands.focus();
+  const backToLine = () => backToText(editor);
   return (
     <div
       ref={bar}

@@ -35,6 +35,9 @@ export function ScriptLines(props: ScriptLinesProps & { readonly startsInWriting
     startsInWriting && loaded ? { of: loaded } : null,
   );
   const [wanted, setWanted] = useState<'start' | 'end' | null>(startsInWriting ? 'start' : null);
+  // A number that somebody turns, drags or types stays under their hand until they let go of it.
+  const [isHeld, setHeld] = useState(false);
+  const isReady = Editor && mayWrite && (wanted || !isHeld);
   useEffect(() => {
     if (!mayWrite || Editor) return undefined;
     let isGone = false;
@@ -52,6 +55,6 @@ export function ScriptLines(props: ScriptLinesProps & { readonly startsInWriting
       forget?.();
     };
   }, [mayWrite, Editor, wanted]);
-  if (!Editor || !mayWrite) return <StillLines {...props} onWant={() => setWanted('end')} />;
+  if (!isReady) return <StillLines {...props} onWant={() => setWanted('end')} onHold={setHeld} />;
   return <Editor.of {...props} startsAt={wanted} />;
 }

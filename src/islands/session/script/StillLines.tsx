@@ -8,12 +8,19 @@ import type { ScriptLinesProps } from './scriptProps.ts';
 interface StillLinesProps extends ScriptLinesProps {
   /** Somebody wants to write in them. */
   readonly onWant: () => void;
+  /** Something in them has the focus, or has it no longer. */
+  readonly onHold: (isHeld: boolean) => void;
 }
 
 /** The lines of a part as they are read, where nobody may write, or until they can be written in. */
-export function StillLines({ part: { segment, lines }, mayWrite, onEdit, onWant }: StillLinesProps) {
+export function StillLines({ part: { segment, lines }, mayWrite, onEdit, onWant, onHold }: StillLinesProps) {
   return (
-    <div className="script-lines" onClick={mayWrite ? onWant : undefined}>
+    <div
+      className="script-lines"
+      onClick={mayWrite ? onWant : undefined}
+      onFocus={() => onHold(true)}
+      onBlur={({ currentTarget, relatedTarget }) => onHold(currentTarget.contains(relatedTarget))}
+    >
       {lines.map(({ line, text, answer }) => (
         <div key={line.id} className={`line line-${line.kind}`}>
           <span className="line-gutter">

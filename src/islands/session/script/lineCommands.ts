@@ -1,5 +1,6 @@
 import type { Editor } from '@tiptap/core';
 import { type Edit, type LineKind, type Segment, templateScope, textElsewhere } from '../../../core/session/index.ts';
+import { backToText, caretAt } from './caret.ts';
 import type { PutIn } from './lineAt.ts';
 import { linesOfDoc, piecesOf } from './lineNodes.ts';
 import type { ScriptLinesProps } from './scriptProps.ts';
@@ -38,7 +39,7 @@ export function chooseKind(editor: Editor, id: string, kind: LineKind): void {
   editor.state.doc.forEach((line, at) => {
     if (line.attrs.id === id) editor.view.dispatch(editor.state.tr.setNodeAttribute(at, 'kind', kind));
   });
-  editor.commands.focus();
+  backToText(editor);
 }
 
 /** Puts a block where the caret is, in place of so many letters before it. */
@@ -46,7 +47,7 @@ export function putIn(editor: Editor, { source }: PutIn, length: number): void {
   const { state, view } = editor;
   const { from, to } = state.selection;
   view.dispatch(state.tr.replaceWith(from - length, to, piecesOf(state.schema, source)).scrollIntoView());
-  editor.commands.focus();
+  backToText(editor);
 }
 
 /** Begins the answer that is expected, at the end of the line. */
@@ -54,18 +55,14 @@ export function beginAnswer(editor: Editor): void {
   const { $head } = editor.state.selection;
   const end = $head.end();
   editor.view.dispatch(editor.state.tr.insert(end, editor.schema.nodes.answer!.create()));
-  editor
-    .chain()
-    .setTextSelection(end + 1)
-    .focus()
-    .run();
+  caretAt(editor, end + 1);
 }
 
 /** The line once more, below. */
 export function duplicate(editor: Editor): void {
   const { $head } = editor.state.selection;
   editor.view.dispatch(editor.state.tr.insert($head.after(1), $head.parent.copy($head.parent.content)));
-  editor.commands.focus();
+  backToText(editor);
 }
 
 /** Takes the line out; of the only line its words. */
@@ -77,7 +74,7 @@ export function takeOut(editor: Editor): void {
       ? state.tr.delete($head.before(1), $head.after(1))
       : state.tr.delete($head.start(1), $head.end(1));
   view.dispatch(transaction);
-  editor.commands.focus();
+  backToText(editor);
 }
 
 /** What a block is, in words. */

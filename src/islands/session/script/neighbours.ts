@@ -1,4 +1,5 @@
 import type { Editor } from '@tiptap/core';
+import { caretAt } from './caret.ts';
 
 type OfEditor = HTMLElement & { readonly editor?: Editor };
 
@@ -12,5 +13,5 @@ export function leaveTowards(from: HTMLElement, towards: 'before' | 'after'): bo
     next.click();
     return true;
   }
-  return next.editor.commands.focus(towards === 'before' ? 'end' : 'start');
+  return caretAt(next.editor, towards === 'before' ? 'end' : 'start');
 }

@@ -1,8 +1,9 @@
-import { type Editor, Extension } from '@tiptap/core';
+import { Extension } from '@tiptap/core';
 import type { Node as DocNode } from '@tiptap/pm/model';
 import { type Command, NodeSelection, Plugin, TextSelection, type Transaction } from '@tiptap/pm/state';
 import { guessKind, type LineKind } from '../../../core/session/index.ts';
 import { newId } from '../../autosave/newId.ts';
+import { caretAt } from './caret.ts';
 import { kindNamed } from './lineNodes.ts';
 
 /** What the keys of a script ask of what is around it. */
@@ -34,8 +35,8 @@ export function scriptKeys(around: AroundScript) {
         'Alt-ArrowUp': () => (around.moveLine(-1), true),
         'Alt-ArrowDown': () => (around.moveLine(1), true),
         // A browser looks for the first place before the gutter of the first line, and finds none.
-        'Mod-Home': () => caretAt(this.editor, 1),
-        'Mod-End': () => caretAt(this.editor, this.editor.state.doc.content.size - 1),
+        'Mod-Home': () => caretAt(this.editor, 'start'),
+        'Mod-End': () => caretAt(this.editor, 'end'),
         Escape: () => (this.editor.commands.blur(), true),
       };
     },
@@ -48,13 +49,6 @@ export function scriptKeys(around: AroundScript) {
       }),
     ],
   });
-}
-
-/** Puts the caret at a place of the text, and shows the page's own caret there too. */
-function caretAt({ commands, view }: Editor, at: number): boolean {
-  commands.setTextSelection(at);
-  view.focus();
-  return true;
 }
 
 type State = Parameters<Command>[0];

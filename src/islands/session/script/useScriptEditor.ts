@@ -2,6 +2,7 @@ import type { Editor } from '@tiptap/core';
 import { type RefObject, useCallback, useContext, useLayoutEffect, useReducer, useRef, useState } from 'react';
 import { newId } from '../../autosave/newId.ts';
 import { PasteContext } from '../pasting/pasteContext.ts';
+import { caretAt } from './caret.ts';
 import { dropEmptyLines, follow, FROM_SESSION, shapeOf } from './followSession.ts';
 import { areSameLines, linesOfDoc } from './lineNodes.ts';
 import { makeEditor } from './makeEditor.ts';
@@ -78,7 +79,7 @@ export function useScriptEditor(
 
   useFollowing(editor, { part: props.part, isDirty: () => writing.current.isDirty, settled });
   useLayoutEffect(() => {
-    if (editor && startsAt) editor.commands.focus(startsAt);
+    if (editor && startsAt) caretAt(editor, startsAt);
   }, [editor, startsAt]);
   // Its name is that of its part.
   const { title } = props.part.segment;
