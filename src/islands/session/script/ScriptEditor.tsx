@@ -10,15 +10,15 @@ import { BlockView } from './BlockView.tsx';
 import { LineAfter, LineGutter } from './LineBeside.tsx';
 import { LineBar } from './LineBar.tsx';
 import { chooseKind } from './lineCommands.ts';
-import type { ScriptLinesProps } from './scriptProps.ts';
+import type { ScriptLinesProps, StartOfWriting } from './scriptProps.ts';
 import { useScriptEditor } from './useScriptEditor.ts';
 
 /** The lines of a part, written in as text. Structure becomes an edit at once, words after a pause or when they are left. */
-export function ScriptEditor(props: ScriptLinesProps & { readonly startsAt: 'start' | 'end' | null }) {
-  const { part, mayWrite, things, onEdit, startsAt } = props;
+export function ScriptEditor(props: ScriptLinesProps & StartOfWriting) {
+  const { part, mayWrite, things, onEdit, startsAt, firstWords } = props;
   const { segment } = part;
   const host = useRef<HTMLDivElement>(null);
-  const { editor, places, flush } = useScriptEditor(props, { host, startsAt });
+  const { editor, places, flush } = useScriptEditor(props, { host, startsAt, firstWords });
   const listed = useSyncExternalStore(places.subscribe, places.list, places.list);
   const { guessed } = useContext(PasteContext);
   const scope = templateScope(segment, things);

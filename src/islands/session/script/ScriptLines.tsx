@@ -1,8 +1,8 @@
 import { type ComponentType, useEffect, useState } from 'react';
-import type { ScriptLinesProps } from './scriptProps.ts';
+import type { ScriptLinesProps, StartOfWriting } from './scriptProps.ts';
 import { StillLines } from './StillLines.tsx';
 
-type EditorOfLines = ComponentType<ScriptLinesProps & { readonly startsAt: 'start' | 'end' | null }>;
+type EditorOfLines = ComponentType<ScriptLinesProps & StartOfWriting>;
 
 let loaded: EditorOfLines | null = null;
 let loading: Promise<EditorOfLines> | null = null;
@@ -37,6 +37,7 @@ export function ScriptLines(props: ScriptLinesProps & { readonly startsInWriting
   const [wanted, setWanted] = useState<'start' | 'end' | null>(startsInWriting ? 'start' : null);
   // A number that somebody turns, drags or types stays under their hand until they let go of it.
   const [isHeld, setHeld] = useState(false);
+  const [firstWords, setFirstWords] = useState('');
   const isReady = Editor && mayWrite && (wanted || !isHeld);
   useEffect(() => {
     if (!mayWrite || Editor) return undefined;
@@ -55,6 +56,34 @@ export function ScriptLines(props: ScriptLinesProps & { readonly startsInWriting
       forget?.();
     };
   }, [mayWrite, Editor, wanted]);
+  if (!isReady && startsInWriting)
+    return <FirstWords title={props.part.segment.title} {...{ firstWords, setFirstWords }} onHold={setHeld} />;
   if (!isReady) return <StillLines {...props} onWant={() => setWanted('end')} onHold={setHeld} />;
-  return <Editor.of {...props} startsAt={wanted} />;
+  // Who has gone elsewhere meanwhile is not fetched back.
+  return (
+    <Editor.of {...props} startsAt={startsInWriting && firstWords && !isHeld ? null : wanted} {...{ firstWords }} />
+  );
+}
+
+interface FirstWordsProps {
+  readonly title: string;
+  readonly firstWords: string;
+  readonly setFirstWords: (words: string) => void;
+  readonly onHold: (isHeld: boolean) => void;
+}
+
+/** Takes what is typed into a new part until its editor has come, which goes on from there. */
+function FirstWords({ title, firstWords, setFirstWords, onHold }: FirstWordsProps) {
+  return (
+    <textarea
+      autoFocus
+      rows={1}
+      className="textarea ml-30 max-[860px]:ml-20"
+      aria-label={`Lines of ${title}`}
+      value={firstWords}
+      onChange={({ target }) => setFirstWords(target.value)}
+      onFocus={() => onHold(true)}
+      onBlur={() => onHold(false)}
+    />
+  );
 }

@@ -20,3 +20,11 @@ export interface LineBarProps extends ScriptLinesProps {
   readonly editor: Editor;
   readonly flush: () => void;
 }
+
+/** How writing in a script begins. */
+export interface StartOfWriting {
+  /** Where the caret goes at once; null where it goes when somebody wants it. */
+  readonly startsAt: 'start' | 'end' | null;
+  /** What was typed before the text could take it. */
+  readonly firstWords: string;
+}

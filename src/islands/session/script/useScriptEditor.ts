@@ -7,7 +7,7 @@ import { dropEmptyLines, follow, FROM_SESSION, shapeOf } from './followSession.t
 import { areSameLines, linesOfDoc } from './lineNodes.ts';
 import { makeEditor } from './makeEditor.ts';
 import { Places } from './places.ts';
-import type { ScriptLinesProps } from './scriptProps.ts';
+import type { ScriptLinesProps, StartOfWriting } from './scriptProps.ts';
 import { WritersContext } from './writers.ts';
 
 /** What was typed becomes an edit after so long a pause. */
@@ -23,7 +23,7 @@ function useLatest<Value>(value: Value): { readonly current: Value } {
 /** An editor for the lines of a part, which follows the session and tells it what is written. */
 export function useScriptEditor(
   props: ScriptLinesProps,
-  { host, startsAt }: { host: RefObject<HTMLDivElement | null>; startsAt: 'start' | 'end' | null },
+  { host, ...start }: StartOfWriting & { host: RefObject<HTMLDivElement | null> },
 ) {
   const [places] = useState(() => new Places());
   const [editor, setEditor] = useState<Editor | null>(null);
@@ -78,13 +78,21 @@ export function useScriptEditor(
   }, [flush, host, places, writers, latest, pasting]);
 
   useFollowing(editor, { part: props.part, isDirty: () => writing.current.isDirty, settled });
-  useLayoutEffect(() => {
-    if (editor && startsAt) caretAt(editor, startsAt);
-  }, [editor, startsAt]);
+  useStart(editor, start);
   // Its name is that of its part.
   const { title } = props.part.segment;
   useLayoutEffect(() => editor?.view.setProps({}), [editor, title]);
   return { editor, places, flush };
+}
+
+/** Once: puts in what was typed before the editor was there, and the caret where it is wanted. */
+function useStart(editor: Editor | null, given: StartOfWriting): void {
+  const [{ startsAt, firstWords }] = useState(given);
+  useLayoutEffect(() => {
+    if (!editor) return;
+    if (firstWords) editor.view.dispatch(editor.state.tr.insertText(firstWords, 1));
+    if (startsAt) caretAt(editor, firstWords ? 1 + firstWords.length : startsAt);
+  }, [editor, startsAt, firstWords]);
 }
 
 /** Where the page lost its caret, as when the text that it stood in was written anew, it gets one with the focus. */
