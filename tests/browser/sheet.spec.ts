@@ -9,7 +9,6 @@ import {
   script,
   signIn,
   startSession,
-  writeLine,
 } from './steps.ts';
 
 const kinds = (page: Page, title: string) =>
@@ -104,49 +103,6 @@ test('blocks: a thing by its name, the child, a number turned with the keys, a s
   await page.keyboard.press('Control+z');
   await expect(cups).toHaveText('4');
   await isKept(page);
-});
-
-test('what is typed, turned or held at once is never lost: the text has the keys in the same breath, a number stays put', async ({
-  page,
-}) => {
-  let arrive = () => {};
-  const arrives = new Promise<void>((resolve) => (arrive = resolve));
-  await page.route(/ScriptEditor/, async (route) => (await arrives, route.continue()));
-  await signIn(page);
-  await startSession(page, 'At once', ['Carts and lids']);
-  const carts = part(page, 'Carts and lids');
-  // A part of one’s own takes words before its text has come; a space does not press “Add a part” once more.
-  await page.getByRole('button', { name: 'Add a part' }).click();
-  await page.keyboard.type('Drum on it');
-  const dial = carts.getByRole('spinbutton', { name: 'boxes in a row' }).first();
-  await dial.focus();
-  arrive();
-  // Every other part can be written in by now; the one that is held waits until it is let go of.
-  await expect(script(page, OWN).getByText('Drum on it')).toBeVisible();
-  await expect(script(page, 'Hello')).toBeVisible();
-  await expect(dial).toBeFocused();
-  // Two keys before the number is drawn anew.
-  await dial.evaluate((element) => {
-    for (let count = 0; count < 2; count++)
-      element.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowUp', bubbles: true, cancelable: true }));
-  });
-  await expect(dial).toHaveText('6');
-  await dial.press('5');
-  await page.keyboard.press('Enter');
-  await expect(dial).toBeFocused();
-  await expect(dial).toHaveText('5');
-  await expect(script(page, 'Carts and lids')).toHaveCount(0);
-
-  await page.getByRole('heading', { name: 'Goodbye' }).click();
-  await writeLine(page, 'Carts and lids', 'Look at the lids');
-  const hasKeys = await lineTools(page)
-    .getByRole('button', { name: 'notice' })
-    .evaluate((button: HTMLElement) => {
-      button.focus();
-      button.click();
-      return document.activeElement?.getAttribute('aria-label');
-    });
-  expect(hasKeys).toBe('Lines of Carts and lids');
 });
 
 test('lines go to other parts, twice, and out; arrows go over the edge of a part; who reads writes nothing', async ({

@@ -15,10 +15,10 @@ import { useScriptEditor } from './useScriptEditor.ts';
 
 /** The lines of a part, written in as text. Structure becomes an edit at once, words after a pause or when they are left. */
 export function ScriptEditor(props: ScriptLinesProps & StartOfWriting) {
-  const { part, mayWrite, things, onEdit, startsAt, firstWords } = props;
+  const { part, mayWrite, things, onEdit, startsAt, typed } = props;
   const { segment } = part;
   const host = useRef<HTMLDivElement>(null);
-  const { editor, places, flush } = useScriptEditor(props, { host, startsAt, firstWords });
+  const { editor, places, flush } = useScriptEditor(props, { host, startsAt, typed });
   const listed = useSyncExternalStore(places.subscribe, places.list, places.list);
   const { guessed } = useContext(PasteContext);
   const scope = templateScope(segment, things);

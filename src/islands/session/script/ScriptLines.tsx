@@ -1,5 +1,5 @@
-import { type ComponentType, useEffect, useState } from 'react';
-import type { ScriptLinesProps, StartOfWriting } from './scriptProps.ts';
+import { type ComponentType, type RefObject, useEffect, useLayoutEffect, useRef, useState } from 'react';
+import type { ScriptLinesProps, StartOfWriting, TypedBefore } from './scriptProps.ts';
 import { StillLines } from './StillLines.tsx';
 
 type EditorOfLines = ComponentType<ScriptLinesProps & StartOfWriting>;
@@ -37,7 +37,7 @@ export function ScriptLines(props: ScriptLinesProps & { readonly startsInWriting
   const [wanted, setWanted] = useState<'start' | 'end' | null>(startsInWriting ? 'start' : null);
   // A number that somebody turns, drags or types stays under their hand until they let go of it.
   const [isHeld, setHeld] = useState(false);
-  const [firstWords, setFirstWords] = useState('');
+  const typed = useRef<TypedBefore>(null);
   const isReady = Editor && mayWrite && (wanted || !isHeld);
   useEffect(() => {
     if (!mayWrite || Editor) return undefined;
@@ -56,34 +56,35 @@ export function ScriptLines(props: ScriptLinesProps & { readonly startsInWriting
       forget?.();
     };
   }, [mayWrite, Editor, wanted]);
-  if (!isReady && startsInWriting)
-    return <FirstWords title={props.part.segment.title} {...{ firstWords, setFirstWords }} onHold={setHeld} />;
+  if (!isReady && startsInWriting) return <FirstWords title={props.part.segment.title} {...{ typed }} />;
   if (!isReady) return <StillLines {...props} onWant={() => setWanted('end')} onHold={setHeld} />;
-  // Who has gone elsewhere meanwhile is not fetched back.
-  return (
-    <Editor.of {...props} startsAt={startsInWriting && firstWords && !isHeld ? null : wanted} {...{ firstWords }} />
-  );
+  return <Editor.of {...props} startsAt={wanted} typed={typed} />;
 }
 
 interface FirstWordsProps {
   readonly title: string;
-  readonly firstWords: string;
-  readonly setFirstWords: (words: string) => void;
-  readonly onHold: (isHeld: boolean) => void;
+  /** Has what was typed, and where the caret stood, once these words give way. */
+  readonly typed: RefObject<TypedBefore | null>;
 }
 
 /** Takes what is typed into a new part until its editor has come, which goes on from there. */
-function FirstWords({ title, firstWords, setFirstWords, onHold }: FirstWordsProps) {
+function FirstWords({ title, typed }: FirstWordsProps) {
+  const field = useRef<HTMLTextAreaElement>(null);
+  useLayoutEffect(() => {
+    const { current } = field;
+    return () => {
+      if (!current) return;
+      const { value: words, selectionStart: caret } = current;
+      typed.current = { words, caret, hasFocus: document.activeElement === current };
+    };
+  }, [typed]);
   return (
     <textarea
+      ref={field}
       autoFocus
       rows={1}
       className="textarea ml-30 max-[860px]:ml-20"
       aria-label={`Lines of ${title}`}
-      value={firstWords}
-      onChange={({ target }) => setFirstWords(target.value)}
-      onFocus={() => onHold(true)}
-      onBlur={() => onHold(false)}
     />
   );
 }

@@ -1,3 +1,4 @@
+import type { RefObject } from 'react';
 import type { Editor } from '@tiptap/core';
 import type { ComposedSegment } from '../../../core/guide/index.ts';
 import type { ThingsByKey } from '../../../core/materials/index.ts';
@@ -25,6 +26,15 @@ export interface LineBarProps extends ScriptLinesProps {
 export interface StartOfWriting {
   /** Where the caret goes at once; null where it goes when somebody wants it. */
   readonly startsAt: 'start' | 'end' | null;
-  /** What was typed before the text could take it. */
-  readonly firstWords: string;
+  /** What was typed before the text could take it; empty again once it has. */
+  readonly typed: RefObject<TypedBefore | null>;
+}
+
+/** What was typed before the text could take it. */
+export interface TypedBefore {
+  readonly words: string;
+  /** So many letters from the start. */
+  readonly caret: number;
+  /** Whether whoever typed is still there. */
+  readonly hasFocus: boolean;
 }

@@ -85,14 +85,28 @@ export function useScriptEditor(
   return { editor, places, flush };
 }
 
-/** Once: puts in what was typed before the editor was there, and the caret where it is wanted. */
-function useStart(editor: Editor | null, given: StartOfWriting): void {
-  const [{ startsAt, firstWords }] = useState(given);
+/** Puts in what was typed before the editor was there, and the caret where it is wanted; who has gone on is not fetched back. */
+function useStart(editor: Editor | null, { startsAt, typed }: StartOfWriting): void {
   useLayoutEffect(() => {
     if (!editor) return;
-    if (firstWords) editor.view.dispatch(editor.state.tr.insertText(firstWords, 1));
-    if (startsAt) caretAt(editor, firstWords ? 1 + firstWords.length : startsAt);
-  }, [editor, startsAt, firstWords]);
+    const { words, caret, hasFocus } = typed.current ?? { words: '', caret: 0, hasFocus: true };
+    typed.current = null;
+    typeAgain(editor, words);
+    const { from } = editor.state.selection;
+    if (startsAt && hasFocus) caretAt(editor, words ? from - (words.length - caret) : startsAt);
+  }, [editor, startsAt, typed]);
+}
+
+/** As if it were typed once more, letter by letter: a kind that is named is taken, and Enter begins a line. */
+function typeAgain({ view }: Editor, words: string): void {
+  const enter = new KeyboardEvent('keydown', { key: 'Enter' });
+  for (const letter of words) {
+    const { from, to } = view.state.selection;
+    const insert = () => view.state.tr.insertText(letter, from, to);
+    if (letter === '\n') view.someProp('handleKeyDown', (handle) => handle(view, enter));
+    else if (!view.someProp('handleTextInput', (handle) => handle(view, from, to, letter, insert)))
+      view.dispatch(insert());
+  }
 }
 
 /** Where the page lost its caret, as when the text that it stood in was written anew, it gets one with the focus. */
