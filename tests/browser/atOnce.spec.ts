@@ -22,6 +22,12 @@ test('what is typed, turned or held at once is never lost: the text has the keys
   await page.getByRole('button', { name: 'Add a part' }).click();
   await page.keyboard.type('ask: Is it wet?\nDrum on t');
   await page.keyboard.press('ArrowLeft');
+  const [box, beside] = await Promise.all([
+    script(page, 'Something to do').boundingBox(),
+    part(page, 'Goodbye').locator('.line-text').first().boundingBox(),
+  ]);
+  expect(box!.x).toBeGreaterThanOrEqual(beside!.x);
+  expect(box!.x + box!.width).toBeLessThanOrEqual(beside!.x + beside!.width);
   arrive();
   await expect(script(page, 'Hello')).toBeVisible();
   await page.keyboard.type('i');

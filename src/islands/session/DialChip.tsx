@@ -32,11 +32,11 @@ function NumberChip({ dial, onTurn, isInText }: ChipProps<NumberDial>) {
   const [typed, setTyped] = useState<string | null>(null);
   const chip = useRef<HTMLSpanElement>(null);
 
-  // What was asked for last: two keys may come before the number is drawn anew.
+  // What was asked for last: two keys may come before the number is drawn anew; drawn as it was where that was refused.
   const asked = useRef(dial.value);
   useLayoutEffect(() => {
     asked.current = dial.value;
-  }, [dial]);
+  });
 
   const turnTo = (value: number) => {
     const within = Math.min(dial.max, Math.max(dial.min, value));

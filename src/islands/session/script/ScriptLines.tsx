@@ -61,6 +61,9 @@ export function ScriptLines(props: ScriptLinesProps & { readonly startsInWriting
   return <Editor.of {...props} startsAt={wanted} typed={typed} />;
 }
 
+/** As long as one line may be: they are typed again letter by letter. */
+const LONGEST_FIRST_WORDS = 2000;
+
 interface FirstWordsProps {
   readonly title: string;
   /** Has what was typed, and where the caret stood, once these words give way. */
@@ -79,12 +82,22 @@ function FirstWords({ title, typed }: FirstWordsProps) {
     };
   }, [typed]);
   return (
-    <textarea
-      ref={field}
-      autoFocus
-      rows={1}
-      className="textarea ml-30 max-[860px]:ml-20"
-      aria-label={`Lines of ${title}`}
-    />
+    <div className="script-lines">
+      <div className="line line-do">
+        <span className="line-gutter">
+          <span className="kind-word">do</span>
+        </span>
+        <div className="line-text">
+          <textarea
+            ref={field}
+            autoFocus
+            rows={1}
+            maxLength={LONGEST_FIRST_WORDS}
+            className="block w-full field-sizing-content resize-none bg-transparent"
+            aria-label={`Lines of ${title}`}
+          />
+        </div>
+      </div>
+    </div>
   );
 }
