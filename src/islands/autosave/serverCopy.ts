@@ -55,7 +55,7 @@ export class ServerCopy<Value> {
   /** What was sent and not answered. It is sent again as it is, so that it is kept once. */
   #underway: Underway<Value> | null = null;
   #revision: number;
-  #lastTried: Value | undefined;
+  #refused: Value | undefined;
   kept: Value;
   isBusy = false;
   triesAway = 0;
@@ -78,8 +78,9 @@ export class ServerCopy<Value> {
     return this.#latest.current.value !== this.kept || this.waits();
   }
 
-  wasTried(value: Value): boolean {
-    return value === this.#lastTried;
+  /** Whether something is to be sent now: what was refused as it stands would be refused again. */
+  mayKeep(): boolean {
+    return !this.isBusy && this.isBehind() && this.#latest.current.value !== this.#refused;
   }
 
   /** Sends what was not answered, or what was changed since. */
@@ -87,12 +88,12 @@ export class ServerCopy<Value> {
     const { address, name, sharing } = this.#latest.current;
     this.isBusy = true;
     const sent = this.#underway ?? this.#begin();
-    this.#lastTried = sent.value;
     const revision = this.#revision;
     const asChanges = sharing !== undefined && sent.changes.length <= sharing.mostChanges;
     const body = asChanges ? { revision, key: sent.key, changes: sent.changes } : { revision, [name]: sent.value };
     const answer = await keepOnServer<Value>({ address, name }, body);
     this.isBusy = false;
+    this.#refused = answer.state === 'refused' ? sent.value : undefined;
     this.triesAway = answer.state === 'away' ? this.triesAway + 1 : 0;
     if (answer.state !== 'away' || !sharing) this.#underway = null;
     if (answer.state === 'kept') this.#goOn(answer.revision, sent.value);

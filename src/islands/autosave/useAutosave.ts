@@ -35,7 +35,8 @@ export function useAutosave<Value>({ writers = NO_WORDS, ...input }: KeepingInpu
   useEffect(take, [value, take]);
 
   const keep = useCallback(async () => {
-    if (server.isBusy || !server.isBehind()) return;
+    // A timer may be due before the answer is drawn.
+    if (!server.mayKeep()) return;
     setKeeping({ state: 'keeping' });
     setKeeping(await server.keep());
   }, [server]);
@@ -77,9 +78,7 @@ interface Trying<Value> {
 /** Keeps what changed after a pause, and tries again later and later while nobody is there. */
 function useTrying<Value>({ value, keeping, keep, server }: Trying<Value>): void {
   useEffect(() => {
-    if (!server.isBehind()) return undefined;
-    if (keeping.state === 'newer') return undefined;
-    if (keeping.state === 'refused' && server.wasTried(value)) return undefined;
+    if (!server.isBehind() || keeping.state === 'newer') return undefined;
     const timer = setTimeout(
       () => void keep(),
       keeping.state === 'away' ? Math.min(LONGEST_RETRY_MS, RETRY_MS * 2 ** (server.triesAway - 1)) : PAUSE_MS,
