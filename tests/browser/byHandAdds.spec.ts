@@ -74,7 +74,12 @@ test('a thing nobody has heard of is put on the shelf where it is needed, one of
   const own = part(page, 'Something to do');
   await own.getByText('needs', { exact: true }).click();
   await own.getByLabel('Thing to add').fill('hand drums');
+  await page.evaluate(() =>
+    addEventListener('keydown', (event) => (document.body.dataset.spent = String(event.defaultPrevented))),
+  );
   await page.keyboard.press('Enter');
+  // The same press must not reach the button that has the keys next.
+  await expect(page.locator('body')).toHaveAttribute('data-spent', 'true');
   await expect(own.getByLabel('One', { exact: true })).toHaveValue('hand drum');
   await expect(own.getByRole('button', { name: 'put it on the shelf' })).toBeFocused();
   await page.keyboard.press('Enter');

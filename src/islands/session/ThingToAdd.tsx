@@ -1,4 +1,4 @@
-import { useId, useState } from 'react';
+import { type KeyboardEvent, useId, useState } from 'react';
 import { keyFromTitle } from '../../contracts/keyFromTitle.ts';
 import { asKnown } from '../../core/materials/index.ts';
 import { askServer } from '../ui/askServer.ts';
@@ -42,7 +42,7 @@ export function ThingToAdd({ choices, onAdd, onProblem }: ThingToAddProps) {
             setWritten(target.value);
             setUnknown('');
           }}
-          onKeyDown={(event) => event.key === 'Enter' && add()}
+          onKeyDown={(event) => addOnEnter(event, add)}
         />
         <button type="button" onClick={add}>
           add this thing
@@ -68,6 +68,13 @@ export function ThingToAdd({ choices, onAdd, onProblem }: ThingToAddProps) {
       </datalist>
     </>
   );
+}
+
+function addOnEnter(event: KeyboardEvent, add: () => void): void {
+  if (event.key !== 'Enter') return;
+  // What has the keys next is not pressed by the same key.
+  event.preventDefault();
+  add();
 }
 
 /** So many things of like names are offered. */
