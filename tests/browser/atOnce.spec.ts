@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { benchIsReady, isKept, lineTools, part, script, signIn, startSession, writeLine } from './steps.ts';
+import { benchIsReady, isKept, lineTools, part, script, startSession, writeLine } from './steps.ts';
 
 const lines = (page: Page, title: string) =>
   part(page, title)
@@ -16,7 +16,6 @@ test('what is typed, turned or held at once is never lost: the text has the keys
   const hold = () => (arrives = new Promise((resolve) => (arrive = resolve)));
   await page.route(/ScriptEditor/, async (route) => (await arrives, route.continue()));
   hold();
-  await signIn(page);
   await startSession(page, 'At once', ['Carts and lids']);
   // A part of one’s own takes words before its text has come; a space does not press “Add a part” once more.
   await page.getByRole('button', { name: 'Add a part' }).click();

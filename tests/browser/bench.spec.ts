@@ -8,6 +8,7 @@ import {
   isKept,
   part,
   partTitles,
+  beSignedIn,
   signIn,
   startSession,
 } from './steps.ts';
@@ -49,7 +50,6 @@ test('a session is started, filled, turned and sent with the keyboard alone', as
 });
 
 test('the panel of the shelf closes with Escape and gives the focus back; “?” shows the keys', async ({ page }) => {
-  await signIn(page);
   await startSession(page, 'Panels', []);
   await page.getByRole('button', { name: 'Add from the shelf' }).click();
   await page.keyboard.press('Escape');
@@ -63,7 +63,6 @@ test('the panel of the shelf closes with Escape and gives the focus back; “?�
 });
 
 test('levels set the dials, and just right brings them back', { tag: '@soak' }, async ({ page }) => {
-  await signIn(page);
   await startSession(page, 'Levels', ['Carts and lids']);
   const carts = part(page, 'Carts and lids');
   const boxes = carts.getByRole('spinbutton', { name: 'boxes in a row' }).first();
@@ -77,7 +76,6 @@ test('levels set the dials, and just right brings them back', { tag: '@soak' }, 
 });
 
 test('remedies in the margin are pressed, and what is on purpose is not said again', async ({ page }) => {
-  await signIn(page);
   await startSession(page, 'Margin', ['Carts and lids']);
   const carts = part(page, 'Carts and lids');
   await expect(carts.getByText('not for 3 homes')).toBeVisible();
@@ -115,7 +113,6 @@ const withBrokenLine = (segment: Segment): Segment =>
     : segment;
 
 test('a line that is not finished is said beside it, and keeps nothing else from being sent', async ({ page }) => {
-  await signIn(page);
   await startSession(page, 'Broken line', ['Owl steps']);
   const owl = part(page, 'Owl steps');
   // As it may come in a file.
@@ -141,7 +138,6 @@ test('a line that is not finished is said beside it, and keeps nothing else from
 test('minutes are numbers or sums over dials; one without a value is refused and the old one stays', async ({
   page,
 }) => {
-  await signIn(page);
   await startSession(page, 'Minutes', ['Owl steps']);
   const owl = part(page, 'Owl steps');
   const likely = page.locator('.likely');
@@ -173,7 +169,6 @@ test('minutes are numbers or sums over dials; one without a value is refused and
 });
 
 test('title, day and ages are changed where they stand, and the bench says when it was kept', async ({ page }) => {
-  await signIn(page);
   await startSession(page, 'To be renamed', ['Owl steps']);
   await page.getByRole('textbox', { name: 'Title of the session' }).fill('Renamed');
   await page.keyboard.press('Enter');
@@ -208,7 +203,6 @@ test('only chosen homes get it, and a session that changed meanwhile is shown ag
   page,
   context,
 }) => {
-  await signIn(page);
   const bench = await startSession(page, 'Chosen homes', ['Owl steps']);
   await page.getByRole('link', { name: /^Send to/ }).click();
   for (const home of ['Blue door', 'Red gate']) await page.getByRole('checkbox', { name: `Send to ${home}` }).uncheck();
@@ -246,7 +240,7 @@ test('Today names what is late, what is due and what came back, and leads there'
 
 test('on a tablet the notes of a part stand below its lines and lie over none', async ({ page }) => {
   await page.setViewportSize({ width: 820, height: 1180 });
-  await signIn(page);
+  await beSignedIn(page);
   await page.goto(address('/sessions'));
   await page.getByRole('link', { name: 'The cart with no wheels' }).first().click();
   await benchIsReady(page);

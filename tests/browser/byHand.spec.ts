@@ -7,6 +7,7 @@ import {
   lineTools,
   part,
   script,
+  beSignedIn,
   signIn,
   signInAs,
   startSession,
@@ -16,7 +17,6 @@ import {
 test('a part that has worked goes onto the shelf, is copied, and colleagues note on its lines and answer', async ({
   page,
 }) => {
-  await signIn(page);
   await startSession(page, 'Worked', []);
   await page.getByRole('button', { name: 'Add a part' }).click();
   const title = page.getByRole('textbox', { name: 'Title of this part' });
@@ -57,7 +57,6 @@ test('a part that has worked goes onto the shelf, is copied, and colleagues note
 test('a part of one’s own, its needs, a part renewed from the shelf, a copy, and a session deleted and brought back', async ({
   page,
 }) => {
-  await signIn(page);
   const bench = await startSession(page, 'By hand', ['Owl steps']);
   await page.getByRole('button', { name: 'Add a part' }).click();
   const title = page.getByRole('textbox', { name: 'Title of this part' });
@@ -134,7 +133,6 @@ test('a task is ticked off Today and stays so, and a second term starts from the
 });
 
 test('sending says who has it, ticks all or none, and a second press sends nothing more', async ({ page, context }) => {
-  await signIn(page);
   await startSession(page, 'Sent once', ['Owl steps']);
   await page.getByRole('link', { name: /^Send to/ }).click();
   await page.getByRole('link', { name: 'no home' }).click();
@@ -162,7 +160,7 @@ test('by touch nothing covers the words of a line, and what a control is called 
 }) => {
   const context = await browser.newContext({ viewport: { width: 820, height: 1180 }, hasTouch: true, isMobile: true });
   const page = await context.newPage();
-  await signIn(page);
+  await beSignedIn(page);
   await page.goto(address('/sessions'));
   await page.getByRole('link', { name: 'The cart with no wheels' }).click();
   await benchIsReady(page);
@@ -195,7 +193,7 @@ test('by touch nothing covers the words of a line, and what a control is called 
 test('the print tray holds the guide of one home; a guide read from the right is printed from its own page', async ({
   page,
 }) => {
-  await signIn(page);
+  await beSignedIn(page);
   await page.goto(address('/sessions'));
   await page.getByRole('link', { name: 'The cart with no wheels' }).click();
   await benchIsReady(page);
@@ -212,7 +210,7 @@ test('the print tray holds the guide of one home; a guide read from the right is
 test('an owner asks somebody to join, gives another part and takes out; an author has no such page', async ({
   page,
 }) => {
-  await signIn(page);
+  await beSignedIn(page);
   await page.goto(address('/programme'));
   await page.getByRole('link', { name: 'People' }).click();
   await page.getByLabel('E-mail').fill('not an address');

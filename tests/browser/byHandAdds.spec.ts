@@ -34,7 +34,6 @@ test('what opens from the tools of a part stays within the window, by mouse and 
 test('a part of one’s own: its first line has the focus, a new line is “do”, Escape keeps what was typed', async ({
   page,
 }) => {
-  await signIn(page);
   await startSession(page, 'By hand', []);
   await page.getByRole('button', { name: 'Add a part' }).click();
   const own = part(page, 'Something to do');
@@ -66,7 +65,6 @@ test('a part of one’s own: its first line has the focus, a new line is “do�
 test('a thing nobody has heard of is put on the shelf where it is needed, one of our collection just comes along', async ({
   page,
 }) => {
-  await signIn(page);
   await startSession(page, 'With a drum', []);
   await page.getByRole('button', { name: 'Add a part' }).click();
   await page.keyboard.type('Drum on it.');

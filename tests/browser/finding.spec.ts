@@ -22,7 +22,6 @@ test('“/” goes to the field, a slip of typing is forgiven, arrows choose, an
 });
 
 test('on a session what is found on the shelf is put in, and a number opens a maker so', async ({ page }) => {
-  await signIn(page);
   await startSession(page, 'Found and put in', []);
   const field = page.getByRole('combobox', { name: 'Find anything' });
   await field.fill('wheel hunt');

@@ -13,6 +13,7 @@ import {
   benchIsReady,
   part,
   sendAndOpenLetter,
+  beSignedIn,
   signIn,
   startSession,
 } from './steps.ts';
@@ -93,7 +94,6 @@ test('what was sent stays as it was until it is sent again, and then the guide s
   page,
   browser,
 }) => {
-  await signIn(page);
   const bench = await startSession(page, 'Fixed copy', ['Owl steps']);
   const guide = await sendAndOpenLetter(page, 'Corner house');
   const home = await openWithoutScript(browser);
@@ -176,7 +176,7 @@ test('a guide prints on at most two pages, with everything that is folded up on 
 });
 
 test('a longer session, in Spanish, prints on at most two pages, too', async ({ page, browser }) => {
-  await signIn(page);
+  await beSignedIn(page);
   await page.goto(address('/sessions'));
   await page.getByRole('link', { name: 'Who is on the wall?' }).click();
   await page.waitForURL(BENCH);

@@ -1,8 +1,8 @@
 import { expect, test } from '@playwright/test';
-import { address, benchIsReady, expectAccessible, signIn } from './steps.ts';
+import { address, benchIsReady, expectAccessible, beSignedIn } from './steps.ts';
 
 test('a home is added by form, with an allergy and a toddler, and its guide follows', async ({ page }) => {
-  await signIn(page);
+  await beSignedIn(page);
   await page.goto(address('/homes'));
   await page.getByRole('link', { name: 'Add a home' }).click();
   await page.waitForURL('**/homes/new');
@@ -63,7 +63,7 @@ test('a home is added by form, with an allergy and a toddler, and its guide foll
 });
 
 test('a home is added by keyboard alone', async ({ page }) => {
-  await signIn(page);
+  await beSignedIn(page);
   await page.goto(address('/homes/new'));
   await benchIsReady(page);
   await page.getByLabel('Name of the home').focus();
@@ -98,7 +98,7 @@ test('a home is added by keyboard alone', async ({ page }) => {
 });
 
 test('of two who change a home the second chooses which to go on from', async ({ page, context }) => {
-  await signIn(page);
+  await beSignedIn(page);
   await page.goto(address('/homes'));
   const href = (await page.getByRole('link', { name: 'Change Hill cottage' }).getAttribute('href'))!;
   const other = await context.newPage();

@@ -3,13 +3,12 @@ import { startServer, startDemoServer } from '../support/app.ts';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { BENCH, benchIsReady, isKept, script, signIn, startSession, writeLine } from './steps.ts';
+import { BENCH, benchIsReady, isKept, script, startSession, writeLine } from './steps.ts';
 
 test('a tab that is closed in the middle of a word loses nothing, and undo outlives a reload', async ({
   page,
   context,
 }) => {
-  await signIn(page);
   const bench = await startSession(page, 'Closed', ['Owl steps']);
   await writeLine(page, 'Owl steps', 'Hoot once.');
   await isKept(page);
@@ -71,7 +70,6 @@ test('when the database goes away the text stays, a banner says so, and it is ke
 });
 
 test('a lasting refusal is not taken for being away: it is said, and not sent again and again', async ({ page }) => {
-  await signIn(page);
   const bench = await startSession(page, 'Refused for good', ['Owl steps']);
   let puts = 0;
   await page.route('**/api/sessions/*', (route) => {
@@ -95,7 +93,6 @@ test('a lasting refusal is not taken for being away: it is said, and not sent ag
 test('an answer that is cut, is a page of another, or never comes is no answer: it is said, and kept once somebody answers', async ({
   page,
 }) => {
-  await signIn(page);
   const bench = await startSession(page, 'No answer', ['Owl steps']);
   const answers: ('page' | 'cut' | 'never')[] = ['page', 'cut', 'never'];
   await page.route('**/api/sessions/*', (route) => {
@@ -129,7 +126,6 @@ test('an answer that is cut, is a page of another, or never comes is no answer: 
 test('words typed in a field that was not left yet count as not saved, and closing the page asks first', async ({
   page,
 }) => {
-  await signIn(page);
   await startSession(page, 'Typed only', ['Owl steps']);
   await isKept(page);
   await page.getByLabel('Aim').click();

@@ -1,7 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import { MAKERS } from '../../src/makers/index.ts';
 import { plainHomes } from '../support/homes.ts';
-import { address, benchIsReady, expectAccessible, shareOf, signIn } from './steps.ts';
+import { address, benchIsReady, expectAccessible, shareOf, beSignedIn, signIn } from './steps.ts';
 
 const lines = (page: Page) => page.getByRole('region', { name: 'Picture and lines' });
 
@@ -100,7 +100,7 @@ for (let from = 0; from < TRIED.length; from += AT_A_TIME) {
 test('money table: prices that cannot be paid are refused with the reason, and the last good ones stand', async ({
   page,
 }) => {
-  await signIn(page);
+  await beSignedIn(page);
   await page.goto(address('/makers/money-table'));
   await benchIsReady(page);
   await page.getByLabel('prices', { exact: false }).first().fill('3 25');
@@ -120,7 +120,7 @@ test('money table: prices that cannot be paid are refused with the reason, and t
 test('bad numbers are refused with the range at once, by keyboard too, and levels change the lines', async ({
   page,
 }) => {
-  await signIn(page);
+  await beSignedIn(page);
   await page.goto(address('/makers/pair-cards'));
   await benchIsReady(page);
   await page.getByLabel('total', { exact: true }).fill('10000');
@@ -195,7 +195,7 @@ test('a maker goes onto the bench, its dial is turned there, and the tray is pri
 });
 
 test('cards with their total behind them are laid out for both sides of the sheet', async ({ page }) => {
-  await signIn(page);
+  await beSignedIn(page);
   await page.goto(address('/makers/pair-cards'));
   await benchIsReady(page);
   await page.getByLabel('on the back').selectOption('the total');
@@ -248,7 +248,7 @@ test('the programme’s settings are obeyed by the makers', async ({ page }) => 
 });
 
 test('from what was noticed the ladder proposes what next, without a mark', { tag: '@soak' }, async ({ page }) => {
-  await signIn(page);
+  await beSignedIn(page);
   await page.goto(address('/makers'));
   await expect(page.getByRole('main').getByRole('listitem')).toHaveCount(MAKERS.length);
   await expectAccessible(page);

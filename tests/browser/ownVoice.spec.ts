@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { CHROMIUM } from '../support/chromium.ts';
 import { humFile } from '../support/humFile.ts';
-import { address, benchIsReady, expectAccessible, sendAndOpenLetter, signIn } from './steps.ts';
+import { address, benchIsReady, expectAccessible, sendAndOpenLetter, beSignedIn, signIn } from './steps.ts';
 
 /** What the microphone of this browser hears: somebody who hums once, a moment after it is switched on. */
 const folder = mkdtempSync(join(tmpdir(), 'footstool-voice-'));
@@ -93,7 +93,7 @@ test('a microphone that is refused is said in words, and a file does instead, by
   await page.addInitScript(() => {
     navigator.mediaDevices.getUserMedia = () => Promise.reject(new DOMException('no', 'NotAllowedError'));
   });
-  await signIn(page);
+  await beSignedIn(page);
   await page.goto(address('/programme/sounds'));
   await benchIsReady(page);
   const row = rowOf(page, 'sh');

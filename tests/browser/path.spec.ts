@@ -12,7 +12,6 @@ import {
   part,
   partTitles,
   sendAndOpenLetter,
-  signIn,
   signInByForm,
   startSession,
   takeUp,
@@ -189,7 +188,6 @@ async function followGuide(page: Page, guide: string): Promise<void> {
 }
 
 test('parts are dragged on the tape with the mouse, and everything can be undone and done again', async ({ page }) => {
-  await signIn(page);
   await startSession(page, 'Moved by hand', ['Owl steps', 'Carts and lids']);
   await page.getByRole('button', { name: /^Carts and lids .*move on the tape/ }).scrollIntoViewIfNeeded();
   const from = (await page.getByRole('button', { name: /^Carts and lids .*move on the tape/ }).boundingBox())!;

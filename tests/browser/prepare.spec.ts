@@ -1,11 +1,11 @@
 import { expect, test } from '@playwright/test';
 import { readFile } from 'node:fs/promises';
-import { address, expectAccessible, expectToFitAtTwiceTheSize, isKept, signIn, startSession } from './steps.ts';
+import { address, expectAccessible, expectToFitAtTwiceTheSize, isKept, beSignedIn, startSession } from './steps.ts';
 
 test('from a session to what has to be done before it: tasks are ticked, bags are listed, and labels lead to the tray', async ({
   page,
 }) => {
-  await signIn(page);
+  await beSignedIn(page);
   await page.goto(address('/sessions'));
   await page.getByRole('link', { name: 'A parcel for Nim' }).click();
   await page.getByRole('link', { name: 'prepare', exact: true }).click();
@@ -26,7 +26,7 @@ test('from a session to what has to be done before it: tasks are ticked, bags ar
 });
 
 test('a session is taken along as text, page and captions; the text comes back as a script', async ({ page }) => {
-  await signIn(page);
+  await beSignedIn(page);
   await page.goto(address('/sessions'));
   await page.getByRole('link', { name: 'Who is on the wall?' }).first().click();
   const lines = page.locator('.line-text');

@@ -1,10 +1,9 @@
 import { expect, test } from '@playwright/test';
-import { expectAccessible, part, signIn, startSession } from './steps.ts';
+import { expectAccessible, part, startSession } from './steps.ts';
 
 test('a session is rehearsed with the space bar; a note outlives a reload and stands on the sheet until it is done', async ({
   page,
 }) => {
-  await signIn(page);
   const bench = await startSession(page, 'Said once before', ['Owl steps', 'Wheel hunt']);
   await page.getByRole('link', { name: 'rehearse' }).click();
   await expect(page.getByText(/^Line 1 of \d+$/)).toBeVisible();
@@ -13,14 +12,14 @@ test('a session is rehearsed with the space bar; a note outlives a reload and st
   await expect(async () => {
     await page.locator('body').press(' ');
     await expect(page.getByRole('heading', { name: 'Owl steps' })).toBeVisible({ timeout: 100 });
-  }).toPass();
+  }).toPass({ intervals: [50] });
   await page.getByLabel('A note on this line, for later').fill('Slower here.');
   await page.reload();
   await expect(page.getByLabel('A note on this line, for later')).toHaveValue('Slower here.');
   await expect(async () => {
     await page.getByRole('button', { name: /^(Go on|That was it)$/ }).click({ timeout: 500 });
     await expect(page.getByRole('heading', { name: 'How long it took' })).toBeVisible({ timeout: 100 });
-  }).toPass();
+  }).toPass({ intervals: [50] });
   await expect(page.getByText('Slower here.')).toHaveCount(1);
   await page.getByRole('button', { name: 'Keep what’s ticked and the notes' }).click();
   await expect(page.getByText('It’s kept.')).toBeVisible();

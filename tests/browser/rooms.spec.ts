@@ -6,6 +6,7 @@ import {
   expectAccessibleInLightAndDark,
   expectToFitAtTwiceTheSize,
   shareOf,
+  beSignedIn,
   signIn,
   signInAs,
 } from './steps.ts';
@@ -90,7 +91,7 @@ test.describe('axe finds nothing, in the light and in the dark, and rooms fit at
 });
 
 test('the session room fits at 200 % zoom without scrolling sideways', async ({ page }) => {
-  await signIn(page);
+  await beSignedIn(page);
   await page.goto(address('/sessions'));
   await page.getByRole('link', { name: 'The cart with no wheels' }).click();
   await expectToFitAtTwiceTheSize(page);

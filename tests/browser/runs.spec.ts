@@ -1,10 +1,10 @@
 import { expect, test, type Page } from '@playwright/test';
-import { address, benchIsReady, expectAccessible, signIn } from './steps.ts';
+import { address, benchIsReady, expectAccessible, beSignedIn, signIn } from './steps.ts';
 
 const lines = (page: Page) => page.getByRole('region', { name: 'Picture and lines' });
 
 test('a way of running it changes the lines; the school of the programme changes how it begins', async ({ page }) => {
-  await signIn(page);
+  await beSignedIn(page);
   await page.goto(address('/makers/number-pots'));
   await benchIsReady(page);
   await expect(lines(page)).toContainText('Let your child fill, tip and stir the pots');

@@ -7,6 +7,7 @@ import {
   isKept,
   part,
   sendAndOpenLetter,
+  beSignedIn,
   signIn,
   signInAs,
   startSession,
@@ -76,7 +77,6 @@ test('what no permitted thing serves is left out of a toddler’s guide, and the
   page,
   browser,
 }) => {
-  await signIn(page);
   await startSession(page, 'Ice and a toddler', ['Who melts last?']);
   await expect(part(page, 'Who melts last?').locator('.finding').filter({ hasText: 'Lamp post' })).toBeVisible();
   const guide = await sendAndOpenLetter(page, 'Lamp post');
@@ -95,7 +95,7 @@ test('an owner adds a rule, tightens one and keeps one unsaid; homes get it so, 
   page,
   browser,
 }) => {
-  await signIn(page);
+  await beSignedIn(page);
   await page.goto(address('/programme'));
   await page.getByRole('link', { name: 'Cautions' }).click();
   await page.getByText('Add a rule').click();
@@ -179,7 +179,6 @@ test(
 test('while a change is still on its way the bench says that it is being saved, not that something is to mend', async ({
   page,
 }) => {
-  await signIn(page);
   await startSession(page, 'On its way', ['Owl steps']);
   let letGo = () => {};
   const held = new Promise<void>((resolve) => (letGo = resolve));

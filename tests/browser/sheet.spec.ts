@@ -7,7 +7,7 @@ import {
   lineTools,
   part,
   script,
-  signIn,
+  beSignedIn,
   startSession,
 } from './steps.ts';
 
@@ -19,7 +19,6 @@ const kinds = (page: Page, title: string) =>
 const words = (page: Page, title: string) => part(page, title).locator('.line-text').allTextContents();
 
 async function ownPart(page: Page, name: string): Promise<void> {
-  await signIn(page);
   await startSession(page, name, []);
   await page.getByRole('button', { name: 'Add a part' }).click();
   await expect(script(page, 'Something to do')).toBeFocused();
@@ -149,7 +148,6 @@ Hang up the towel.`;
 test('a page that was written elsewhere becomes a script, marked where we guessed, and goes again at one press', async ({
   page,
 }) => {
-  await signIn(page);
   await startSession(page, 'Pasted', []);
   const before = await page.locator('section.segment').count();
   await page.getByRole('button', { name: 'Paste a page' }).click();
@@ -235,7 +233,7 @@ Pour the water on a plant.
 Dry the jars together.`;
 
 test('twelve lines of plain text are a session that is sent, with few corrections', async ({ page }) => {
-  await signIn(page);
+  await beSignedIn(page);
   await page.goto(address('/sessions/new'));
   await page.getByLabel('What is it called?').fill('Rain in a jar');
   await page.getByRole('button', { name: 'Start writing' }).click();

@@ -1,8 +1,8 @@
 import { expect, test } from '@playwright/test';
-import { address, benchIsReady, expectAccessible, signIn } from './steps.ts';
+import { address, benchIsReady, expectAccessible, beSignedIn, signIn } from './steps.ts';
 
 test('an activity is found by skill, age, minutes and mess, and the address keeps the question', async ({ page }) => {
-  await signIn(page);
+  await beSignedIn(page);
   await page.goto(address('/shelf'));
   await page.getByLabel('skill', { exact: true }).selectOption({ label: 'comparing' });
   await page.getByLabel('age').fill('4');
@@ -19,7 +19,7 @@ test('an activity is found by skill, age, minutes and mess, and the address keep
 test('an activity’s page counts its things for the dials as they stand, with the sum, and says what to take care of', async ({
   page,
 }) => {
-  await signIn(page);
+  await beSignedIn(page);
   await page.goto(address('/shelf/activity/button-pots'));
   const buttons = page.getByRole('row').filter({ has: page.getByRole('link', { name: 'buttons', exact: true }) });
   await expect(buttons).toContainText('15');
@@ -32,7 +32,7 @@ test('an activity’s page counts its things for the dials as they stand, with t
 test('an author writes a thing and an activity; what does not fit is named and nothing written is lost', async ({
   page,
 }) => {
-  await signIn(page);
+  await beSignedIn(page);
   await page.goto(address('/shelf?kind=thing'));
   await page.getByRole('link', { name: 'Add a thing' }).click();
   await page.waitForURL('**/shelf/new/thing');
@@ -103,7 +103,7 @@ test('an activity of the demo goes through its form without a change', { tag: '@
 test('what we have: ticking things shows what can be done, a home’s things too, and the best three', async ({
   page,
 }) => {
-  await signIn(page);
+  await beSignedIn(page);
   await page.goto(address('/shelf/have'));
   await benchIsReady(page);
   const found = page.getByRole('region', { name: 'What can be done' });
@@ -124,7 +124,7 @@ test('what we have: ticking things shows what can be done, a home’s things too
 });
 
 test('a swap is overruled, remembered, and forgotten again', { tag: '@soak' }, async ({ page }) => {
-  await signIn(page);
+  await beSignedIn(page);
   await page.goto(address('/shelf/thing/building-block?qty=9&years=3'));
   const sticks = page.getByRole('listitem').filter({ has: page.getByRole('link', { name: 'flat wooden sticks' }) });
   await expect(sticks).toContainText('thin: a hand will not feel that nine is many');
@@ -138,7 +138,7 @@ test('a swap is overruled, remembered, and forgotten again', { tag: '@soak' }, a
 });
 
 test('a borrowed book is reserved from the catalogue and let go', async ({ page }) => {
-  await signIn(page);
+  await beSignedIn(page);
   await page.goto(address('/shelf/book/a-cloud-in-the-kitchen'));
   await expect(page.getByRole('link', { name: 'A puddle, Monday to Sunday' })).toBeVisible();
   await page.getByLabel('Needed on').fill('2027-05-06');

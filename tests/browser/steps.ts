@@ -25,9 +25,14 @@ export async function signInByForm(page: Page): Promise<void> {
   await expect(page.getByRole('navigation', { name: 'Rooms' })).toBeVisible();
 }
 
-/** Opens Today as the demo's owner, who signed in before the tests began. */
-export async function signIn(page: Page): Promise<void> {
+/** Makes a page one of the demo's owner, who signed in before the tests began. */
+export async function beSignedIn(page: Page): Promise<void> {
   await page.context().addCookies([{ name: SIGN_IN_COOKIE, value: server().signInCookie, url: address('/') }]);
+}
+
+/** Opens Today as the demo's owner. */
+export async function signIn(page: Page): Promise<void> {
+  await beSignedIn(page);
   await page.goto(address('/'));
   await expect(page.getByRole('navigation', { name: 'Rooms' })).toBeVisible();
 }
@@ -42,9 +47,11 @@ export async function signInAs(page: Page, email: string, password: string): Pro
 
 /**
  * Has a session with activities of the demo, on its bench, and gives its address. It is asked for without the pages that
- * lead there (firstAfternoon.spec.ts goes through those), since most tests begin with one.
+ * lead there (firstAfternoon.spec.ts goes through those), since most tests begin with one. Who is not signed in is the
+ * demo's owner.
  */
 export async function startSession(page: Page, title: string, activities: readonly string[]): Promise<string> {
+  if ((await page.context().cookies(address('/'))).length === 0) await beSignedIn(page);
   const headers = { origin: new URL(address('/')).origin };
   const form = {
     title,

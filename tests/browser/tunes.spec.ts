@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { address, benchIsReady, expectAccessible, signIn } from './steps.ts';
+import { address, benchIsReady, expectAccessible, beSignedIn, signIn } from './steps.ts';
 
 const words = (page: Page) => page.getByLabel('Words, a line for each line of the tune');
 const region = (page: Page) => page.getByRole('region', { name: 'Words on the tune' });
@@ -46,7 +46,7 @@ test(
 );
 
 test('another tune takes the words along, the tune is heard on press, by keyboard alone', async ({ page }) => {
-  await signIn(page);
+  await beSignedIn(page);
   await page.goto(address('/makers/words-to-a-tune'));
   await benchIsReady(page);
   await page.getByRole('combobox', { name: 'Tune' }).focus();

@@ -1,15 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import {
-  benchIsReady,
-  expectAccessible,
-  isKept,
-  part,
-  script,
-  signIn,
-  signInAs,
-  startSession,
-  writeLine,
-} from './steps.ts';
+import { benchIsReady, expectAccessible, isKept, part, script, signInAs, startSession, writeLine } from './steps.ts';
 
 /** Types behind words of the line that was added to “Owl steps”. */
 async function typeAfter(page: Page, words: string, typed: string): Promise<void> {
@@ -25,7 +15,6 @@ test('two windows on one session: what each does comes together, words of one li
   page,
   context,
 }) => {
-  await signIn(page);
   const bench = await startSession(page, 'Two windows', ['Owl steps']);
   await writeLine(page, 'Owl steps', 'Tip the lids out and count them.');
   await isKept(page);
@@ -77,7 +66,6 @@ test('who else is there is told, with their line, and what they keep comes at on
   context,
   browser,
 }) => {
-  await signIn(page);
   const bench = await startSession(page, 'Two at once', ['Owl steps']);
   await writeLine(page, 'Owl steps', 'Hoot once.');
   await isKept(page);
@@ -123,7 +111,6 @@ test('what arrived though its answer was lost is not put in again over what othe
   page,
   context,
 }) => {
-  await signIn(page);
   const bench = await startSession(page, 'Arrived', ['Owl steps']);
   // The first that is kept from now on arrives, and its answer is lost; after that nobody can be reached.
   let puts = 0;
@@ -163,7 +150,6 @@ test('what arrived though its answer was lost is not put in again over what othe
 });
 
 test('a session is given a name as it is, and is had back as it was then', async ({ page }) => {
-  await signIn(page);
   await startSession(page, 'Named', ['Owl steps']);
   await page.getByLabel('Aim').fill('Hoots along.');
   await page.getByLabel('Aim').press('Enter');

@@ -7,6 +7,7 @@ import {
   lineTools,
   openDemoSounds,
   partTitles,
+  beSignedIn,
   signIn,
   writeLine,
 } from './steps.ts';
@@ -96,7 +97,7 @@ test(
 test('a programme’s own order of sounds: what is no sound is named and kept in the form, the rest decides what can be read', async ({
   page,
 }) => {
-  await signIn(page);
+  await beSignedIn(page);
   await page.goto(address('/programme'));
   const order = page.getByLabel('Order of sounds');
   await expect(order).toHaveValue(/^m a s t\ni n p o\n/);

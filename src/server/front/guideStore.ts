@@ -40,12 +40,16 @@ const MOST_RENDERED = 2000;
 
 /** Rendered guides in the memory of this process, the ones asked for longest ago dropped first. */
 export class MemoryGuideStore implements GuideStore {
-  readonly #pages = new LRUCache<string, StoredPage>({
-    maxSize: MOST_BYTES,
-    sizeCalculation: ({ plain, gzipped }) => Math.max(1, plain.length + gzipped.length),
-  });
+  readonly #pages: LRUCache<string, StoredPage>;
   readonly #rendering = new LRUCache<string, RenderTicket>({ max: MOST_RENDERED });
   #isPaused = true;
+
+  constructor({ mostBytes = MOST_BYTES }: { mostBytes?: number } = {}) {
+    this.#pages = new LRUCache<string, StoredPage>({
+      maxSize: mostBytes,
+      sizeCalculation: ({ plain, gzipped }) => Math.max(1, plain.length + gzipped.length),
+    });
+  }
 
   find(key: string): StoredPage | null {
     return this.#isPaused ? null : (this.#pages.get(key) ?? null);
