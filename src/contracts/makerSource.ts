@@ -1,8 +1,7 @@
 import { dialSettings, line, partId } from './line.ts';
-import { exactly, key, knownAs } from './fields.ts';
+import { exactly, key } from './fields.ts';
 import { needChange, segmentNeed } from './need.ts';
 import { mixed, array, number, string } from 'yup';
-import { VARIANTS } from '../core/makers/index.ts';
 import { LEVELS, type Line, type MakerSource } from '../core/session/index.ts';
 import { numberSettings } from './numberSettings.ts';
 
@@ -18,15 +17,45 @@ export const makerSource = () =>
     values: dialSettings(),
     settings: exactly(numberSettings()).required(),
     edition: number().integer().min(1).max(1000),
-    paces: knownAs<MakerSource['paces']>(
-      exactly(
-        Object.fromEntries(VARIANTS.map((variant) => [variant, number().min(LEAST_PACE).max(MOST_PACE)])),
-      ).default(undefined),
-    ),
+    paces: paces(),
     changes: makerChanges(),
   })
     .default(undefined)
     .meta({ def: 'maker' });
+
+const MOST_WAYS = 12;
+
+/** What minutes are multiplied by, by the ways of playing: each maker has its own. */
+const paces = () =>
+  mixed<NonNullable<MakerSource['paces']>>()
+    .default(undefined)
+    .test(
+      'paces',
+      `must be numbers from ${LEAST_PACE} to ${MOST_PACE} by ways of playing, ${MOST_WAYS} at most`,
+      arePaces,
+    )
+    .meta({
+      jsonSchema: {
+        type: 'object',
+        maxProperties: MOST_WAYS,
+        propertyNames: { pattern: WAY_ID.source },
+        additionalProperties: { type: 'number', minimum: LEAST_PACE, maximum: MOST_PACE },
+      },
+    });
+
+const WAY_ID = /^[a-z][a-z0-9-]{0,39}$/;
+
+function arePaces(value: unknown): boolean {
+  if (value === undefined) return true;
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) return false;
+  const entries = Object.entries(value);
+  return (
+    entries.length <= MOST_WAYS &&
+    entries.every(
+      ([way, pace]) => WAY_ID.test(way) && typeof pace === 'number' && pace >= LEAST_PACE && pace <= MOST_PACE,
+    )
+  );
+}
 
 const MOST_LINES = 60;
 

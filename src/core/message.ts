@@ -30,7 +30,7 @@ export interface MoneyAmount {
   readonly minor: number;
   /** One of the currencies of `numbers/currencies`. */
   readonly currency: string;
-  /** Written in the large unit with two decimals, so that 35p and £0.35 never stand side by side. */
+  /** Written in the large unit with two decimals. */
   readonly asMajor: boolean;
 }
 

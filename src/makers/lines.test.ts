@@ -23,18 +23,17 @@ const qtyOf = ({ materials }: Worked, item: string) => materials.find((entry) =>
 const ask = (lines: Worked['lines']['right'], asks: RegExp) => lines.find(({ text }) => asks.test(text))?.answer;
 const dotsIn = (shapes: Worked['picture']['shapes']) => shapes.filter(({ kind }) => kind === 'circle').length;
 
-test('place settings: the cups on the table and within reach are those that are listed', () => {
+test('place settings: who has one and who has not come to everybody, in every way, and one more is laid for', () => {
   for (const people of upTo(12, 2))
-    for (const placed of upTo(people)) {
-      const answer = make('place-settings', { people, placed, things: 3 });
-      assert.ok(answer.ok);
-      const { text } = answer.value.lines.right[0]!;
-      assert.equal(qtyOf(answer.value, 'chair'), people);
-      const cups = [...text.matchAll(/(\d+) cups?/g)].reduce((sum, [, number]) => sum + Number(number), 0);
-      assert.equal(cups, people, text);
-      assert.equal(qtyOf(answer.value, 'cup'), people);
-      assert.doesNotMatch(text, /\b0 /);
-    }
+    for (const placed of upTo(people))
+      for (const variant of ['supper', 'picnic', 'cafe']) {
+        const { lines, materials } = made('place-settings', { people, placed, things: 3, variant });
+        const missing = lines.right.find(({ text }) => /haven’t got|(?:more )?cups (?:do we|are we short)/.test(text));
+        const put = placed > 0 ? placed : 0;
+        assert.equal(put + Number(missing?.answer ?? (placed === people ? 0 : people)), people, `${variant} ${placed}`);
+        assert.equal(materials.find(({ item }) => item === 'cup')!.qty, people + 1);
+        assert.doesNotMatch(lines.right.map(({ text }) => text).join(' '), /\b0 /);
+      }
 });
 
 test('number pots: the easier line names pots up to three, whatever the row is, with as many counters as they take', () => {
@@ -155,26 +154,52 @@ test('volumes: what is poured never runs over, the most is the most, and cups an
   assert.match(over.ok ? 'taken' : describeMakerProblem(over.problem), /come to 55 ml/);
 });
 
-test('money table: there are coins for the purse, for the till where change is given, and for the easier line', () => {
-  for (const [purse, till, prices] of [
-    ['50', '10 5', '35'],
-    ['1 1 2 2 5 10', '1 1 2 5', '3 6 8 14'],
-    ['2 2 5', '', '4 7'],
-    ['5 10', '1 1', '4'],
+test('money table: there are coins for the purse, for the till where change is given, and for the easier level', () => {
+  for (const [purse, till, prices, coins, pennies] of [
+    ['50', '10 5', '35', 3, 5],
+    ['1 1 2 2 5 10', '1 1 2 5', '3 6 8 14', 6, 3],
+    ['2 2 5', '', '4 7', 3, 4],
+    ['5 10', '1 1', '4', 4, 4],
   ] as const) {
-    const answer = make('money-table', { purse, till, prices });
-    assert.ok(answer.ok);
-    const { lines } = answer.value;
-    const laid = [...lines.right[0]!.text.matchAll(/(\d+) × (\d+)p/g)].flatMap(([, number, worth]) =>
-      new Array<number>(Number(number)).fill(Number(worth)),
+    const { lines, materials } = made('money-table', { purse, till, prices });
+    const ones = purse
+      .split(' ')
+      .concat(till.split(' '))
+      .filter((coin) => coin === '1').length;
+    const has = materials.find(({ item }) => item === 'coin')!.qty;
+    const isChanged = lines.right.some(({ text }) => text.includes('That’s the till'));
+    assert.equal(
+      materials.some(({ item }) => item === 'bowl'),
+      isChanged,
     );
-    const [, ones] = /^Lay (\d+) × 1p/.exec(lines.easier[0]!.text)!;
-    assert.match(lines.easier[1]!.text, new RegExp(`Give me ${ones}p`));
-    assert.equal(lines.easier[1]!.answer!.split(': ')[1]!.split(', ').length, Number(ones));
-    const more = Math.max(0, Number(ones) - laid.filter((worth) => worth === 1).length);
-    assert.equal(qtyOf(answer.value, 'coin'), laid.length + more);
-    assert.equal(lines.right[0]!.text.includes('into the till'), ask(lines.right, /comes back/) !== undefined);
+    assert.equal(
+      has,
+      coins +
+        Math.max(
+          0,
+          pennies - (isChanged || till === '' ? ones : purse.split(' ').filter((coin) => coin === '1').length),
+        ),
+    );
+    assert.match(lines.easier[1]!.text, new RegExp(`^Put ${pennies} pennies in the purse`));
   }
+});
+
+test('money table: coins are called by their faces, in the words of the country', () => {
+  const said = (values: MakerValues, settings: Partial<MakerSettings> = {}) =>
+    Object.values(made('money-table', values, settings).lines)
+      .flatMap((level) => level.flatMap(({ text, answer = '' }) => [text, answer]))
+      .join(' ');
+  const pence = said({ purse: '1 1 2 2 8 50 100'.replace('8 ', ''), till: '', prices: '4 52 104' });
+  assert.match(pence, /two pennies, two 2ps, a 50p,? and a pound coin/);
+  assert.doesNotMatch(pence, /£0|\d × /);
+  assert.match(
+    said({ purse: '1 5 25', till: '', prices: '6' }, { currency: 'dollars' }),
+    /a penny, a nickel,? and a quarter/,
+  );
+  assert.match(
+    said({ purse: '1 2', till: '', prices: '3' }, { currency: 'cents' }),
+    /a one-cent coin and a two-cent coin/,
+  );
 });
 
 test('paper is listed as many sheets as come out of the printer, on A4 and on Letter', () => {

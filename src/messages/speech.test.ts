@@ -52,7 +52,8 @@ test('every maker has a catalogue under its name, with a title, what it is for, 
 });
 
 test('every maker has all the sentences of its run: a way in, each way of running it, cases, roles and a way out', () => {
-  for (const { id, run } of MAKERS) {
+  for (const { id, run, plays } of MAKERS) {
+    if (plays) continue;
     const catalogue = (en as Catalogues)[id]!;
     const lacking = [...runKeys(runShape(run)), 'picture'].filter((key) => !Object.hasOwn(catalogue, key));
     assert.deepEqual(lacking, [], id);

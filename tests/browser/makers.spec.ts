@@ -7,7 +7,7 @@ const lines = (page: Page) => page.getByRole('region', { name: 'Picture and line
 
 /** The main dial of each maker, a value for it, and what a line then says. */
 const TURNS = [
-  { id: 'place-settings', dial: 'people', to: '6', says: 'Set 6 chairs or cushions' },
+  { id: 'place-settings', dial: 'people', to: '6', says: 'Put out 6 chairs or cushions' },
   { id: 'number-pots', dial: 'to', to: '8', says: 'Stand 9 pots in a row, 0 to 8, and lay 36 counters' },
   { id: 'tally', dial: 'how many', to: '17', says: 'five, ten, fifteen, sixteen, seventeen' },
   { id: 'dice-moves', dial: 'dice', to: '2', says: 'as many as were thrown, from 2 to 12' },
@@ -24,7 +24,7 @@ const TURNS = [
   { id: 'volumes', dial: 'container, ml', to: '1000', says: 'a clear container of 1000 ml' },
   { id: 'clock', dial: 'hour', to: '7', says: 'Set the clock to seven o’clock' },
   { id: 'number-row', dial: 'the number this child leaves out', to: '9', says: 'seven, eight, ten, eleven' },
-  { id: 'sorting-set', dial: 'of each kind and colour', to: '3', says: 'by colour: 6 in each heap' },
+  { id: 'sorting-set', dial: 'of each kind for each pile', to: '3', says: '6: they’re all the same' },
   { id: 'order-row', dial: 'toys in the row', to: '7', says: 'line up 7 animals' },
   { id: 'numeral-page', dial: 'numeral', to: '8', says: 'cross over, round below, and back up' },
   { id: 'balance-table', dial: 'things to weigh', to: '6', says: 'a shoe, an apple and a wooden spoon' },
@@ -113,7 +113,7 @@ test('money table: prices that cannot be paid are refused with the reason, and t
   await page.getByLabel('coins in the purse').fill('50');
   await page.getByLabel('coins in the till').fill('10 5');
   await page.getByLabel('prices', { exact: false }).first().fill('35');
-  await expect(lines(page)).toContainText('35p to 40p, 40p to 50p: 15p');
+  await expect(lines(page)).toContainText('count up 35p to 40p, 40p to 50p');
   await expectAccessible(page);
 });
 

@@ -51,6 +51,7 @@ test(
     await signIn(page);
     await page.goto(address('/makers/sorting-set'));
     await benchIsReady(page);
+    await page.getByLabel('how it is run').selectOption('guess-my-rule');
     await page.getByRole('button', { name: 'Add to the session' }).click();
     await page.waitForURL('**/sessions/*');
     await benchIsReady(page);
@@ -69,8 +70,8 @@ test(
       // Where something in it is not for a child there, the whole part is left out.
       if ((await part.locator('figure svg').count()) === 0) continue;
       pictures += 1;
-      await expect(part.locator('figcaption')).toContainText('heaps below their cards');
-      if ((await part.getByText('makes up a secret rule').count()) > 0) withRoles += 1;
+      await expect(part.locator('figcaption')).toContainText('piles below their cards');
+      if ((await part.getByText('makes up a rule and says only yes or no').count()) > 0) withRoles += 1;
     }
     expect(withRoles).toBeGreaterThan(0);
     expect(withRoles).toBeLessThan(pictures);

@@ -3,7 +3,7 @@ import { test } from 'node:test';
 import { USUAL_POLICY } from '../../src/core/cautions/index.ts';
 import { type Household, NOTHING_DECIDED, openQuestions, type PartQuestion } from '../../src/core/homes/index.ts';
 import { MAKERS } from '../../src/makers/index.ts';
-import { VARIANTS } from '../../src/core/makers/index.ts';
+import { waysOf } from '../../src/core/makers/index.ts';
 import { asKnown } from '../../src/core/materials/index.ts';
 import { segmentFor, type PartSources } from '../../src/core/shelf/segmentFor.ts';
 import { readSettings } from '../../src/contracts/programme.ts';
@@ -31,10 +31,10 @@ const toCheck = (questions: readonly PartQuestion[]) =>
   questions.filter(({ kind }) => kind !== 'ask').map(({ rule, words }) => `${rule}: ${words.join(', ')}`);
 
 test('nothing that a maker writes has to be looked at before it is sent, in any way of running it', () => {
-  const found = MAKERS.flatMap(({ id: maker }) =>
-    VARIANTS.flatMap((variant) =>
-      toCheck(questionsAbout({ kind: 'maker', maker, values: { variant } })).map(
-        (what) => `${maker}, ${variant}: ${what}`,
+  const found = MAKERS.flatMap((maker) =>
+    waysOf(maker).flatMap((variant) =>
+      toCheck(questionsAbout({ kind: 'maker', maker: maker.id, values: { variant } })).map(
+        (what) => `${maker.id}, ${variant}: ${what}`,
       ),
     ),
   );

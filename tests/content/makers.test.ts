@@ -6,7 +6,7 @@ import {
   type MakerLine,
   type MakerOutput,
   runMaker,
-  VARIANTS,
+  waysOf,
 } from '../../src/core/makers/index.ts';
 import { MAKERS } from '../../src/makers/index.ts';
 import {
@@ -33,16 +33,16 @@ const SHARE = EVERYTHING ? 1 : 3;
 function runsOf(maker: Maker): { values: MakerValues; school: NumberSchool }[] {
   const schools = EVERYTHING ? NUMBER_SCHOOLS : (['hands-first'] as const);
   const runs = makerSettings(maker).flatMap((values) =>
-    VARIANTS.flatMap((variant) => schools.map((school) => ({ values: { ...values, variant }, school }))),
+    waysOf(maker).flatMap((variant) => schools.map((school) => ({ values: { ...values, variant }, school }))),
   );
   return [
     ...runs.filter((_, index) => (index + MAKERS.indexOf(maker)) % SHARE === 0),
-    ...VARIANTS.flatMap((variant) => NUMBER_SCHOOLS.map((school) => ({ values: { variant }, school }))),
+    ...waysOf(maker).flatMap((variant) => NUMBER_SCHOOLS.map((school) => ({ values: { variant }, school }))),
   ];
 }
 
 /** Everything wrong with the lines of a maker in one run. */
-function makerFaults({ lines, materials, variant, printable }: MakerOutput): string[] {
+function makerFaults({ lines, materials, variant, printable }: MakerOutput, isWhole: boolean): string[] {
   const faults: string[] = [];
   const said = ({ text, answer }: MakerLine) => [text, ...(answer === undefined ? [] : [answer])];
   const texts = (level: LevelName) => lines[level].flatMap(said);
@@ -62,12 +62,34 @@ function makerFaults({ lines, materials, variant, printable }: MakerOutput): str
     if (level !== 'right' && texts(level).join() === texts('right').join())
       faults.push(`${level} is the same as right`);
   }
-  if (variant !== 'five-minutes') {
+  if (isWhole) {
+    faults.push(...wholeFaults(lines));
+  } else if (variant !== 'five-minutes') {
     const cases = lines.right.filter(({ kind }) => kind === 'if');
     if (cases.length < 2) faults.push('fewer than two cases of what may go otherwise');
     for (const { text } of cases) if (!text.includes(': ')) faults.push(`a case without what to do: “${text}”`);
   } else if (lines.right.length !== 3) faults.push('a short run has three lines');
   return faults;
+}
+
+/** What a script that is written whole lacks: two cases and an ending at each level, questions, and sentences short enough. */
+function wholeFaults(lines: MakerOutput['lines']): string[] {
+  return LEVELS.flatMap((level) => {
+    const said = lines[level];
+    const cases = said.filter(({ kind }) => kind === 'if');
+    const last = said.filter(({ kind, role }) => kind !== 'if' && kind !== 'notice' && !role).at(-1);
+    const questions = said.filter(({ kind }) => kind === 'ask');
+    return [
+      ...(cases.length < 2 ? [`${level}: fewer than two cases`] : []),
+      ...cases.flatMap(({ text }) => (/[:!?.] ./.test(text) ? [] : [`${level}: a case without what to do: “${text}”`])),
+      ...(last === undefined || last.kind === 'ask' ? [`${level}: no ending`] : []),
+      ...(questions.length === 0 ? [`${level}: no question`] : []),
+      ...questions.flatMap(({ text, answer }) =>
+        answer === undefined || /^0\b/.test(answer) ? [`${level}: “${text}” has no answer: ${answer}`] : [],
+      ),
+      ...said.flatMap(({ text }) => (/\bLet your child\b|\b1 [a-z]+s\b/.test(text) ? [`${level}: “${text}”`] : [])),
+    ];
+  });
 }
 
 for (const maker of MAKERS) {
@@ -79,8 +101,12 @@ for (const maker of MAKERS) {
       const made = runMaker(maker, values, { settings: { ...USUAL_SETTINGS, school }, speech: authorSpeech });
       if (!made.ok) continue;
       written += 1;
-      faults.push(...makerFaults(made.value).map((fault) => `${fault} [${school} ${JSON.stringify(values)}]`));
-      if (Object.keys(values).length === 1 && values.variant === 'sitting')
+      faults.push(
+        ...makerFaults(made.value, maker.plays !== undefined).map(
+          (fault) => `${fault} [${school} ${JSON.stringify(values)}]`,
+        ),
+      );
+      if (Object.keys(values).length === 1 && values.variant === waysOf(maker)[0])
         bySchool.set(school, made.value.lines.right.map(({ text }) => text).join());
     }
     assert.ok(written > 1);

@@ -1,4 +1,4 @@
-import { firstValues, runMaker, VARIANTS } from '../../src/core/makers/index.ts';
+import { firstValues, runMaker, waysOf } from '../../src/core/makers/index.ts';
 import { findMaker, MAKERS } from '../../src/makers/index.ts';
 import { LEVELS, NUMBER_SCHOOLS, USUAL_SETTINGS } from '../../src/core/session/index.ts';
 import { authorSpeech } from '../../src/messages/speeches.ts';
@@ -8,8 +8,10 @@ const wanted = process.argv.slice(2);
 for (const maker of wanted.length > 0 ? wanted.map((id) => findMaker(id)!) : MAKERS) {
   console.log(`\n# ${maker.id}`);
   for (const school of NUMBER_SCHOOLS)
-    for (const variant of school === 'hands-first' ? VARIANTS : (['sitting'] as const))
-      for (const level of school === 'hands-first' && variant === 'sitting' ? LEVELS : (['right'] as const)) {
+    for (const variant of school === 'hands-first' ? waysOf(maker) : waysOf(maker).slice(0, 1))
+      for (const level of school === 'hands-first' && (maker.plays || variant === 'sitting')
+        ? LEVELS
+        : (['right'] as const)) {
         const made = runMaker(
           maker,
           { ...firstValues(maker), variant },

@@ -1,5 +1,5 @@
 import { mixed } from 'yup';
-import { dialsOf, generatedParts, runMaker, type Maker } from '../../core/makers/index.ts';
+import { dialsOf, generatedParts, type Maker, runMaker, waysOf } from '../../core/makers/index.ts';
 import { GUIDE_LANGUAGE_IDS, type GuideLanguage } from '../../core/languages.ts';
 import { amountFor } from '../../core/materials/index.ts';
 import { type LevelName, LEVELS, type Line, type MakerValues, USUAL_SETTINGS } from '../../core/session/index.ts';
@@ -16,6 +16,7 @@ import { ageMonths, array, name, object, string } from './fields.ts';
 
 const MOST_CHILDREN = 12;
 const VARIANT = 'variant';
+const STORY = 'story';
 
 /** The makers, or one of them: the ways each is played, its stories, its dials. */
 export const calcScripts = calculation(object({ maker: string().max(40) }), ({ maker: id }) => ({
@@ -23,10 +24,9 @@ export const calcScripts = calculation(object({ maker: string().max(40) }), ({ m
     id: maker.id,
     title: makerTitle(maker.id),
     scripts: waysOf(maker).map((way) => ({ id: way, title: choiceWord(maker.id, way) })),
-    // No maker has stories to choose from yet.
-    stories: [],
+    stories: storiesOf(maker).map((story) => ({ id: story, title: choiceWord(maker.id, story) })),
     dials: dialsOf(maker)
-      .filter((dial) => dial.name !== VARIANT)
+      .filter((dial) => dial.name !== VARIANT && dial.name !== STORY)
       .map((dial) => ({
         name: dial.name,
         kind: dial.kind,
@@ -53,7 +53,14 @@ export const calcScript = calculation(
   }),
   ({ maker: id, language = 'en', script, story, values = {}, children = [], settings = USUAL_SETTINGS }) => {
     const maker = makerCalled(id);
-    if (story !== undefined) throw new CalcInputError('story', `“${id}” has no stories to choose from`);
+    const stories = storiesOf(maker);
+    if (story !== undefined && !stories.includes(story))
+      throw new CalcInputError(
+        'story',
+        stories.length > 0
+          ? `“${id}” has these stories: ${stories.join(', ')}`
+          : `“${id}” has no stories to choose from`,
+      );
     if (script !== undefined && !waysOf(maker).includes(script))
       throw new CalcInputError('script', `“${id}” is played in these ways: ${waysOf(maker).join(', ')}`);
     const known = dialsOf(maker).map((dial) => dial.name);
@@ -62,7 +69,11 @@ export const calcScript = calculation(
     if (!Object.hasOwn(LANGUAGE_WORDS[language as GuideLanguage].makers, id))
       throw new CalcInputError('language', `“${id}” is not written in “${language}” yet`);
     const { speech } = guideLanguage(language as GuideLanguage);
-    const given = { ...values, ...(script !== undefined && { [VARIANT]: script }) };
+    const given = {
+      ...values,
+      ...(script !== undefined && { [VARIANT]: script }),
+      ...(story !== undefined && { [STORY]: story }),
+    };
     const answer = runMaker(maker, given, { settings, speech });
     if (!answer.ok) {
       const { problem } = answer;
@@ -111,8 +122,8 @@ function makerCalled(id: string): Maker {
   return maker;
 }
 
-function waysOf(maker: Maker): readonly string[] {
-  const dial = dialsOf(maker).find(({ name: of }) => of === VARIANT);
+function storiesOf(maker: Maker): readonly string[] {
+  const dial = maker.dials.find(({ name: of }) => of === STORY);
   return dial?.kind === 'choice' ? dial.choices : [];
 }
 

@@ -73,7 +73,7 @@ function partsOf(
     minutes,
     posture,
     ...(minutes.wait && wait && { waitAfter: `${MADE}${wait.after}` }),
-    where: speech.say(`makers/where.${variant.replaceAll(' ', '-')}`),
+    where: speech.find(`${makerId}/where.${variant}`) ?? speech.say(`makers/where.${variant.replaceAll(' ', '-')}`),
   };
 }
 

@@ -16,6 +16,8 @@ export {
   refuseList,
   runMaker,
   sayFor,
+  valuesOfToday,
+  waysOf,
   workOut,
 } from './maker.ts';
 export {
@@ -28,13 +30,16 @@ export {
   type Printable,
   usedUp,
   type Worked,
+  WRITTEN_WHOLE,
 } from './makerOutput.ts';
 export { makerPages, sheetsNeeded } from './makerPages.ts';
 export { regenerateIn, segmentFromMaker } from './makerSegment.ts';
 export { inOwn, readOwnWords } from './ownWords.ts';
+export { readPlays } from './plays.ts';
 export { readNumbers } from './readNumbers.ts';
 export { soundSessionParts } from './soundSession.ts';
 export { SOUND_SESSION_ROLES, type SoundSessionRole } from './soundSessionRoles.ts';
+export { shelfKeyOf } from './shelfKeys.ts';
 export { type SaidSound, soundsSaid } from './soundsSaid.ts';
 export { VARIANTS } from './variant.ts';
 export { knownWords, readSpellable, wordsIn } from './wordKnowledge.ts';

@@ -1,10 +1,18 @@
 import type { MessageValues, Say, Speech } from '../message.ts';
 import { err, ok, type Outcome } from '../outcome.ts';
-import { type MakerProblem, type MakerSettings, type MakerValues, withChoiceIds } from '../session/index.ts';
+import {
+  type MakerProblem,
+  type MakerSettings,
+  type MakerValues,
+  NUMBER_SCHOOLS,
+  schoolOf,
+  withChoiceIds,
+} from '../session/index.ts';
 import type { MakerOutput, Worked } from './makerOutput.ts';
+import { type Play, playLines } from './plays.ts';
 import { runLines, runShape, type RunShape } from './run.ts';
 import { VARIANTS, type Variant } from './variant.ts';
-import { runMinutes } from './runMinutes.ts';
+import { playMinutes, runMinutes } from './runMinutes.ts';
 
 /** A dial of a maker: a number with a range, a choice, or a short list that is typed. Its catalogue has its label. */
 export type MakerDial =
@@ -42,6 +50,10 @@ export interface Maker {
   readonly isHeavy?: boolean | undefined;
   /** The sections of its run, where they differ from the usual ones. */
   readonly run?: Partial<RunShape> | undefined;
+  /** Its ways of playing, where they are written whole; absent: it is run in the ways that all makers have, around its lines. */
+  readonly plays?: readonly Play[] | undefined;
+  /** Which way of playing stands for each way it was run in before its own were written. */
+  readonly formerWays?: Readonly<Record<Variant, string>> | undefined;
   /** Works everything out for values that lie in their ranges. */
   readonly make: (values: MakerValues, settings: MakerSettings, say: Say) => Outcome<Worked, Refusal>;
 }
@@ -56,11 +68,24 @@ export interface MakersInWords {
 }
 
 /** The way a part is run: a dial of every maker. */
-const VARIANT_DIAL: MakerDial = { kind: 'choice', name: 'variant', choices: VARIANTS, value: VARIANTS[0] };
+const VARIANT_DIAL = { kind: 'choice', name: 'variant' } as const;
 
 /** All dials of a maker: its own, and the way it is run. */
 export function dialsOf(maker: Maker): readonly MakerDial[] {
-  return [...maker.dials, VARIANT_DIAL];
+  const ways = waysOf(maker);
+  return [...maker.dials, { ...VARIANT_DIAL, choices: ways, value: ways[0]! }];
+}
+
+/** The ways a maker's part is run or played; the first is the usual one. */
+export function waysOf({ plays }: Maker): readonly string[] {
+  return plays?.map(({ id }) => id) ?? VARIANTS;
+}
+
+/** Values of a maker's dials as they are named today, whenever they were written. */
+export function valuesOfToday<Values extends MakerValues>(maker: Maker, given: Values): Values {
+  const values = withChoiceIds(maker.id, given);
+  const way = maker.formerWays?.[values.variant as Variant];
+  return way === undefined ? values : { ...values, variant: way };
 }
 
 /** The label of a dial: of the maker's own catalogue, or what all makers share. */
@@ -102,23 +127,50 @@ export function workOut(
   given: MakerValues,
   { settings, speech }: MakerContext,
 ): Outcome<Worked, MakerProblem> {
-  const values = { ...firstValues(maker), ...withChoiceIds(maker.id, given) };
+  const values = { ...firstValues(maker), ...valuesOfToday(maker, given) };
   for (const dial of dialsOf(maker)) {
     const problem = problemOf(dial, values[dial.name]);
     if (problem) return err({ maker: maker.id, dial: dial.name, ...problem });
   }
-  const made = maker.make(values, settings, sayFor(maker.id, speech));
-  return made.ok ? made : err({ maker: maker.id, ...made.problem });
+  const say = sayFor(maker.id, speech);
+  const made = maker.make(values, settings, say);
+  if (!made.ok) return err({ maker: maker.id, ...made.problem });
+  const play = maker.plays?.find(({ id }) => id === values.variant);
+  return play ? ok(withPlay(play, made.value, { settings, say })) : made;
+}
+
+/** What a maker worked out, with the lines of a way of playing. */
+function withPlay(play: Play, worked: Worked, { settings, say }: { settings: MakerSettings; say: Say }): Worked {
+  const { values, holds = {}, each = {} } = worked;
+  const schools = Object.fromEntries(NUMBER_SCHOOLS.map((school) => [school, schoolOf(settings) === school]));
+  return { ...worked, lines: playLines(play, { values, holds: { ...holds, ...schools }, each }, say) };
 }
 
 /** Runs a maker: its part whole, with lines at each level in the way that its values say, and its minutes. */
 export function runMaker(maker: Maker, given: MakerValues, context: MakerContext): Outcome<MakerOutput, MakerProblem> {
   const worked = workOut(maker, given, context);
   if (!worked.ok) return worked;
-  const variant = (withChoiceIds(maker.id, given).variant ?? VARIANTS[0]) as Variant;
+  const way = String(valuesOfToday(maker, given).variant ?? waysOf(maker)[0]);
+  const said = { settings: context.settings, say: sayFor(maker.id, context.speech) };
+  const play = maker.plays?.find(({ id }) => id === way);
   return ok(
-    wholeRun(maker, worked.value, { variant, settings: context.settings, say: sayFor(maker.id, context.speech) }),
+    play
+      ? wholePlay(play, worked.value, said.say)
+      : wholeRun(maker, worked.value, { variant: way as Variant, ...said }),
   );
+}
+
+/** A way of playing with its minutes. */
+function wholePlay(play: Play, worked: Worked, say: Say): MakerOutput {
+  const { values, lines, materials, printable, turns, actions } = worked;
+  return {
+    ...worked,
+    variant: play.id,
+    actions: play.posture === 'moving' ? [...new Set([...actions, 'movement'])] : actions,
+    pictureWords: say('picture', values),
+    minutes: playMinutes({ lines: lines.right, turns, materials, printable, wait: worked.wait?.minutes }),
+    posture: play.posture,
+  };
 }
 
 /** The run written around what a maker worked out. */

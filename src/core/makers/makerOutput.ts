@@ -2,7 +2,7 @@ import type { MessageValues, Say } from '../message.ts';
 import type { Drawing } from '../page/index.ts';
 import type { LevelName, LineKind, Segment } from '../session/index.ts';
 import type { Triple } from '../numbers/index.ts';
-import type { Turns, Variant } from './variant.ts';
+import type { Turns } from './variant.ts';
 
 /** A line that a maker writes: finished words, and the message it was said from, so that it can be said in another language. */
 export interface MakerLine {
@@ -54,8 +54,11 @@ export interface Worked {
   /** Minutes together where they are known better than from turns, such as those of a game. */
   readonly together?: Triple | undefined;
   readonly picture: Drawing;
-  /** What is laid out and what is asked, at each level. */
+  /** What is laid out and what is asked, at each level; nothing where the ways of playing are written whole. */
   readonly lines: Readonly<Record<LevelName, readonly MakerLine[]>>;
+  /** What is true at these settings, and what there are several of, for ways of playing that are written whole. */
+  readonly holds?: Readonly<Record<string, boolean>> | undefined;
+  readonly each?: Readonly<Record<string, readonly MessageValues[]>> | undefined;
   readonly materials: readonly MakerMaterial[];
   /** Caution rules that its doing calls for. */
   readonly actions: readonly string[];
@@ -68,11 +71,15 @@ export interface Worked {
 
 /** Everything that is known of a maker's part: its run whole at each level, its minutes, and what its picture shows in words. */
 export interface MakerOutput extends Worked {
-  readonly variant: Variant;
+  /** The way it is run or played. */
+  readonly variant: string;
   readonly pictureWords: string;
   readonly minutes: Segment['minutes'];
   readonly posture: Segment['posture'];
 }
+
+/** The lines of a maker whose ways of playing are written whole. */
+export const WRITTEN_WHOLE: Worked['lines'] = { easier: [], right: [], harder: [] };
 
 type WriteLine = (key: string, values?: MessageValues) => MakerLine;
 

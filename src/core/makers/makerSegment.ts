@@ -9,12 +9,11 @@ import {
   plainSegment,
   type Regenerate,
   type Segment,
-  withChoiceIds,
   WORDS_EDITION,
 } from '../session/index.ts';
 import { changesOf, withChanges } from './authorChanges.ts';
 import { generatedParts, type GeneratedParts } from './generatedParts.ts';
-import { choiceIn, dialLabelKey, dialsOf, sayFor, type Maker, type MakersInWords } from './maker.ts';
+import { choiceIn, dialLabelKey, dialsOf, sayFor, type Maker, type MakersInWords, valuesOfToday } from './maker.ts';
 
 /** What a part is made with. */
 interface MakerPart extends Pick<MakerSource, 'values' | 'settings' | 'paces'> {
@@ -28,8 +27,8 @@ export function segmentFromMaker(
   maker: Maker,
   { values: given, settings, paces, id, speech }: MakerPart,
 ): Outcome<Segment, MakerProblem> {
-  const values = withChoiceIds(maker.id, given);
-  const made: MakerSource = { maker: maker.id, values, settings, edition: WORDS_EDITION, ...(paces && { paces }) };
+  const values = valuesOfToday(maker, given);
+  const made: MakerSource = { maker: maker.id, values, settings, edition: editionOf(maker), ...(paces && { paces }) };
   const generated = generatedParts(made, { findMaker: () => maker, speech });
   if (!generated.ok) return generated;
   const say = sayFor(maker.id, speech);
@@ -44,6 +43,11 @@ export function segmentFromMaker(
     access: speech.find(`${maker.id}/access`) ?? say('makers/part.access'),
   };
   return ok(withGenerated(segment, generated.value));
+}
+
+/** The edition of a maker's words: those that are written whole came later. */
+function editionOf(maker: Maker | undefined): number {
+  return maker?.plays ? WORDS_EDITION + 1 : WORDS_EDITION;
 }
 
 /** The dials that are turned on the bench: numbers and choices. */
@@ -69,14 +73,16 @@ export function regenerateIn(makers: MakersInWords): Regenerate {
   return (segment) => {
     const made = segment.made as MakerSource;
     const before = generatedParts(made, makers);
-    const values = { ...made.values, ...dialValues(segment.dials) };
+    const maker = makers.findMaker(made.maker);
+    const given = { ...made.values, ...dialValues(segment.dials) };
+    const values = maker ? valuesOfToday(maker, given) : given;
     const after = generatedParts({ ...made, values }, makers);
     if (!after.ok) return after;
-    const isFormer = (made.edition ?? 1) !== WORDS_EDITION;
+    const edition = editionOf(maker);
+    const isFormer = (made.edition ?? 1) !== edition;
     const changes = before.ok ? changesOf(segment, before.value, { former: made.changes, isFormer }) : made.changes;
-    const maker = makers.findMaker(made.maker);
     const dials = maker ? benchDials(maker, values, makers.speech) : segment.dials;
-    const source: MakerSource = { ...made, values, edition: WORDS_EDITION, changes };
+    const source: MakerSource = { ...made, values, edition, changes };
     const regenerated = withGenerated(
       { ...segment, dials, rightDials: dialValues(dials), made: source },
       changes ? withChanges(after.value, changes) : after.value,

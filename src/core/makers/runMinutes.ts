@@ -16,19 +16,8 @@ const SLOWER: Readonly<Record<Variant, number>> = {
 };
 const MOST_FOR_FIVE = 5;
 
-/**
- * Minutes of a maker's part in a way of running it, in whole minutes: least, likely and most. What is cut and laid out counts
- * as setting up; the day and the short run use what lies there.
- */
-export function runMinutes({
-  variant,
-  lines,
-  turns,
-  materials,
-  printable,
-  wait,
-  known,
-}: {
+/** What a part's minutes are worked out from. */
+interface RunTime {
   readonly variant: Variant;
   /** Of the level that is just right. */
   readonly lines: readonly MakerLine[];
@@ -37,7 +26,13 @@ export function runMinutes({
   readonly printable: Printable;
   readonly wait?: Triple | undefined;
   readonly known?: Triple | undefined;
-}): Segment['minutes'] {
+}
+
+/**
+ * Minutes of a maker's part in a way of running it, in whole minutes: least, likely and most. What is cut and laid out counts
+ * as setting up; the day and the short run use what lies there.
+ */
+export function runMinutes({ variant, lines, turns, materials, printable, wait, known }: RunTime): Segment['minutes'] {
   const said = lines.filter(({ kind, role }) => kind !== 'if' && role === undefined).length;
   const likely = (said * SECONDS_A_LINE + turns.count * turns.seconds * SLOWER[variant]) / 60;
   const isQuick = variant === 'during-the-day' || variant === 'five-minutes';
@@ -49,6 +44,29 @@ export function runMinutes({
     tidy: spread(isQuick ? 0.4 : 0.3 + materials.length * 0.3),
     ...(wait && !isQuick && { wait }),
   };
+}
+
+/** Minutes of a way of playing: what is said, and the work that its turns are. What is cut and put out counts as setting up. */
+export function playMinutes({
+  lines,
+  turns,
+  materials,
+  printable,
+  wait,
+}: Omit<RunTime, 'variant' | 'known'>): Segment['minutes'] {
+  const cutting = printable.cards.length * 0.15 + printable.sheets.length;
+  return {
+    setup: spread(0.5 + materials.length * 0.4 + cutting),
+    together: spread((spokenLines(lines) * SECONDS_A_LINE + turns.count * turns.seconds) / 60),
+    alone: [0, 0, 0],
+    tidy: spread(0.3 + materials.length * 0.3),
+    ...(wait && { wait }),
+  };
+}
+
+/** Lines that are said or done in any case: not what is said only if something happens, nor what only a second child does. */
+function spokenLines(lines: readonly MakerLine[]): number {
+  return lines.filter(({ kind, role }) => kind !== 'if' && kind !== 'notice' && role === undefined).length;
 }
 
 function spread(likely: number): TripleOfQuantities {

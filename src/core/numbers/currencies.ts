@@ -8,12 +8,3 @@ export const CURRENCIES = {
 
 /** The currencies a programme can play with. */
 export type CurrencyName = keyof typeof CURRENCIES;
-
-/**
- * Whether amounts are all written in the large unit: once one of them reaches it, so that 35p and £0.35 never stand side
- * by side. None: in the small one.
- */
-export function writesAsMajor(amounts: readonly number[], currency: CurrencyName): boolean {
-  const { perMajor } = CURRENCIES[currency];
-  return perMajor > 0 && amounts.some((amount) => amount >= perMajor);
-}

@@ -3,7 +3,7 @@
 export { longestChain } from './chains.ts';
 export { giveChange, leastTender, sortPrices } from './change.ts';
 export { type Coins, payingWays } from './coins.ts';
-export { CURRENCIES, type CurrencyName, writesAsMajor } from './currencies.ts';
+export { CURRENCIES, type CurrencyName } from './currencies.ts';
 export { measureMessage } from './measureMessage.ts';
 export { type Measure, shareVolumes } from './measures.ts';
 export { pairCards } from './pairs.ts';

@@ -13,11 +13,16 @@ import type { Segment } from './session.ts';
 const choicesOf = MAKERS.flatMap((maker) =>
   dialsOf(maker).flatMap((dial) => (dial.kind === 'choice' ? [{ maker: maker.id, ...dial }] : [])),
 );
+/** Dials that there were not yet when choices were stored in words. */
+const LATER = ['story', 'by'];
 const wordOf = (maker: string, choice: string) => choiceIn(maker, choice, authorSpeech);
 /** The things of a basket were named by their keys. */
 const formerOf = (maker: string, choice: string) =>
   (maker === 'basket-for-the-week' ? sharedOf : wordOf)(maker, choice);
 const sharedOf = (_: string, choice: string) => wordOf('makers', choice);
+
+const isLater = (maker: string, dial: string) =>
+  LATER.includes(dial) || (dial === 'variant' && authorMakers.findMaker(maker)?.plays !== undefined);
 
 /** A part as it was stored when choices were the words on the screen. */
 function asFormerly(segment: Segment): Segment {
@@ -25,14 +30,15 @@ function asFormerly(segment: Segment): Segment {
   const inWords = (values: Readonly<Record<string, number | string>>) =>
     Object.fromEntries(
       Object.entries(values).map(([dial, value]) => {
-        const isChoice = choicesOf.some(({ maker, name }) => maker === made.maker && name === dial);
+        const isChoice =
+          !isLater(made.maker, dial) && choicesOf.some(({ maker, name }) => maker === made.maker && name === dial);
         return [dial, isChoice ? formerOf(made.maker, String(value)) : value];
       }),
     );
   return {
     ...segment,
     dials: segment.dials.map((dial) => {
-      if (!('choices' in dial)) return dial;
+      if (!('choices' in dial) || isLater(made.maker, dial.name)) return dial;
       const { words: _words, ...former } = dial;
       const choices = dial.choices.map((choice) => formerOf(made.maker, choice));
       return { ...former, choices, value: formerOf(made.maker, dial.value) };
@@ -84,9 +90,11 @@ test('a part of any maker that was stored with words is, once read, the part tha
     assert.deepEqual({ ...read, dials: named(read) }, { ...today, dials: named(today) }, id);
     assert.deepEqual(partWithChoiceIds(read), read);
     const session = { title: 'x', on: '2027-03-18', ages: { fromMonths: 36, toMonths: 60 }, aim: '', accepted: [] };
+    const ways = read.dials.find(({ name }) => name === 'variant')!;
+    assert.ok('choices' in ways, id);
     const turned = applyEdit(
       { ...session, segments: [read] },
-      { do: 'turn-dial', segment: id, dial: 'variant', value: 'five-minutes' },
+      { do: 'turn-dial', segment: id, dial: 'variant', value: ways.choices.at(-1)! },
       regenerateIn(authorMakers),
     );
     assert.ok(turned.ok, id);

@@ -1,36 +1,29 @@
-import { listOf, type MessageValue, type MessageValues, type MoneyAmount, type Say } from '../../core/message.ts';
-import {
-  type Coins,
-  CURRENCIES,
-  type CurrencyName,
-  giveChange,
-  leastTender,
-  payingWays,
-  sortPrices,
-  writesAsMajor,
-} from '../../core/numbers/index.ts';
+import { listOf, type Say } from '../../core/message.ts';
+import { type Coins, CURRENCIES, type CurrencyName, sortPrices } from '../../core/numbers/index.ts';
 import { ok, type Outcome } from '../../core/outcome.ts';
 import { type Drawing, fittingSize, inColumn, inRow, labelled } from '../../core/page/index.ts';
+import { secondsOfWork } from '../../core/time/index.ts';
 import type { MakerSettings, MakerValues } from '../../core/session/index.ts';
 import {
   lasting,
-  lineWriters,
   type Maker,
-  type MakerLine,
-  type MakerOutput,
   readNumbers,
   type Refusal,
   refuse,
   refuseList,
   usedUp,
   type Worked as WorkedOut,
+  WRITTEN_WHOLE,
 } from '../../core/makers/index.ts';
+import { type Names, namesFor, STORIES } from './goods.ts';
+import { plays } from './scripts.en.ts';
+import { spokenFacts } from './spoken.ts';
+import { type Table, type Worked, workOut, worthOf } from './table.ts';
 
 const MOST_COINS = 60;
 const MOST_PRICES = 12;
 const MOST_SHOWN = 14;
 const HIGHEST = 500;
-
 /** A coin, larger where it is worth more, its worth in the middle. */
 function coin(worth: number, words: string): Drawing {
   const r = 9 + Math.min(5, Math.log2(worth + 1));
@@ -70,26 +63,32 @@ export const maker: Maker = {
   place: 250,
   skills: ['coins'],
   dials: [
+    { kind: 'choice', name: 'story', choices: STORIES, value: 'bakery' },
     { kind: 'list', name: 'purse', value: '1 1 2 2 5 10' },
     { kind: 'list', name: 'till', value: '1 1 2 5' },
     { kind: 'list', name: 'prices', value: '3 6 8 14' },
     { kind: 'choice', name: 'change', choices: ['allowed', 'not-yet'], value: 'allowed' },
+    { kind: 'list', name: 'goods', value: '' },
   ],
+  plays,
+  formerWays: {
+    sitting: 'shop',
+    'moving-about': 'toll-bridge',
+    'as-a-game': 'shop',
+    'two-children': 'shop',
+    'during-the-day': 'real-shop',
+    'five-minutes': 'real-shop',
+  },
   make(values, settings, say) {
     const table = readTable(values, settings);
     if (!table.ok) return table;
     const refused = refuseTable(table.value, { mayChange: values.change !== 'not-yet' });
-    return refused ?? ok(laidTable(workOut(table.value), say));
+    if (refused) return refused;
+    const names = namesFor(values, table.value.prices.length, say);
+    if (!names.ok) return names;
+    return ok(laidTable(workOut(table.value), { names: names.value, way: String(values.variant), say }));
   },
 };
-
-/** What lies on the table, and how its amounts are written. */
-interface Table {
-  readonly purse: Coins;
-  readonly till: Coins;
-  readonly prices: readonly number[];
-  readonly money: (minor: number) => MoneyAmount;
-}
 
 function readTable(values: MakerValues, { currency }: MakerSettings): Outcome<Table, Refusal> {
   const purse = readPurse(String(values.purse), 'purse', currency);
@@ -99,13 +98,11 @@ function readTable(values: MakerValues, { currency }: MakerSettings): Outcome<Ta
   if (!till.ok) return till;
   if (!prices.ok) return prices;
   if (prices.value.length === 0) return refuseList('prices', 'problem.no-price');
-  const asMajor = writesAsMajor([...prices.value, ...Object.keys(purse.value).map(Number)], currency);
-  const money = (minor: number) => ({ minor, currency, asMajor });
+  const { perMajor } = CURRENCIES[currency];
+  // As a shop says it: 35p, and a pound and twenty.
+  const money = (minor: number) => ({ minor, currency, asMajor: perMajor > 0 && minor >= perMajor });
   return ok({ purse: purse.value, till: till.value, prices: prices.value, money });
 }
-
-const worthOf = (coins: Coins) =>
-  Object.entries(coins).reduce((sum, [worth, number]) => sum + Number(worth) * number, 0);
 
 /** Prices that cannot be paid from the purse, or not yet. */
 function refuseTable({ purse, till, prices, money }: Table, { mayChange }: { mayChange: boolean }) {
@@ -119,65 +116,54 @@ function refuseTable({ purse, till, prices, money }: Table, { mayChange }: { may
   return null;
 }
 
-/** How each price is paid, and what comes back. */
-function workOut(table: Table) {
-  const { purse, till, prices } = table;
-  const { exact, withChange } = sortPrices(prices, purse, till);
-  const ways = [...new Set(prices)].map((price) => ({ price, ...payingWays(purse, price, 6) }));
-  const change = withChange.map((price) => {
-    const tender = leastTender(price, purse, till)!;
-    return { price, tender, ...giveChange(price, tender, till) };
-  });
-  const payable = ways.filter(({ price }) => exact.includes(price));
-  // A price that can be paid in more than one way is the better one to ask about.
-  const asked = payable.find((price) => price.ways !== 1) ?? payable[0];
-  return { ...table, ways, change, asked, ones: Math.min(5, ...prices) };
-}
-type Worked = ReturnType<typeof workOut>;
-
-/** What the sentences of the run speak of: the smallest coin, and a price with how it is paid. */
-function tableFacts({ purse, prices, money, asked }: Worked): MessageValues {
-  const price = asked?.price ?? prices[0]!;
-  return {
-    leastCoin: money(Math.min(...Object.keys(purse).map(Number))),
-    first: money(price),
-    firstAnswer: asked
-      ? { key: 'money-table/pays', values: { fewest: listOf(asked.fewest!.map(money)) } }
-      : { key: 'money-table/needs-change' },
-  };
+interface Playing {
+  readonly names: Names;
+  readonly way: string;
+  readonly say: Say;
 }
 
-function laidTable(worked: Worked, say: Say): WorkedOut {
-  const { purse, till, prices, money, change, ones } = worked;
+function laidTable(worked: Worked, { names, way, say }: Playing): WorkedOut {
+  const { purse, till, prices, money, change, payable } = worked;
   const write = (minor: number) => say('amount', { amount: money(minor) });
   const coinsOf = (coins: Coins) =>
     Object.entries(coins).flatMap(([worth, number]) =>
       Array.from({ length: number }, () => coin(Number(worth), write(Number(worth)))),
     );
   const cards = prices.map((price) => labelled(write(price), { width: 60, height: 40, size: 20 }));
+  const { ones, ...facts } = spokenFacts(worked, names);
+  const isReal = way === 'real-shop';
   return {
     facts: [
-      say('fact.purse', { total: money(worthOf(purse)) }),
-      ...worked.ways.map((way) => wayFact(way, worked, say)),
+      say('fact.purse', { total: money(worked.total) }),
+      ...worked.ways.map((paid) => wayFact(paid, worked, say)),
     ],
-    values: tableFacts(worked),
-    turns: { count: prices.length, seconds: 75 },
+    ...facts,
+    turns: {
+      count: 1,
+      seconds: isReal ? secondsOfWork({ pay: 1 }) : secondsOfWork({ pay: payable.length, change: change.length }),
+    },
     picture: inColumn([inRow(coinsOf(purse).slice(0, MOST_SHOWN), 1), inRow(cards, 4)], 5),
-    lines: moneyLines(worked, say),
-    materials: [
-      lasting('coin', coinsNeeded(change.length > 0 ? [purse, till] : [purse], ones), [
-        { item: 'bottle-lid', fit: 0.6, why: say('swap.bottle-lid') },
-      ]),
-      usedUp('sticky-note', prices.length, [{ item: 'paper', fit: 0.9, why: say('swap.paper') }]),
-    ],
+    lines: WRITTEN_WHOLE,
+    materials: isReal
+      ? [lasting('coin', 1)]
+      : [
+          lasting('coin', coinsNeeded(change.length > 0 ? [purse, till] : [purse], ones), [
+            { item: 'bottle-lid', fit: 0.6, why: say('swap.bottle-lid') },
+          ]),
+          usedUp('sticky-note', prices.length, [{ item: 'paper', fit: 0.9, why: say('swap.paper') }]),
+          ...(change.length > 0 ? [lasting('bowl', 1)] : []),
+          ...(way === 'toll-bridge'
+            ? [lasting('towel', 1, [{ item: 'blanket', fit: 1, why: say('swap.blanket') }])]
+            : []),
+        ],
     actions: ['handled'],
-    printable: { title: say('printable'), cards, sheets: [] },
+    printable: { title: say('printable'), cards: isReal ? [] : cards, sheets: [] },
     key: worked.ways.map(({ price, list }) =>
       list.length > 0
         ? say('key', {
             price: money(price),
             ways: listOf(
-              list.map((coins) => listOf(coins.map(money), 'plus')),
+              list.slice(0, 6).map((coins) => listOf(coins.map(money), 'plus')),
               'or',
             ),
           })
@@ -191,58 +177,6 @@ function wayFact({ price, ways, fewest }: Worked['ways'][number], { change, mone
     return say('fact.ways', { price: money(price), ways: Number(ways), fewest: listOf(fewest.map(money), 'plus') });
   const back = change.find((entry) => entry.price === price)?.coins ?? [];
   return say('fact.change', { price: money(price), back: listOf(back.map(money), 'plus') });
-}
-
-function moneyLines({ purse, till, money, change, asked, ones }: Worked, say: Say): MakerOutput['lines'] {
-  const { toDo, toSay, toAsk } = lineWriters(say);
-  const handful = (coins: Coins): MessageValue =>
-    listOf(
-      Object.entries(coins).map(([worth, number]) => ({
-        key: 'money-table/coins',
-        values: { number, worth: money(Number(worth)) },
-      })),
-    );
-  const [hops] = change;
-  const paying: MessageValues | undefined = asked && {
-    price: money(asked.price),
-    ways: Number(asked.ways),
-    fewest: listOf(asked.fewest!.map(money)),
-  };
-  const body: MakerLine[] = [
-    toDo('do-1', { purse: handful(purse), till: handful(till), change: hops ? 'yes' : 'no' }),
-    ...(paying ? [toAsk('ask-2', paying), toAsk('ask-3', paying)] : []),
-    ...(hops
-      ? [
-          toSay('say-1', { price: money(hops.price), tender: money(hops.tender) }),
-          toAsk('ask-1', { hops: hopsOf(hops.hops, money), change: money(hops.change) }),
-        ]
-      : []),
-  ];
-  const names = Array.from({ length: ones }, (_, index) => ({ key: 'money-table/name', values: { value: index + 1 } }));
-  const counted: MessageValues = { ones, worth: money(1), amount: money(ones), counting: listOf(names, 'comma') };
-  return {
-    easier: [toDo('do-2', counted), toAsk('ask-4', counted)],
-    right: body,
-    harder: [...body, ...(paying ? [toAsk('ask-5', paying)] : []), ...equalValue(purse, money, say)],
-  };
-}
-
-/** Two equal coins of the purse that are worth one that there is: asked for, where there are such. */
-function equalValue(purse: Coins, money: Table['money'], say: Say): MakerLine[] {
-  const worths = Object.entries(purse).filter(([, number]) => number >= 2);
-  const found = worths
-    .map(([worth]) => Number(worth))
-    .find((worth) => coinsOfCurrency(money(1).currency as CurrencyName).includes(2 * worth));
-  if (found === undefined) return [];
-  return [lineWriters(say).toAsk('ask-6', { one: money(2 * found), two: money(found) })];
-}
-
-function hopsOf(hops: readonly (readonly [number, number])[], money: Table['money']): MessageValue {
-  const hop = ([from, to]: readonly [number, number]) => ({
-    key: 'money-table/hop',
-    values: { from: money(from), to: money(to) },
-  });
-  return listOf(hops.map(hop), 'comma');
 }
 
 /** How many coins are handled: those laid out, and at least so many ones. */

@@ -1,5 +1,5 @@
 import { authorSpeech } from '../../messages/speeches.ts';
-import { type MakerSettings, type MakerValues, withChoiceIds } from '../../core/session/index.ts';
+import type { MakerSettings, MakerValues } from '../../core/session/index.ts';
 import type { ThingsByKey } from '../../core/materials/index.ts';
 import { randomUUID } from 'node:crypto';
 import {
@@ -9,6 +9,7 @@ import {
   makerPages,
   runMaker,
   segmentFromMaker,
+  valuesOfToday,
   workOut,
 } from '../../core/makers/index.ts';
 import { findMaker, MAKERS } from '../../makers/index.ts';
@@ -65,7 +66,7 @@ export function startValues(maker: Maker, said: URLSearchParams, settings: Maker
     }),
   );
   if (Object.keys(wanted).length === 0) return usual;
-  const values = { ...usual, ...withChoiceIds(maker.id, wanted) };
+  const values = { ...usual, ...valuesOfToday(maker, wanted) };
   return workOut(maker, values, { settings, speech: authorSpeech }).ok ? values : usual;
 }
 

@@ -5,7 +5,8 @@ import { programmeForm, readSettings, type ProgrammeSettings } from '../../contr
 import { isSameValue } from '../db/sameValue.ts';
 import { EdgeError } from '../http/errors.ts';
 import { LEAST_PACE, MOST_PACE } from '../../contracts/makerSource.ts';
-import { VARIANTS } from '../../core/makers/index.ts';
+import { VARIANTS, waysOf } from '../../core/makers/index.ts';
+import { findMaker } from '../../makers/index.ts';
 import { answersKey } from '../../core/session/index.ts';
 import type { Person } from './person.ts';
 
@@ -51,7 +52,8 @@ export async function keepProgramme(person: Person, form: URLSearchParams): Prom
 
 /** What a maker's minutes are multiplied by for each way of running it, after homes' answers; undefined when none answered. */
 export function pacesOf({ makerPaces }: ProgrammeSettings, maker: string): Record<string, number> | undefined {
-  const corrected = VARIANTS.flatMap((variant) => {
+  const ways = findMaker(maker);
+  const corrected = (ways ? waysOf(ways) : VARIANTS).flatMap((variant) => {
     const pace = makerPaces?.[answersKey({ maker, values: { variant } })];
     return pace ? [[variant, Math.min(MOST_PACE, Math.max(LEAST_PACE, pace.factor))] as const] : [];
   });
