@@ -47,7 +47,7 @@ async function withOwner(slug: string, work: (owner: Person) => Promise<void>): 
   } catch (error) {
     if (!(error instanceof EdgeError)) throw error;
     for (const { path, message } of error.details.problems ?? []) process.stderr.write(`${path}: ${message}\n`);
-    return say('nothing was taken in');
+    return say('nothing was imported');
   } finally {
     await closeDatabase();
   }

@@ -47,7 +47,7 @@ const COMMANDS: Readonly<Record<string, Command>> = {
     load: async () => (await import('./backup.ts')).runBackup,
   },
   restore: {
-    words: 'puts such a file into an empty database (--replace: in place of what is there)',
+    words: 'puts such a file into an empty database (--replace: instead of what is there)',
     load: async () => (await import('./backup.ts')).runRestore,
   },
   calc: {

@@ -100,6 +100,6 @@ async function showFirstOwnerCode(port: string): Promise<void> {
   if (process.env.FOOTSTOOL_DEMO === '1' || !(await isWithoutOwner().catch(() => false))) return;
   const address = process.env.FOOTSTOOL_ADDRESS || `http://localhost:${port}`;
   process.stdout.write(
-    `footstool: nobody works here yet. Begin at ${address}/begin with the code ${firstOwnerCode()}\n`,
+    `footstool: no account has been made yet. Begin at ${address}/begin with the code ${firstOwnerCode()}\n`,
   );
 }

@@ -45,7 +45,7 @@ export function readCsv(text: string, kind: EntryKind): CsvReading {
   if (filled > MOST_CSV_LINES)
     return {
       ok: false,
-      message: `The file has ${filled} lines, and at most ${MOST_CSV_LINES} are taken at once. Nothing was taken in; send it in parts.`,
+      message: `The file has ${filled} lines, and at most ${MOST_CSV_LINES} are taken at once. Nothing was imported; send it in parts.`,
     };
   let line = 1;
   const rows: CsvRow[] = [];

@@ -212,7 +212,7 @@ test('pair cards hold every pair once: counted by listing all', () => {
       },
     ),
   );
-  assert.match(refusal('pair-cards', { faces: 'numerals' }), /stands at things/);
+  assert.match(refusal('pair-cards', { faces: 'numerals' }), /it’s at things now/);
   assert.equal(made('pair-cards', { faces: 'numerals' }, { stage: 'signs' }).printable.cards.length, 6);
 });
 

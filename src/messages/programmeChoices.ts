@@ -52,7 +52,7 @@ function letterChoices({ numbers }: ProgrammeSettings): SettingChoice[] {
     {
       name: 'accent',
       label: 'How words are said',
-      why: 'Rhymes, first sounds and readable words go by it: bath, four and chair sound otherwise elsewhere.',
+      why: 'Rhymes, first sounds and readable words go by it: bath, four and chair sound different elsewhere.',
       value: numbers.accent ?? 'gb',
       options: [
         ['gb', 'as in southern Britain'],

@@ -37,7 +37,7 @@ export const RUNG_WORDS: Readonly<Record<Rung, RungWords>> = {
   'touch-count': {
     sees: 'one word, one touch, and stops at the right one',
     before: 'the words run faster than the finger',
-    helps: 'Move each thing over a line as it is counted.',
+    helps: 'Move each thing over a line while you count it.',
   },
   'how-many': {
     sees: 'says how many without counting again',
@@ -106,7 +106,7 @@ export const RUNG_WORDS: Readonly<Record<Rung, RungWords>> = {
   },
   shapes: {
     sees: 'names a shape, counts its corners, and builds one from sticks',
-    before: 'no longer knows it when it stands on a corner',
+    before: 'no longer knows it when it’s on its corner',
     helps: 'Feel it in a bag, with a thumb on the first corner.',
   },
   'size-order': {
@@ -185,7 +185,7 @@ export const RUNG_WORDS: Readonly<Record<Rung, RungWords>> = {
     helps: 'Write your own beside it, and read both out.',
   },
   'by-heart': {
-    sees: 'says a verse alone, for the joy of it',
+    sees: 'says a verse alone, just for fun',
     before: 'joins in at the ends of lines',
     helps: 'Add one line a week, and say the old ones first.',
   },

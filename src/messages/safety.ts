@@ -21,14 +21,14 @@ export function describeQuestion(
 
 /** How a question is answered, on a button. */
 export const ANSWER_WORDS: Readonly<Record<PartQuestion['kind'], Readonly<Partial<Record<Decided, string>>>>> = {
-  check: { fine: 'It’s fine as it is', caution: 'Say a caution in the guide', 'left-out': 'Leave this part out' },
+  check: { fine: 'It’s fine', caution: 'Say a caution in the guide', 'left-out': 'Leave this part out' },
   ask: { fine: 'It’s only played or said', real: 'It’s real' },
   unread: { fine: 'I’ve read it, it’s fine', 'left-out': 'Leave this part out' },
   thing: { fine: 'I’ve looked, it’s right' },
 };
 
 const DECIDED_WORDS: Readonly<Record<string, string>> = {
-  fine: 'fine as it is',
+  fine: 'fine',
   caution: 'the guide says a caution',
   'left-out': 'the part is left out',
   real: 'it’s real',

@@ -32,7 +32,7 @@ test('why something stands in a plan, in words', () => {
     [{ code: 'first-touch', skill: 'rhyme' }, 'first visit to rhyme'],
     [{ code: 'theme', theme: 'washing-day' }, 'on the theme of washing day'],
     [{ code: 'builds-on', title: 'Carts' }, 'builds on “Carts”'],
-    [{ code: 'again', skill: 'sort' }, 'sorting once more'],
+    [{ code: 'again', skill: 'sort' }, 'sorting again'],
     [{ code: 'pinned' }, 'pinned by you'],
     [{ code: 'light' }, 'light on the adult'],
   ];

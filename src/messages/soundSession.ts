@@ -2,7 +2,7 @@ import type { SoundSessionRole } from '../core/makers/index.ts';
 import { sayScreen } from './screenWords.ts';
 
 const ROLE_WORDS: Readonly<Record<SoundSessionRole, string>> = {
-  again: 'Once more: a sound you know',
+  again: 'Again: a sound you know',
   page: 'The sound of the week',
   rhyme: 'A rhyme, told twice',
   pot: 'What starts with it?',

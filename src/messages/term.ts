@@ -93,7 +93,7 @@ const LOOSEN_WORDS: Readonly<Record<TermRule, string>> = {
   after: 'Some activities need an earlier one that has no place: pin the earlier one, or leave the later out.',
   light: 'There are too many light weeks for what is on the shelf: let one week be an ordinary one.',
   minutes: 'Give the sessions more minutes.',
-  forbid: 'Let activities stand where they are kept out.',
+  forbid: 'Leave activities where they’re kept out.',
   order: 'Let a skill come before the one it builds on.',
   balance: 'Ask for fewer of one kind.',
   perSlot: 'Ask for fewer activities in each session.',

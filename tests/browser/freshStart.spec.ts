@@ -52,7 +52,7 @@ test(
     await expectAccessible(page);
     for (const name of ['password', 'again']) await page.locator(`[name=${name}]`).fill('leaves-and-more');
     await page.getByRole('button', { name: 'Begin' }).click();
-    await expect(page.getByText('Code is not the one that stands in the log')).toBeVisible();
+    await expect(page.getByText('Code isn’t the one in the log')).toBeVisible();
     await page.getByLabel('Code').fill(code);
     for (const name of ['password', 'again']) await page.locator(`[name=${name}]`).fill('leaves-and-more');
     await page.getByRole('button', { name: 'Begin' }).click();

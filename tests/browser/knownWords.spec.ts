@@ -13,13 +13,13 @@ test(
     await page.getByLabel('Words in the order they are met').fill('boat, don’t');
     await page.getByLabel('Minutes a child sits, for each year of age').fill('3.5');
     await page.getByLabel('Words at a time').fill('3');
-    await page.getByLabel('A word rests once it was right on so many days').fill('1');
+    await page.getByLabel('A word rests once it’s been right on this many days').fill('1');
     await page.getByRole('button', { name: 'Save' }).click();
     await expect(page.getByText('holds “don’t”, which is no word')).toBeVisible();
     // What was written in other fields stays as well.
     await expect(page.getByLabel('Words in the order they are met')).toHaveValue('boat, don’t');
     await expect(page.getByLabel('Words at a time')).toHaveValue('3');
-    await expect(page.getByLabel('A word rests once it was right on so many days')).toHaveValue('1');
+    await expect(page.getByLabel('A word rests once it’s been right on this many days')).toHaveValue('1');
     await expect(page.getByLabel('Minutes a child sits, for each year of age')).toHaveValue('3.5');
     await page.getByLabel('Words in the order they are met').fill('boat, we, dig, mud');
     await page.getByLabel('Which words were read is written down by').selectOption('homes');
@@ -62,7 +62,7 @@ test(
     await page.getByLabel('Minutes a child sits, for each year of age').fill('3');
     await page.getByLabel('Words in the order they are met').fill('');
     await page.getByLabel('Words at a time').fill('5');
-    await page.getByLabel('A word rests once it was right on so many days').fill('3');
+    await page.getByLabel('A word rests once it’s been right on this many days').fill('3');
     await page.getByLabel('Which words were read is written down by').selectOption('author');
     await page.getByRole('button', { name: 'Save' }).click();
     await expect(page.getByLabel('Words in the order they are met')).toHaveValue(/^see the/);

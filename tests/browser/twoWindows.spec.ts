@@ -155,7 +155,7 @@ test('a session is given a name as it is, and is had back as it was then', async
   await page.getByLabel('Aim').press('Enter');
   await isKept(page);
   await page.getByRole('link', { name: 'earlier versions' }).click();
-  await page.getByLabel('Give it a name as it is now').fill('Ready for Thursday');
+  await page.getByLabel('Give it a name now').fill('Ready for Thursday');
   await page.getByRole('button', { name: 'Name it' }).click();
   await page.getByRole('link', { name: 'Back to the session' }).click();
   await benchIsReady(page);

@@ -54,7 +54,7 @@ test(
     await form.getByRole('button', { name: 'Make the session' }).click();
     await benchIsReady(page);
     for (const part of [
-      'Once more: a sound you know',
+      'Again: a sound you know',
       'The sound of the week',
       'A rhyme, told twice',
       'What starts with it?',

@@ -95,7 +95,7 @@ test('seed loads the demo once; what is saved with export is taken in by import,
   );
   const refused = run(['import', 'quillbrook', path]);
   assert.equal(refused.status, 2);
-  assert.match(refused.stderr, /^things\[0\]: has fields that are not known: colour\nnothing was taken in\n/);
+  assert.match(refused.stderr, /^things\[0\]: has fields that are not known: colour\nnothing was imported\n/);
   assert.match(run(['import', 'nobody', path]).stderr, /there is no programme "nobody"/);
 });
 

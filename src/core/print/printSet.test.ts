@@ -113,7 +113,7 @@ test('a part that its maker refuses is not left out in silence', () => {
   const older = { ...strips, made: { ...strips.made!, values: { from: 1, to: 2 } } };
   assert.equal(madeOf(older, authorMakers), null);
   const [contents] = wordsOf(pagesOf({ session: session(older, part('tally')) }));
-  assert.match(contents!, /Not printed: “Strips” does not come out as its dials stand/);
+  assert.match(contents!, /Not printed: “Strips” doesn’t work with its dials like this/);
   assert.doesNotMatch(wordsOf(pagesOf())[0]!, /Not printed/);
 });
 

@@ -22,8 +22,7 @@ export function fromForm(
   fields: readonly EntryField[],
   was: Record<string, unknown> = {},
 ): Record<string, unknown> {
-  const entry: Record<string, unknown> = {};
-  if (typeof was.id === 'string') entry.id = was.id;
+  const entry: Record<string, unknown> = notInForm(was);
   for (const field of fields) {
     const value = parse(get(values, field.name), field);
     if (value === undefined || (field.isOptional && isEmpty(value))) continue;
@@ -71,12 +70,17 @@ function write(value: unknown, field: EntryField): unknown {
         .join(' | ');
     case 'rows':
       return ((value as Record<string, unknown>[] | undefined) ?? []).map((row) => ({
-        was: typeof row.id === 'string' ? { id: row.id } : {},
+        was: notInForm(row),
         ...toForm(row, field.columns!),
       }));
     default:
       return value === undefined || value === null ? '' : String(value);
   }
+}
+
+/** What a row has that no field of the form holds: its id, and what the choices of a maker's dial are called. */
+function notInForm({ id, words }: Record<string, unknown>): Record<string, unknown> {
+  return { ...(typeof id === 'string' && { id }), ...(words !== undefined && { words }) };
 }
 
 function parse(value: unknown, field: EntryField): unknown {

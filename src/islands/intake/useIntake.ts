@@ -42,7 +42,7 @@ export function useIntake() {
       return setIntake({
         ...IDLE,
         phase: 'refused',
-        message: 'The file is larger than 64 MB. Nothing was taken in; send it in parts.',
+        message: 'The file is larger than 64 MB. Nothing was imported; send it in parts.',
       });
     const { text, encoding } = decodeText(new Uint8Array(await file.arrayBuffer()));
     const reading = readList(text, kind);
@@ -87,7 +87,7 @@ type Reading = { ok: true; rows: readonly CsvRow[] } | { ok: false; message: str
 
 /** A list as CSV, or as JSON: our open format, or an array of entries. In JSON, "line" is the place in the list. */
 function readList(text: string, kind: EntryKind): Reading {
-  if (text.trim() === '') return { ok: false, message: 'The file is empty. Nothing was taken in.' };
+  if (text.trim() === '') return { ok: false, message: 'The file is empty. Nothing was imported.' };
   if (!/^[\s\ufeff]*[[{]/.test(text)) return readCsv(text, kind);
   try {
     const content = JSON.parse(text.replace(/^\ufeff/, '')) as unknown;
@@ -97,7 +97,7 @@ function readList(text: string, kind: EntryKind): Reading {
     if (list.length > MOST_CSV_LINES)
       return {
         ok: false,
-        message: `The list has ${list.length} entries, and at most ${MOST_CSV_LINES} are taken at once. Nothing was taken in; send it in parts.`,
+        message: `The list has ${list.length} entries, and at most ${MOST_CSV_LINES} are taken at once. Nothing was imported; send it in parts.`,
       };
     return {
       ok: true,

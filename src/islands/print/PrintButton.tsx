@@ -15,7 +15,7 @@ interface JobAnswer {
 
 const ASK_AGAIN_MS = 250;
 const AWAY = 'Footstool cannot be reached at the moment. Nothing is lost; print it again.';
-const NOT_MADE = 'The PDF didn’t come out. Your session is as it was; try once more.';
+const NOT_MADE = 'The PDF couldn’t be made. Your session is as it was; try again.';
 
 /** Lays the tray out as a PDF, shows how far it has come, and leads to what came out. */
 export function PrintButton({ session, choice }: PrintButtonProps) {

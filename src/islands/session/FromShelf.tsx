@@ -16,8 +16,8 @@ export function FromShelf({ segment, onEdit }: FromShelfProps) {
     if (!asked.ok) {
       setWord(
         asked.error?.code === 'not-found'
-          ? 'It is not on the shelf any more; the part stays as it is.'
-          : 'The shelf cannot be reached at the moment; the part stays as it is.',
+          ? 'It is not on the shelf any more; the part stays the same.'
+          : 'The shelf cannot be reached at the moment; the part stays the same.',
       );
       return;
     }

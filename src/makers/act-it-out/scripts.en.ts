@@ -21,10 +21,10 @@ export const scripts = {
   'ask-1': '“What does the {first} do now?”',
   'ask-1.answer': 'whatever your child does is right',
   'do-3':
-    '{paged, select, yes {Read to page {pages} in turn, and play what has just been read: {scenes} scenes.} other {Tell it in {scenes} scenes, and play each as it is told.}} Where are we, who comes, what happens?',
+    '{paged, select, yes {Read to page {pages} in turn, and play what has just been read: {scenes} scenes.} other {Tell it in {scenes} scenes, and play each while you tell it.}} Where are we, who comes, what happens?',
   'ask-2': 'In the middle: “What will the {last} say to that?”',
   'ask-2.answer': 'let your child say it, in a voice for it',
-  'do-4': 'Once more, and now your child tells it and you play.',
+  'do-4': 'Do it again. This time your child tells it and you play.',
   'notice-1': 'Do words of the story come into their own mouth?',
   'do-5': 'Play it with another end: what if the {last} had been the first to come?',
   'ask-3': '“How does the {last} feel now? Show me with your face only.”',

@@ -39,7 +39,7 @@ export const scripts = {
   'sitting-1': 'Point with two fingers, high and low, near and far: what you point at, they say.',
   'moving-1': 'Run to the card whose sound you call.',
   'moving-2': 'Step sideways along the line, a step for a letter, a whisper for a sound.',
-  'game-1': 'One says a sound, the other puts a hand on its card before you have counted in your head to five.',
+  'game-1': 'Say a sound. Your child puts a hand on its card before you’ve counted to five in your head. Then swap.',
   'game-2': '“There it is!”',
   'two-1': 'One points, the other says; change at each card.',
   older: 'hides a card, and the others find out which one is gone.',

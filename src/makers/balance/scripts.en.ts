@@ -26,7 +26,7 @@ export const scripts = {
   key: 'difference {difference}',
   picture:
     'A hanger with a bag at each end: {left, plural, one {# counter} other {# counters}} in the left one and {right, plural, one {# counter} other {# counters}} in the right one; {side, select, neither {it hangs level} left {the left side hangs lower} other {the right side hangs lower}}.',
-  'in-1': 'Let your child put things from the room in and out, and watch it tip.',
+  'in-1': 'Find things round the room to put in and take out, and watch it tip.',
   daily: 'Weigh what is carried anyway: the shopping, two coats, the parcel that came.',
   show: '“This side goes down. It is heavier. I do it with my arms, too.”',
   find: '“Find something lighter than this.”',

@@ -25,11 +25,11 @@ export const scripts = {
   key: '{number}: {tens} tens, {ones} ones',
   picture:
     'Two rows of fifty beads in tens of two colours in turn; {number, plural, =0 {none is filled} one {the first is filled} other {the first # are filled}}.',
-  'in-1': 'Let your child push tens and single beads about, and listen to them.',
+  'in-1': 'Push tens and single beads about together, and listen to them.',
   daily: 'Keep the score of any game on it, or a bead for each morning until a day that is looked forward to.',
   show: '“This is a ten. Two tens are twenty.” Push them as you say it.',
   find: '“Push me {tens, plural, =0 {no ten yet: push one bead} one {one ten} other {# tens}}.”',
-  'find.answer': '{tens, plural, =0 {one bead} one {the whole first ten} other {whole tens, one after the other}}',
+  'find.answer': '{tens, plural, =0 {one bead} one {the whole first ten} other {whole tens, one at a time}}',
   tell: '“How many are here?”',
   'tell.answer': 'say the tens first, then the rest',
   'sitting-1':
@@ -39,10 +39,10 @@ export const scripts = {
   'game-1':
     'Throw or guess for beads in turn and push so many along the row. Who gets to {number} first without passing it?',
   'game-2': '“Where are you now? And how far is it still?”',
-  'two-1': 'One says a number, the other shows it, tens first.',
+  'two-1': 'Say a number for your child to show, tens first. Then swap.',
   older: 'writes the numbers that the others show.',
   younger: 'pushes whole tens, and says them.',
-  'day-1': 'At any number that comes by, on a bus or a price, say how many tens it has.',
+  'day-1': 'Whenever you see a number, on a bus or a price, say how many tens there are in it.',
   'day-2': '“How many tens? And how many more?”',
   'day-2.answer': 'the first digit says the tens, the second the rest',
   'day-easier': 'Show ten fingers for each ten, all together.',

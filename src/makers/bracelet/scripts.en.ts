@@ -33,7 +33,7 @@ export const scripts = {
   'swap.shoelace': 'its end is stiff already',
   key: '{units} × ({unit}) = {beads}: {each}',
   picture: 'A row of {beads} beads: {unit}, {units} times.',
-  'in-1': 'Let your child thread whatever goes on, and pour it off again.',
+  'in-1': 'Thread whatever goes on, and pour it off again.',
   daily: 'Make it for somebody whose wrist you measure first with a strip of paper.',
   show: '“Listen: {unit}. And from the beginning.”',
   find: '“Find me where it begins again.”',

@@ -29,7 +29,7 @@ export const scripts = {
   'ask-6.answer': 'that row grows by one; all the others stay',
   key: '{name}: {number}',
   picture: 'Rows that begin at one line: {named}.',
-  'in-1': 'Let your child look for things, heap them, and tell about each.',
+  'in-1': 'Look for things together, heap them up, and tell each other about them.',
   daily: 'Keep it where something is found out anyway: the weather at the window, what was tasted, who came.',
   show: '“One for each. They all start at the line, like runners.”',
   find: '“Show me the row of {first}.”',

@@ -39,7 +39,7 @@ export const scripts = {
   'ask-4': '“Why was there no noise in the middle, though I took a breath?”',
   'ask-4.answer': 'there was only a comma: the sentence goes on',
   key: '{stops} stops: {marks, select, every {each mark counts, but not the stop of Mr.} other {where sentences end; a question inside speech that goes on is none}}',
-  picture: 'The text in large type, as it is read aloud.',
+  picture: 'The text in large type, for reading aloud.',
   'in-1':
     'Speak without any stop for as long as your breath lasts, then with a stop after each word, and laugh about both.',
   daily: 'Read a recipe or a letter aloud anyway, and knock on the table where a sentence is over.',

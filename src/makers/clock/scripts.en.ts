@@ -24,7 +24,7 @@ export const scripts = {
   'swap.plate': 'numerals on notes, hands of two pencils',
   picture:
     'A clock face with its twelve numerals; the long hand points {half, select, yes {straight down, to the six} other {straight up, to the twelve}}, the short one {half, select, yes {between {hour} and {next}} other {to the {hour}}}.',
-  'in-1': 'Let your child turn the hands of a clock that may be turned, and listen to one that ticks.',
+  'in-1': 'Find a clock whose hands may be turned, and turn them. Listen to one that ticks.',
   daily: 'Say the time at the two or three things that come every day, and look at the clock each time.',
   show: '“The short hand says the hour. The long one straight up says o’clock.”',
   find: '“Where is the numeral {hour}?”',

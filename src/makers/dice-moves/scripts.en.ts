@@ -32,7 +32,7 @@ export const scripts = {
   'swap.paper': 'cards with dots, drawn from a hat',
   key: '{times} {move}',
   picture: 'A list of {moves, plural, one {# move} other {# moves}}, each beside what the dice show.',
-  'in-1': 'Let your child roll, drop and spin the dice as long as they like, and look at all the faces.',
+  'in-1': 'Roll, drop and spin the dice for as long as it’s fun, and look at all the faces.',
   daily:
     'Throw when everybody has to move anyway: before putting shoes on, on the way to the bath, while the water runs in.',
   show: '“Look: this face has so many dots. So many times: {move}!” Throw, and do it yourself.',
@@ -48,7 +48,7 @@ export const scripts = {
   'two-1': 'One throws, the other chooses the move; then change over.',
   older: 'calls the moves and keeps the count when it gets fast.',
   younger: 'throws, and does as many as they can; the rest is done by everybody.',
-  'day-1': 'On the stairs, at a crossing or in a queue: show a number of fingers, and do so many small moves.',
+  'day-1': 'On the stairs, at a crossing or in a queue: show a number of fingers, and do that many small moves.',
   'day-2': '“How many did we do?”',
   'day-2.answer': 'as many as fingers',
   'day-easier': 'Show one, two or three fingers only, and clap them.',

@@ -35,7 +35,7 @@ export const scripts = {
   key: '{second, plural, =0 {{first}} other {{first} and {second}}}: {total}; {left} to {places}',
   picture:
     '{places, plural, =20 {Two frames of ten places} other {A frame of # places}}, rows of five; {total, plural, =0 {all stand empty} one {# counter lies in it} other {# counters lie in it}}, filled from the {side}.',
-  'in-1': 'Let your child fill and empty the places as they like, and make faces or rows of them.',
+  'in-1': 'Fill and empty the places any way you like, and make faces or rows.',
   daily:
     'When lids, eggs or muffins are put into their places anyway, stop for a look: how many are in, and how many places are free?',
   show: '“This is a row of five. Full means five, without counting.”',
@@ -51,7 +51,7 @@ export const scripts = {
   'two-1': 'One builds a number behind a raised hand, the other builds the same from looking for one blink.',
   older: 'shows and covers, and says whether it was right.',
   younger: 'fills a row of five, and tips it out with a crash.',
-  'day-1': 'Wherever things stand in rows of five or ten, such as eggs, muffins or seats, look at them together.',
+  'day-1': 'Wherever things come in rows of five or ten, such as eggs, muffins or seats, look at them together.',
   'day-2': '“How many are in, and how many places are free?”',
   'day-2.answer': 'both can be seen at once where a row is full',
   'day-easier': 'Touch the places that are full, and say “full” for each.',

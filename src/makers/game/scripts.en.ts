@@ -49,9 +49,9 @@ export const scripts = {
   'set.path':
     'Lay out the printed path of {size} places with {words}. Everybody has a car at the dot, where it begins; it ends at the square.',
   'turn.path':
-    '{by, select, slips {Draw a slip, move so many places, and read what stands there. Put the slip back.} other {Throw, move so many places, and read what stands there.}} Whoever waits says whether it was right.',
+    '{by, select, slips {Draw a slip, move so many places, and read what’s there. Put the slip back.} other {Throw, move so many places, and read what’s there.}} Whoever waits says whether it was right.',
   'end.path':
-    '{hard, select, yes {Whoever reaches the end exactly first has won.} other {Whoever comes to the end first has won, and reads the last words once more, backwards.}}',
+    '{hard, select, yes {Whoever reaches the end exactly first has won.} other {Whoever gets to the end first has won, and reads the last words again, backwards.}}',
   'easier.path': 'Lay out only {half} places. You read, your child says it after you and finds the next same word.',
   'harder.path': 'Say a sentence with the word before the next one throws.',
   'set.compare': 'Shuffle {cards} cards with numbers to {size}, and deal them out, face down.',
@@ -72,7 +72,7 @@ export const scripts = {
   'turn.turn-one': 'Turn one up in turn, and all do it together.',
   'end.turn-one': 'It ends with the last card; nobody wins, everybody has done it.',
   'easier.turn-one': 'Take only {half} cards. You turn them up and begin; your child joins in.',
-  'harder.turn-one': 'Do what the last two cards said, one after the other.',
+  'harder.turn-one': 'Do what the last two cards said, first one and then the next.',
   'set.chain': 'Lay {cards} cards with two ends, from nothing to {size}, face down, and turn one up to begin.',
   'turn.chain':
     'Draw one in turn. Where an end is the same as an end of the row it is laid there; otherwise it goes below the heap.',
@@ -92,7 +92,7 @@ export const scripts = {
   'end.skittles': 'Whoever knocks over the last ones sets them up again, counting.',
   'easier.skittles': 'Stand up only {half}, and roll from near by; count them up and down.',
   'harder.skittles': 'Say before each throw how many will stand after it.',
-  'say-1': 'When you lose: “That was close. Well played! Once more?”',
+  'say-1': 'When you lose: “That was close. Well played! Again?”',
   'ask-1': '“Who is ahead? By how many?”',
   'ask-1.answer': 'count it together; in some games nobody is',
   'notice-1': 'Do they wait for their turn, and say what was thrown before they move?',
@@ -106,8 +106,8 @@ export const scripts = {
     'None of {plays} plays came to an end within {most} turns. Take fewer cards or places, or the usual ending.',
   key: '{low} to {high} minutes, {fewest} to {longest} turns',
   picture:
-    'The game as it is laid out{game, select, race {: a track of {size} places} path {: a path of {size} places with words} compare {: two cards turned up} collect {: some of the pairs} turnone {: cards to turn} chain {: a row of cards whose ends are alike} fill {: a pattern with {faces} fields} other {: {size} standing in a row}}.',
-  'in-1': 'Let your child handle what is there, throw, line up and stack, before there are any rules.',
+    'The game laid out{game, select, race {: a track of {size} places} path {: a path of {size} places with words} compare {: two cards turned up} collect {: some of the pairs} turnone {: cards to turn} chain {: a row of cards whose ends are alike} fill {: a pattern with {faces} fields} other {: {size} standing in a row}}.',
+  'in-1': 'Handle what’s there together first: throw, line up and stack, before there are any rules.',
   daily: 'Play it where waiting has to be filled anyway: before a meal, at a station, on a wet afternoon.',
   show: '“I play one turn, slowly, and say what I do.”',
   find: '“Show me whose turn it is.”',

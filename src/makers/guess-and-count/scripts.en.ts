@@ -20,7 +20,7 @@ export const scripts = {
   'ask-3.answer': '{number} less {taken}: {left}',
   'swap.clothes-peg': 'all alike, and easy to count',
   picture: '{number, plural, one {# dot} other {# dots}} in rows of ten.',
-  'in-1': 'Let your child bury the things under the cloth and find them again, as often as they like.',
+  'in-1': 'Bury the things under the cloth and find them again, as often as you like.',
   daily: 'Guess where a handful turns up anyway: pegs in the bag, lids in a drawer, stones in a pocket.',
   show: '“I look, I do not count, and I say a number. That is a guess.”',
   find: '“Show me a heap of about four.”',

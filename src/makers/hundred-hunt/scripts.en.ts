@@ -17,7 +17,7 @@ export const scripts = {
   'swap.pasta-shape': 'easier to hold',
   key: '{tens} tens and {left}',
   picture: '{tens, plural, =0 {No heap of ten} one {# heap of ten} other {# heaps of ten}}, and {left} left over.',
-  'in-1': 'Let your child wade in the heap with both hands, and pour it from plate to plate.',
+  'in-1': 'Put both hands in the heap, and pour it from plate to plate.',
   daily: 'Count where it is wanted anyway: are all the cards or bricks of a set still there?',
   show: '“Ten make a heap. I push it away, and say: ten.”',
   find: '“Make me a heap of ten.”',
@@ -25,7 +25,7 @@ export const scripts = {
   tell: '“How many heaps are there?”',
   'tell.answer': 'as many as have ten',
   'sitting-1':
-    'Let your child touch and count for as long as they need. A heap of ten may be built up in equal towers beside each other, so that the eye compares them.',
+    'Touch and count for as long as they need. A heap of ten may be built up in equal towers beside each other, so that the eye compares them.',
   'moving-1': 'Let the things lie about the room: gather ten, bring them to a plate, and run for the next ten.',
   'moving-2': 'Say the tens aloud at every plate that is full.',
   'game-1': 'Take handfuls in turn until the heap is gone. Each makes tens of what they have: who has more full tens?',

@@ -21,7 +21,7 @@ export const scripts = {
   'swap.drinking-straw': 'cut straws roll, so lay them against a book',
   key: '{letter}: {cut} mm and {rest} mm',
   picture: '{strips, plural, one {# strip} other {# strips}} of one length, each cut in two at another place.',
-  'in-1': 'Let your child lay the pieces as they like, by colour, as a fence, as a fan.',
+  'in-1': 'Lay the pieces any way you like: by colour, as a fence, as a fan.',
   daily: 'When straws, ribbons or paper are cut anyway, cut two from one length, and keep the halves for later.',
   show: '“These two make one long one. See: end to end.”',
   find: '“Find the other half of this one.”',

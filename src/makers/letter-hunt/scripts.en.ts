@@ -18,7 +18,7 @@ export const scripts = {
   'ask-1': '“Is this the same letter? What is different?” Hold a found one beside the printed one.',
   'ask-1.answer': 'the same letter; its face, its size or its colour is another',
   'do-3':
-    'Go on as long as it is fun, {each, plural, one {one of each} other {# of each}}; the sheet may wait for days and be filled a letter at a time.',
+    'Go on for as long as it’s fun, {each, plural, one {one of each} other {# of each}}; the sheet may wait for days and be filled a letter at a time.',
   'ask-2': '“What does this one say?” Ask about one that has been found.',
   'ask-2.answer': 'its sound; the name of the letter is right, too',
   'notice-1': 'Which letters do they pass over? Those are the ones for the next sheet.',
@@ -53,7 +53,7 @@ export const scripts = {
   'day-2.answer': 'on a sign, a door, a plate of a car',
   'day-easier': 'Look for anything that is written at all.',
   'day-harder': '“Which letter did we see most often?”',
-  'day-harder.answer': 'it is often e, a or t',
+  'day-harder.answer': 'it’s often e, a or t',
   'case-1': 'Cutting tires them: tear round the letter, or put a ring round it.',
   'case-2':
     'They take b for d or the other way round: lay both beside the printed ones, and look which way the round part goes.',

@@ -12,7 +12,7 @@ export const scripts = {
   'dial.shuffle': 'other sentences',
   'problem.alone': '“{word}” needs {needs} with it in a sentence: put it later in the row, or into the known words',
   'problem.no-sentence': 'we have no sentence with “{word}” that a beginner can read: take another small word',
-  fact: '{count, plural, one {One new word} other {# new words}}, {count, plural, one {on page 2} other {on pages 2 to {lastPage}}}: {words}. {sentences} sentences in all; the pages after them read all of them once more. {hasKnown, select, yes {Besides them only {known}} other {Besides them nothing}} and pictures.',
+  fact: '{count, plural, one {One new word} other {# new words}}, {count, plural, one {on page 2} other {on pages 2 to {lastPage}}}: {words}. {sentences} sentences in all; the pages after them read all of them again. {hasKnown, select, yes {Besides them only {known}} other {Besides them nothing}} and pictures.',
   'swap.pencil': 'colours as well',
   'do-1':
     'Fold the sheet before you sit down: in half the long way and open, in half the short way twice and open; cut the dashed middle; fold the long way, push both ends in, and lay the pages round.',
@@ -29,16 +29,16 @@ export const scripts = {
   'ask-3.answer': '{first}, large on page 2',
   'do-4':
     'Your child reads the whole booklet to somebody who has not heard it, and colours a star on each page that went by itself.',
-  'ask-4': '“What could stand on one more page? Tell me, and I write it.”',
+  'ask-4': '“What could go on one more page? Tell me, and I’ll write it.”',
   'ask-4.answer': 'any sentence, also a funny one',
   key: 'page {page}: {text}',
   picture:
     'The cover and five pages: on each a new word large above, and sentences below in which pictures stand for nouns.',
-  'in-1': 'Let your child unfold and fold the booklet, look at its pictures and tell what they see.',
+  'in-1': 'Fold and unfold the booklet, look at its pictures and say what you see.',
   daily: 'Keep the booklet where one waits anyway, at the door or in a pocket, and read a page when there is time.',
   show: '“This word says {first}.” Point, say it, and read the sentence below with your finger going along.',
   find: '“Show me {last}.”',
-  'find.answer': '{last}, on the page where it stands in colour',
+  'find.answer': '{last}, on the page where it’s in colour',
   tell: '“What does this word say?” Point to {first}.',
   'tell.answer': '{first}',
   'sitting-1': 'Go slowly: first you alone, then both together, then your child, with you listening.',
@@ -64,6 +64,6 @@ export const scripts = {
   'short-2.answer': 'the one in colour above',
   'short-easier': 'Read a page yourself; your child says what the pictures are.',
   'short-harder': '“Read me two pages, with a voice for each.”',
-  'short-harder.answer': 'as it is printed',
-  'short-3': 'Say the new word once more while the booklet is put away.',
+  'short-harder.answer': 'the way it’s printed',
+  'short-3': 'Say the new word again while you put the booklet away.',
 } as const;

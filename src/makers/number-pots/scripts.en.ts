@@ -28,7 +28,7 @@ export const scripts = {
   key: 'pot {number}: {number, plural, one {# counter} other {# counters}}',
   picture:
     '{pots, plural, one {# pot} other {# pots}} in rows, {from} to {to}; in each lie as many counters as its label says.',
-  'in-1': 'Let your child fill, tip and stir the pots for as long as they like, with no number said.',
+  'in-1': 'Fill, tip and stir the pots for as long as it’s fun, with no numbers yet.',
   daily:
     'When something has to be sorted into pots anyway, such as buttons or pegs after a job, stand the pots out with their labels.',
   show: '“This one says {to}. Feel it with your finger.”',
@@ -44,7 +44,7 @@ export const scripts = {
   'game-1': 'Play feeding time: each pot is an animal with an appetite of its own, and your child is the keeper.',
   'game-2': '“I am the pot that says {takeOver}. I am so hungry: count into me!”',
   'two-1':
-    'Take a pot in turn. One counts the counters in, the other counts them out again, and both say whether it comes out.',
+    'Take a pot in turn. One counts the counters in, the other counts them out again, and both say whether it’s right.',
   older: 'fills a pot behind a raised hand, and lets the others say which label it belongs to.',
   younger: 'drops one counter into each pot, and hears it fall.',
   'day-1': 'At every number that comes by, on a door, a bus or a page, let your child show so many fingers.',

@@ -23,9 +23,9 @@ export const scripts = {
   'ask-3.answer': '{beforeLast}',
   key: '{numbers}',
   picture: 'Numerals {from} to {last} in a row; each cut between two has an edge of its own.',
-  'in-1': 'Let your child push the pieces together like a puzzle, the numbers unsaid.',
+  'in-1': 'Push the pieces together like a puzzle, without saying any numbers.',
   daily:
-    'Where numbers stand in a row anyway, on a calendar, a ruler or along the street, look for the next one together.',
+    'Where there are numbers in a row anyway, on a calendar, a ruler or along the street, look for the next one together.',
   show: '“This is {second}. After it comes {third}.”',
   find: '“Where is {third}?”',
   'find.answer': 'the piece after {second}',

@@ -14,7 +14,7 @@ export const scripts = {
   'strokes.0': 'begin at the top on the right, go round over the left side, and all the way back',
   'strokes.1': 'a short way up, then straight down',
   'strokes.2': 'round over the top, slant down to the left, and along the ground',
-  'strokes.3': 'round over the top to the middle, and round once more below',
+  'strokes.3': 'round over the top to the middle, and round again below',
   'strokes.4': 'slant down to the left, along to the right; then straight down across it',
   'strokes.5': 'down, then round a belly; then a hat on top, to the right',
   'strokes.6': 'a curve down from the top, and round into a loop below',
@@ -24,7 +24,8 @@ export const scripts = {
   fact: '{numeral} is {numeral, number, words}; its first figure: {strokes}.',
   'do-1':
     'Make a large {numeral} {written, select, dough {from a roll of dough or a thread laid along it} air {in the air with the whole arm} flour {with a finger in flour on a tray} other {with a pencil along the printed road}}, stroke by stroke, beginning at the dot.',
-  'say-1': 'Say it as it is made: “{strokes}.”{digits, plural, =1 {} other { Then for the second figure: “{second}.”}}',
+  'say-1':
+    'Say this while you make it: “{strokes}.”{digits, plural, =1 {} other { Then for the second figure: “{second}.”}}',
   'do-3': 'Lay as many lids beside it as it says, then show as many fingers, then make as many strokes of a tally.',
   'ask-1': '“How many belong to it?”',
   'ask-1.answer': '{numeral, plural, =0 {none: it is the empty one} other {#: touch and count}}',
@@ -32,7 +33,7 @@ export const scripts = {
   'ask-2.answer':
     'yes: {numeral} each time{hands, plural, =0 {} one { (one hand is enough)} other { (it takes {hands} hands)}}',
   'if-1':
-    'They make it the other way round: that is common for years. Lay yours beside it, trace both with a finger, and say the strokes once more.',
+    'They make it the other way round: that is common for years. Lay yours beside it, trace both with a finger, and say the strokes again.',
   'notice-1': 'Where does the pencil begin? The dot at the start matters more than a neat line.',
   'do-2': 'Trace the large {numeral} with a finger yourself, then hold your child’s finger lightly and do it together.',
   'do-4': 'Cover the sample. Your child makes it from memory, and checks it against the sample.',
@@ -45,7 +46,7 @@ export const scripts = {
   key: '{numeral}: {numeral, number, words}',
   picture:
     'A large {numeral} as a pale road with a numbered dot where each stroke begins, and as many counters beside it.',
-  'in-1': 'Let your child squeeze, roll, draw and wipe away whatever they like, before any numeral is made.',
+  'in-1': 'Squeeze, roll, draw and wipe away whatever you like, before you make any numeral.',
   daily: 'Find this numeral where it stands anyway: on doors, buses, lifts, pages. Trace it there with a finger.',
   show: '“This is {numeral}.” Trace it slowly, and say its name once.',
   find: '“Where is {numeral}?” Lay it beside another one.',

@@ -14,7 +14,7 @@ export const scripts = {
   'choice.the-total': 'the total',
   'choice.the-dots': 'the dots',
   'choice.a-piece-that-fits': 'a piece that fits',
-  'problem.stage': 'this programme goes from things to pictures to signs and stands at things: take dots',
+  'problem.stage': 'this programme goes from things to pictures to signs, and it’s at things now: take dots',
   'problem.chain-backs': 'a chain checks itself, since each card begins as the one before ends: leave out the total',
   'problem.dots-twice': 'dots behind dots tell nothing new: take numerals as the faces',
   'problem.pieces-wide': 'dots past six take the whole width of the sheet: take numerals for a piece that fits',

@@ -34,7 +34,7 @@ export const scripts = {
   'ask-1.answer': '{sound}',
   'do-name': 'Say what it is called: {name}. Then say that it has a voice as well, and what that is.',
   'do-3': 'Find out together how it’s made, in the mirror. {mouth}',
-  'if-near': 'It comes out as “{neighbour}”: {tell}',
+  'if-near': 'They say “{neighbour}” instead: {tell}',
   'do-show':
     'Show how it’s written before anybody traces: draw {letters} in the air beside your child, and say where you go: “{strokesSaid}.”',
   'do-sign': 'Make the sign for it together: {sign}',
@@ -64,7 +64,7 @@ export const scripts = {
     'The {count, plural, one {letter} other {letters}} {letters} large, with a number where each stroke begins, beside a card for {word}.',
   'in-1':
     'Leave the page on the table with nothing said. Your child may go along the roads with a finger or a small toy as they like.',
-  daily: 'When something with {sound} turns up anyway, {word} or another, say it once more slowly: here it is again.',
+  daily: 'When something with {sound} turns up anyway, {word} or another, say it again slowly: here it is.',
   show: '“This says {sound}.” Trace it slowly with two fingers, once, and say it again.',
   find: '“Put your finger on the one that says {sound}.”',
   'find.answer': '{letters}',
@@ -87,8 +87,7 @@ export const scripts = {
   'day-harder.answer': 'say the word slowly, and listen for {sound}',
   'case-1':
     'They put a little “uh” behind it: {voice, select, on {say it shorter, and stop at once} other {whisper it, so that only the sound itself is left}}.',
-  'case-2':
-    'The letter comes out the other way round: go over it once together, from the dot, and leave the first one as it is.',
+  'case-2': 'The letter’s the wrong way round: go over it once together, from the dot, and leave the first one alone.',
   'out-1': 'Hang the page where it is passed often, and greet its sound.',
   'short-1': 'Say {sound} with your child, and feel how the mouth makes it.',
   'short-2': '“{place, select, end {What ends with it?} other {What starts with it?}}”',

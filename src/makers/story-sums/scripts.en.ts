@@ -26,13 +26,13 @@ export const scripts = {
   'ask-3':
     'Hide the first ones. “{change, plural, one {# } other {# }}{comes, select, yes {came} other {went}}, and now there are {end}. How many were there before?”',
   'ask-3.answer': '{start}',
-  'do-3': 'Let your child tell the story back with the animals, in their own words, and then tell one of their own.',
+  'do-3': 'Your child tells the story back with the animals, and then tells one of their own.',
   'notice-1': 'Do they count all again, or go on from the number they know?',
   'do-2':
     'Tell it with small numbers: {few, plural, one {# animal stands} other {# animals stand}} at the pond, and one more comes.',
   'ask-5': '“How many now?”',
   'ask-5.answer': '{fewEnd}: touch each',
-  'do-4': 'Write it together as it is told: {signs}. Say the signs as “and”, “go away” and “is as many as”.',
+  'do-4': 'Write it together while you tell it: {signs}. Say the signs as “and”, “go away” and “is as many as”.',
   'ask-4': '“What would be different if one more had come?”',
   'ask-4.answer': 'one more at the end: {oneMore}',
   'swap.crayon': 'thicker, and easier to hold',
@@ -72,5 +72,5 @@ export const scripts = {
   'short-easier': 'Move one, and count them all together.',
   'short-harder': '“And how many were there before?”',
   'short-harder.answer': '{start}',
-  'short-3': 'Let your child tell it back to you.',
+  'short-3': 'Your child tells it back to you.',
 } as const;

@@ -27,7 +27,7 @@ export const scripts = {
   key: '{number}: {number, plural, one {# mark} other {# marks}}',
   picture:
     '{strips, plural, one {# strip} other {# strips}}, {from} to {to} marks long, each one mark longer than the one above.',
-  'in-1': 'Let your child lay the strips as roads, fences or rays, with no order asked for.',
+  'in-1': 'Lay the strips as roads, fences or rays, in any order.',
   daily: 'When wrapping paper, string or sticks are cut anyway, lay the pieces side by side before they are used.',
   show: '“This one has {from}, and this has one more. It is longer.”',
   find: '“Give me the longest.”',

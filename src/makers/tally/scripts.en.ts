@@ -16,7 +16,7 @@ export const scripts = {
   'swap.crayon': 'thicker, and easier to hold',
   picture:
     '{fives, plural, =0 {} one {# bundle of five strokes, the fifth across the others} other {# bundles of five strokes, the fifth across the others}}{rest, plural, =0 {} one {{fives, plural, =0 {} other {, and }}# stroke} other {{fives, plural, =0 {} other {, and }}# strokes}}.',
-  'in-1': 'Let your child draw lines, long and short, as many as they like.',
+  'in-1': 'Draw lines, long and short, as many as you like.',
   daily:
     'Keep the list where something is counted anyway: who came, how often the bell rang, how many letters there were.',
   show: '“One that I saw, one stroke. The fifth goes across, like a gate.”',

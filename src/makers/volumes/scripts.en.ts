@@ -28,7 +28,7 @@ export const scripts = {
   'do-3': 'Pour with a spoon only, and watch the water rise to {poured} ml.',
   'ask-4': '“How many teaspoons would the first share be?”',
   'ask-4.answer': '{teaspoons, plural, one {# teaspoon} other {# teaspoons}}',
-  'ask-5': '“Would the first share go in once more?”',
+  'ask-5': '“Would the first share go in again?”',
   'ask-5.answer': '{again, select, yes {yes: there is room for it} other {no: only {free} ml are free}}',
   'swap.mixing-bowl': 'the water rises less in it for each cup',
   'swap.cup': 'measure once how much it holds',
@@ -36,8 +36,8 @@ export const scripts = {
   key: 'share {share}: {ml} ml, {measure}',
   picture:
     'A container with {parts, plural, one {one layer} other {# layers, one above the other}}, each named by its measure.',
-  'in-1': 'Let your child pour to and fro on the tray with plain water, for as long as it takes.',
-  daily: 'Let your child measure what is cooked or watered anyway, over the tray.',
+  'in-1': 'Pour plain water to and fro on the tray, for as long as it’s fun.',
+  daily: 'Your child measures what you’re cooking or watering anyway, over the tray.',
   show: '“I fill it to the brim, level, and pour. That was one.”',
   find: '“Fill it half.”',
   'find.answer': 'about as much below as is empty above',
@@ -61,7 +61,7 @@ export const scripts = {
   'case-2': 'It becomes only splashing: that is play with water, too; take a smaller measure and more towel.',
   'out-1':
     'Pour it all into something that is thirsty. For another day: put a little oil on the water, close the lid with tape round it, tip it slowly, and watch it part again.',
-  'out-2': 'Another day, after the rain: look how high it stands in what was left outside.',
+  'out-2': 'Another day, after the rain: look how high the water is in what you left outside.',
   'short-1': 'Stand the container on the tray, and pour in one measure.',
   'short-2': '“How far has it come?”',
   'short-2.answer': 'point to it from the side',

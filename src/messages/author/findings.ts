@@ -13,7 +13,7 @@ export const findings = {
   'line-problem.title': 'This line isn’t finished',
   'line-problem.text': '{problem}. Homes don’t see this line until it’s finished.',
   'two-versions.title': 'Two of you wrote this line',
-  'two-versions.text': 'Homes get the words that stand in it. Take the others instead, or leave it as it is.',
+  'two-versions.text': 'Homes get the words that are in it. Take the others instead, or leave it.',
   'script-problem.title': 'This doesn’t work everywhere',
   'script-problem.text': '{problem}. Some homes would get a broken part.',
   'minutes-problem.title': 'These minutes don’t work out',

@@ -17,7 +17,7 @@ export const terms = {
   'plan.pinned': 'pinned by you',
   'plan.brings-back': 'brings back {skill} after {weeks, plural, one {{count} week} other {{count} weeks}}',
   'plan.first-touch': 'first visit to {skill}',
-  'plan.again': '{skill} once more',
+  'plan.again': '{skill} again',
   'plan.theme': 'on the theme of {theme}',
   'plan.builds-on': 'builds on “{title}”',
   'plan.light': 'light on the adult',

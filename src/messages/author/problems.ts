@@ -20,7 +20,7 @@ type ProblemCode = (
 export const problems = {
   unreadable: 'can’t be read as a number or a sum: have a look at “{at}”',
   'unreadable.plain': 'can’t be read as a number or a sum yet',
-  'not-allowed': '“{at}” can’t stand in a sum',
+  'not-allowed': '“{at}” can’t be in a sum',
   'unknown-name': '“{at}” isn’t one of its numbers; there are {known}',
   'unknown-name.plain': '“{at}” isn’t one of its numbers',
   'not-a-number': '“{at}” isn’t a number',

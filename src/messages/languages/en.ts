@@ -40,7 +40,7 @@ export const guide = {
   forgetNoAddress: 'We have no e-mail address for you, so just ask at {programme}, and they’ll delete it for you.',
   forgetSubject: 'Delete what is kept about you at {programme}',
   forgetLetter:
-    'Hello {home},\n\nsomebody asked for everything to be deleted that is kept about your home at {programme}. If that was you, open this link today and press the button:\n\n{link}\n\nIf it wasn’t, do nothing. Everything stays as it is.\n\n{programme}\n',
+    'Hello {home},\n\nsomebody asked for everything to be deleted that is kept about your home at {programme}. If that was you, open this link today and press the button:\n\n{link}\n\nIf it wasn’t, do nothing. Nothing changes.\n\n{programme}\n',
   forgetWhat:
     'This deletes your home’s name, your children’s names, what you have, every guide you were sent and everything you answered. Links to your guides stop working. There’s no way back.',
   forgetDo: 'Delete it all',
@@ -83,9 +83,9 @@ export const guide = {
   wordsLink: 'Words your child is reading',
   wordsTitle: 'Words your child is reading',
   wordsHint:
-    'Ask for a word wherever it turns up: on a packet, in a book. One press a word is enough, and only when it happens by itself; so we know which words come next.',
+    'Ask for a word wherever it turns up: on a packet, in a book. One tap a word is enough, and only when it happens by itself; so we know which words come next.',
   wordsNone: 'Every word rests today.',
-  wordGone: 'That word is not read any more, so nothing was written down. Here is the list as it is now.',
+  wordGone: 'That word is not read any more, so nothing was written down. Here’s the list now.',
   wordRead: 'read it',
   wordNotYet: 'not yet',
   wordWasRead: 'read today',
@@ -103,7 +103,7 @@ export const guide = {
   'levelNames.harder': 'Harder',
   tip: 'A tip',
   moreFor: 'For “{level}” in {title}, fetch also: {things}.',
-  aim: 'What it is for',
+  aim: 'What your child learns',
   surface: 'Surface',
   theBook: 'the book “{title}”',
   noBook: 'No book at hand?',
@@ -173,7 +173,7 @@ export const framing = {
   'hello-hands-if': 'They’d rather not be touched: wave to each other with one finger.',
   goodbye: 'Goodbye',
   'goodbye-ask': '“What shall we show the others later?”',
-  'goodbye-ask.why': 'Telling it once more is what makes it stay.',
+  'goodbye-ask.why': 'Telling it again is what makes it stick.',
   'goodbye-do': 'Put the things away together. What is still interesting may stay out.',
   'goodbye-things': 'Goodbye, thing by thing',
   'goodbye-things-ask': '“Which of these did you like best?”',
@@ -185,7 +185,7 @@ export const framing = {
   'count-on-page': 'On page {page} count together with a finger: {number}.',
   'sit-close': 'Sit close together. You don’t need the book for this.',
   'tell-freely': 'Tell a story you know by heart, or one your child can help you make up.',
-  'meanwhile-book': 'The little one sits on a lap and looks on.',
+  'meanwhile-book': 'The younger child sits on a lap and looks on.',
   'meanwhile-song': 'The little one is rocked, or claps along.',
   'meanwhile-activity':
     'The little one looks on from a lap, with something large and soft to hold. Small things stay out of reach.',

@@ -28,6 +28,6 @@ export const print = {
   'at-full-size': 'Print at 100 %, without fitting to the page: the line at the foot of each sheet is 50 mm long.',
   'two-sided': 'Print on both sides, turned over the long edge.',
   nothing: 'Nothing in this session is printed. Add a sheet from Sheets and sums, or choose another version.',
-  refused: 'Not printed: “{title}” does not come out as its dials stand. Turn one of them in the session.',
+  refused: 'Not printed: “{title}” doesn’t work with its dials like this. Turn one of them in the session.',
   elsewhere: 'The guide for {home} is read from the right: print it from its own page (Send, look at its guide).',
 } as const;

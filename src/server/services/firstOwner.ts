@@ -31,7 +31,7 @@ export async function begin(
   await countTry('begin', from);
   if (!isFirstOwnerCode(code))
     throw new EdgeError('wrong-input', {
-      problems: [{ path: 'code', message: 'is not the one that stands in the log' }],
+      problems: [{ path: 'code', message: 'isn’t the one in the log' }],
     });
   const { userId, programmeId } = await addOwner(owner, { onlyFirst: true });
   if (starter !== '') await takeStarter({ programmeId, role: 'owner' }, 'all');

@@ -39,7 +39,7 @@ const HEAT: readonly WordEntry[] = [
   ),
   ask(
     'flame',
-    'Fire and light burn, or stand in a story.',
+    'Fire and light burn, or are in a story.',
     `fire; a match; the match; matches!; matchstick; matchbox; lantern; rocket; volcano; smoke`,
   ),
   harmless(
@@ -257,7 +257,7 @@ const POISONS: readonly WordEntry[] = [
   ),
   check(
     'strange-animals',
-    'Animals one does not know bite, scratch or sting when they are touched.',
+    'Animals you don’t know bite, scratch or sting when they are touched.',
     `strange! dog; stray! dog; stray! cat; stray; unknown! dog; dog! you don't know; somebody's dog; someone's dog; neighbour's dog; hold*/cuddle* … dog/cat/rabbit/squirrel/hedgehog/rat/mouse/bird/bee/wasp/spider/snake/bat/frog/toad/newt/caterpillar/lizard/puppy/kitten/hamster/parrot; stroke*/pat/patting/pet/petting/touch*/feed*/catch*/chase*/tease*/approach*/hug*/kiss*/ride* … dog/cat/duck/goose/geese/swan/pigeon/horse/pony/cow/sheep/goat/rabbit/squirrel/hedgehog/fox/rat/mouse/bird/bee/wasp/hornet/spider/snake/bat/frog/toad/newt/caterpillar/beetle/lizard/seagull/donkey/pig/puppy/kitten/hamster/parrot/fish/crab/jellyfish;
      pick* up … dog/cat/worm/snail/slug/spider/bee/wasp/caterpillar/beetle/ant/woodlouse/woodlice/frog/toad/bird/hedgehog/snake/crab/insect/bug; wasp nest; wasps! nest; bee! hive; beehive; bird's nest; nest! in; give* the horse/pony/goat/cow/duck/dog/cat/pig/sheep/rabbit a/an/some; dead! bird; dead! animal; dead! mouse; injured! bird; droppings; cat! litter; litter! tray; dog! bowl; while … dog/cat eats; pull* … tail; hand/finger/arm in/into … hole/nest/burrow/den/hive/kennel/cage/hedge; petting! zoo; petting! farm; hairy caterpillar; adder; hornet; tick! bite; sting! nettle; wild! animal; farm! animals!`,
   ),
