@@ -25,7 +25,7 @@ const TURNS = [
   { id: 'clock', dial: 'hour', to: '7', says: 'Set the clock to seven o’clock' },
   { id: 'number-row', dial: 'the number this child leaves out', to: '9', says: 'seven, eight, ten, eleven' },
   { id: 'sorting-set', dial: 'of each kind for each pile', to: '3', says: '6: they’re all the same' },
-  { id: 'order-row', dial: 'toys in the row', to: '7', says: 'line up 7 animals' },
+  { id: 'order-row', dial: 'toys in the row', to: '7', says: 'lines up 7 animals' },
   { id: 'numeral-page', dial: 'numeral', to: '8', says: 'cross over, round below, and back up' },
   { id: 'balance-table', dial: 'things to weigh', to: '6', says: 'a shoe, an apple and a wooden spoon' },
   { id: 'story-sums', dial: 'there at first', to: '6', says: '6 animals stand at the pond' },
