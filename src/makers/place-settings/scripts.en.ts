@@ -83,7 +83,7 @@ const { plays: read, words } = readPlays({
       do Spread a towel on the floor. Leave the {everything} at the other end of the room.
       ask “It’s {guests} on the blanket. How many is that?” → {people}
       do Put {people, plural, one {# cushion} other {# cushions}} round the towel, one for each.
-      [some out] do Walk over together and bring {placed, plural, one {# {firstOne}} other {# {firstMany}}}. Put {placed, plural, one {it} other {them}} round the towel.
+      [some out] do Walk over together and bring {placed, plural, one {# {firstOne}} other {# {firstMany}}}. {placed, plural, one {Put it by a cushion.} other {Put one by each cushion, as far as they go.}}
       [some out, some missing] ask “How many more {firstMany} do we need?” → {more}
       [none out] ask “How many {firstMany} do we need?” → {people}
       [some missing] do Your child hops over, brings them back and gives them out.
@@ -289,7 +289,7 @@ export const scripts = {
   'washing.Late': 'A vest that got lost',
   'your-own.late': 'one more friend',
   'your-own.Late': 'One more friend',
-  fact: '{people} × {things} = {all} things; {more, plural, =0 {everyone has the first} one {# more to fetch of the first} other {# more to fetch of the first}}.',
+  fact: '{people} × {things} = {all} things; {more, plural, =0 {everyone has a {firstOne}} one {# more {firstOne} to fetch} other {# more {firstMany} to fetch}}.',
   'swap.cushion': 'a table on the floor',
   'swap.paper': 'a sheet to sit on',
   'swap.blanket': 'spread out just the same',
