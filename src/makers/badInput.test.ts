@@ -33,6 +33,7 @@ test('bad input is refused with the range, and its work is bounded', () => {
     assert.match(refusal('money-table', { purse: '1 '.repeat(140) }), /at most 60 numbers, not 140/);
     assert.match(refusal('money-table', { purse: '1'.repeat(1_000_000) }), /at most 300 characters/);
     assert.match(refusal('money-table', { prices: 'three' }), /so “three” was not taken/);
+    assert.match(refusal('money-table', { variant: 'constructor' }), /so “constructor” was not taken/);
     assert.equal(
       refusal('pair-cards', { total: 10_000 }),
       '“total” takes a whole number from 1 to 12, so “10000” was not taken.',

@@ -84,8 +84,9 @@ export function waysOf({ plays }: Maker): readonly string[] {
 /** Values of a maker's dials as they are named today, whenever they were written. */
 export function valuesOfToday<Values extends MakerValues>(maker: Maker, given: Values): Values {
   const values = withChoiceIds(maker.id, given);
-  const way = maker.formerWays?.[values.variant as Variant];
-  return way === undefined ? values : { ...values, variant: way };
+  const { formerWays = {} } = maker;
+  const way = String(values.variant);
+  return Object.hasOwn(formerWays, way) ? { ...values, variant: (formerWays as Record<string, string>)[way] } : values;
 }
 
 /** The label of a dial: of the maker's own catalogue, or what all makers share. */
